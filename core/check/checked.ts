@@ -1,0 +1,123 @@
+import type { Static, TSchema } from "@sinclair/typebox";
+import { Ajv, type ErrorObject, type ValidateFunction } from "ajv";
+import addFormats from "ajv-formats";
+import { type Problem, Refusal } from "./Refusal.ts";
+
+const ajv = addFormats.default(
+	new Ajv({
+		allErrors: true,
+		useDefaults: true,
+		strict: true,
+		// A tagged choice requires its tag beside the choice, not inside each branch.
+		strictRequired: false,
+		verbose: true,
+		discriminator: true,
+	}),
+);
+ajv.addKeyword({ keyword: "allowed", schemaType: "string" });
+
+const compiled = new WeakMap<TSchema, ValidateFunction>();
+
+/**
+ * What was given, as the type the schema promises, with its defaults filled in.
+ *
+ * @param schema TypeBox schema; `title` names the field to a person and the
+ *               own keyword `allowed` says in words what may stand there
+ * @param given  anything; it is copied, never changed
+ * @throws {Refusal} with one problem a field
+ */
+export function checked<S extends TSchema>(schema: S, given: unknown): Static<S> {
+	const value = structuredClone(given);
+	const broken = firstUnrealNumber(value, "");
+	if (broken) throw new Refusal([broken]);
+	const validate = compiled.get(schema) ?? ajv.compile(schema);
+	compiled.set(schema, validate);
+	if (validate(value)) return value as Static<S>;
+	throw new Refusal(problemsOf(validate.errors ?? []));
+}
+
+/** JSON has no NaN, but a form and a caller do; Ajv lets it through as a number. */
+function firstUnrealNumber(value: unknown, path: string): Problem | undefined {
+	if (typeof value === "number" && !Number.isFinite(value)) {
+		return { field: path || "value", message: `${value} was given; a real number is allowed` };
+	}
+	if (value === null || typeof value !== "object") return undefined;
+	for (const [key, inner] of Object.entries(value)) {
+		const at = Array.isArray(value) ? `${path}[${key}]` : path ? `${path}.${key}` : key;
+		const found = firstUnrealNumber(inner, at);
+		if (found) return found;
+	}
+	return undefined;
+}
+
+/** Ajv reports every branch of a choice; a person wants one sentence a field. */
+function problemsOf(errors: readonly ErrorObject[]): Problem[] {
+	const byField = new Map<string, Problem>();
+	const choices = errors.filter((error) => error.keyword === "anyOf" || error.keyword === "oneOf");
+	for (const error of errors) {
+		const inChoice = choices.find(
+			(choice) => choice !== error && error.schemaPath.startsWith(`${choice.schemaPath}/`),
+		);
+		if (inChoice) continue;
+		const field = fieldOf(error);
+		if (!byField.has(field)) byField.set(field, { field, message: messageOf(error) });
+	}
+	return [...byField.values()];
+}
+
+function fieldOf(error: ErrorObject): string {
+	const path = error.instancePath
+		.split("/")
+		.slice(1)
+		.map((part) => (/^\d+$/.test(part) ? `[${part}]` : `.${part}`))
+		.join("")
+		.replace(/^\./, "");
+	const missing = error.params.missingProperty ?? error.params.additionalProperty;
+	if (missing) return path ? `${path}.${missing}` : String(missing);
+	return path || "given";
+}
+
+function messageOf(error: ErrorObject): string {
+	if (error.keyword === "required") {
+		const wanted = error.parentSchema?.properties?.[error.params.missingProperty];
+		return wanted ? `is missing; ${allowedBy(wanted)} is needed` : "is missing";
+	}
+	if (error.keyword === "additionalProperties") return "is not known here";
+	const schema = (error.parentSchema ?? {}) as Record<string, unknown>;
+	return `${shown(error.data)} was given; ${allowedBy(schema)} is allowed`;
+}
+
+function shown(value: unknown): string {
+	if (value === "") return "nothing";
+	const text = typeof value === "string" ? `“${value}”` : JSON.stringify(value);
+	return text && text.length > 60 ? `${text.slice(0, 57)}…` : String(text);
+}
+
+/** What a schema lets through, in words; the schema's own `allowed` goes first. */
+export function allowedBy(schema: Record<string, unknown>): string {
+	if (typeof schema.allowed === "string") return schema.allowed;
+	const choices = choicesOf(schema);
+	if (choices.length > 0) return `one of ${choices.join(", ")}`;
+	if (schema.type === "number" || schema.type === "integer") {
+		const kind = schema.type === "integer" ? "a whole number" : "a number";
+		const low = schema.minimum ?? schema.exclusiveMinimum;
+		const above = schema.exclusiveMinimum === undefined ? "from" : "above";
+		if (low === undefined && schema.maximum === undefined) return kind;
+		if (schema.maximum === undefined) return `${kind} ${above} ${low}`;
+		return `${kind} ${above} ${low ?? "anything"} to ${schema.maximum}`;
+	}
+	if (schema.type === "string") {
+		return schema.maxLength === undefined ? "text" : `text of 1 to ${schema.maxLength} characters`;
+	}
+	if (schema.type === "array") return "a list";
+	if (schema.type === "boolean") return "true or false";
+	return "a complete entry";
+}
+
+function choicesOf(schema: Record<string, unknown>): string[] {
+	if (schema.const !== undefined) return [String(schema.const)];
+	if (Array.isArray(schema.enum)) return schema.enum.map(String);
+	if (!Array.isArray(schema.anyOf)) return [];
+	const each = schema.anyOf.map((one) => choicesOf(one));
+	return each.every((one) => one.length === 1) ? each.flat() : [];
+}

@@ -1,0 +1,101 @@
+import { type TSchema, Type } from "@sinclair/typebox";
+
+/** The limits every form, file and case shares, said once. */
+
+/** The largest count the product plans for: a hall of covers, a store of pieces. */
+export const LARGEST_COUNT = 100_000;
+
+const largest = LARGEST_COUNT.toLocaleString("en-GB");
+
+export const Covers = Type.Integer({
+	title: "Covers",
+	minimum: 1,
+	maximum: LARGEST_COUNT,
+	allowed: `a whole number from 1 to ${largest}`,
+});
+
+export const Count = Type.Integer({
+	minimum: 1,
+	maximum: LARGEST_COUNT,
+	allowed: `a whole number from 1 to ${largest}`,
+});
+
+/** A share of a weight that is lost; nothing that is cooked loses more than nine tenths. */
+export const Loss = Type.Number({
+	minimum: 0,
+	maximum: 0.9,
+	allowed: "a share from 0 to 0.9 (90 %)",
+});
+
+export const Uptake = Type.Number({
+	title: "Uptake",
+	exclusiveMinimum: 0,
+	maximum: 1,
+	allowed: "a share above 0 and up to 1 (100 %)",
+});
+
+export const Spare = Type.Number({
+	title: "Spare",
+	minimum: 0,
+	maximum: 1,
+	allowed: "a share from 0 to 1 (100 %)",
+});
+
+export const Grams = Type.Number({
+	exclusiveMinimum: 0,
+	maximum: 100_000_000,
+	allowed: "a weight above 0 g",
+});
+
+export const Kilograms = Type.Number({
+	exclusiveMinimum: 0,
+	maximum: 100_000,
+	allowed: "a weight above 0 and up to 100,000 kg",
+});
+
+export const Litres = Type.Number({
+	exclusiveMinimum: 0,
+	maximum: 100_000,
+	allowed: "a volume above 0 and up to 100,000 l",
+});
+
+export const Millimetres = Type.Number({
+	exclusiveMinimum: 0,
+	maximum: 3000,
+	allowed: "a length above 0 and up to 3,000 mm",
+});
+
+export const MillimetresOrNone = Type.Number({
+	minimum: 0,
+	maximum: 3000,
+	allowed: "a length from 0 to 3,000 mm",
+});
+
+export const Minutes = Type.Number({
+	minimum: 0,
+	maximum: 20_160,
+	allowed: "minutes from 0 to 20,160 (two weeks)",
+});
+
+export const Celsius = Type.Number({
+	minimum: -40,
+	maximum: 350,
+	allowed: "a temperature from −40 to 350 °C",
+});
+
+export const Name = Type.String({
+	title: "Name",
+	minLength: 1,
+	maxLength: 120,
+	pattern: "\\S",
+	allowed: "a name of 1 to 120 characters",
+});
+
+/** One of a list of words, as a union of constants. */
+export function oneOf<const T extends readonly string[]>(words: T, options: object = {}) {
+	return Type.Unsafe<T[number]>({
+		type: "string",
+		enum: [...words],
+		...options,
+	} as unknown as TSchema);
+}

@@ -1,0 +1,158 @@
+import { type TSchema, Type } from "@sinclair/typebox";
+import {
+	checked,
+	Count,
+
+
+	MillimetresOrNone,
+	Minutes,
+	refuse,
+} from "../check/index.ts";
+import {
+	BoxPan,
+	GastronormPan,
+	HEADSPACE_LID_MM,
+	LIFT_LIMIT_KG,
+	LineBelowTop,
+	LineByShare,
+	LineOverTop,
+	type PanShape,
+	Piece,
+	panFit,
+	RoundPan,
+} from "../pans/index.ts";
+import { ScaleLine, ScaleTo, scaleLines } from "../scaling/index.ts";
+import { FILM_MM, SEAR_GAP_MM, searPlan } from "../sear/index.ts";
+import {
+	Demand,
+	Losses,
+	OnHand,
+	PortionByPiece,
+	PortionByWeight,
+	portionsWanted,
+	Purchase,
+	yieldForPortions,
+	yieldFromStock,
+} from "../yields/index.ts";
+
+const PieceLosses = Type.Partial(Losses);
+
+const YieldByWeight = Type.Composite([Demand, PortionByWeight, Losses, Purchase]);
+const YieldByPiece = Type.Composite([Demand, PortionByPiece, PieceLosses, Purchase]);
+const StockByWeight = Type.Composite([OnHand, PortionByWeight, Losses]);
+const StockByPiece = Type.Composite([OnHand, PortionByPiece, PieceLosses]);
+
+const Scale = Type.Composite([ScaleTo, Type.Object({ lines: Type.Array(ScaleLine, { minItems: 1 }) })]);
+
+const AnyObject = Type.Object({}, { additionalProperties: true });
+const Line = Type.Union([LineByShare, LineBelowTop, LineOverTop], {
+	allowed: "a share of the piece (0 to 1), below_mm or over_mm",
+});
+
+const PanFitGiven = Type.Object({
+	pan: AnyObject,
+	piece: Piece,
+	pieces: Count,
+	gap_mm: Type.Optional(MillimetresOrNone),
+	line: Line,
+	headspace_mm: Type.Optional(MillimetresOrNone),
+});
+
+const SearGiven = Type.Object({
+	pan: AnyObject,
+	piece: Piece,
+	pieces: Count,
+	gap_mm: Type.Optional(MillimetresOrNone),
+	sides: Type.Integer({ minimum: 1, maximum: 6, allowed: "a whole number of sides from 1 to 6" }),
+	minutesPerSide: Type.Number({ exclusiveMinimum: 0, maximum: 120, allowed: "minutes above 0 and up to 120" }),
+	recovery_min: Type.Optional(Minutes),
+	burners: Type.Optional(Count),
+	film_mm: Type.Optional(Type.Number({ minimum: 0, maximum: 20, allowed: "a film from 0 to 20 mm" })),
+});
+
+/** A question to the core by name; each answers with plain figures whose names carry their unit. */
+const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
+	yield: (given) => {
+		const fields = checked(AnyObject, given);
+		if ("onHand_kg" in fields) {
+			return "piecesPerPortion" in fields ? stockByPiece(fields) : stockByWeight(fields);
+		}
+		return "piecesPerPortion" in fields ? byPiece(fields) : byWeight(fields);
+	},
+	scale: (given) => {
+		const { lines, ...to } = checked(Scale, given);
+		return { lines: scaleLines(lines, to) };
+	},
+	panFit: (given) => {
+		const asked = checked(PanFitGiven, given);
+		return panFit(panOf(asked.pan), asked.piece, asked.pieces, asked.gap_mm ?? 10, asked.line, {
+			headspace_mm: asked.headspace_mm ?? HEADSPACE_LID_MM,
+			liftLimit_kg: LIFT_LIMIT_KG,
+		});
+	},
+	sear: (given) => {
+		const asked = checked(SearGiven, given);
+		return searPlan(panOf(asked.pan), asked.piece, asked.pieces, {
+			sides: asked.sides,
+			minutesPerSide: asked.minutesPerSide,
+			gap_mm: asked.gap_mm ?? SEAR_GAP_MM,
+			recovery_min: asked.recovery_min ?? 2,
+			burners: asked.burners ?? 1,
+			film_mm: asked.film_mm ?? FILM_MM,
+		});
+	},
+};
+
+/**
+ * Answers one question.
+ *
+ * @param calc  which calculation
+ * @param given its fields, from outside
+ * @throws {Refusal} naming the field and what is allowed
+ */
+export function calculate(calc: string, given: unknown): unknown {
+	const calculation = CALCULATIONS[calc];
+	if (!calculation) {
+		throw refuse("calc", `“${calc}” was given; one of ${Object.keys(CALCULATIONS).join(", ")} is allowed`);
+	}
+	return calculation(given);
+}
+
+/** A dish by the piece may leave out what does not change its order. */
+function losses(given: Partial<Losses>): Losses {
+	return { trimLoss: 0, cookingLoss: 0, ...given };
+}
+
+function byWeight(given: unknown): unknown {
+	const asked = checked(YieldByWeight, given);
+	return yieldForPortions(portionsWanted(asked), asked, asked, asked.pack_kg);
+}
+
+function byPiece(given: unknown): unknown {
+	const asked = checked(YieldByPiece, given);
+	return yieldForPortions(portionsWanted(asked), asked, losses(asked), asked.pack_kg);
+}
+
+function stockByWeight(given: unknown): unknown {
+	const asked = checked(StockByWeight, given);
+	return yieldFromStock(asked.onHand_kg, asked, asked);
+}
+
+function stockByPiece(given: unknown): unknown {
+	const asked = checked(StockByPiece, given);
+	return yieldFromStock(asked.onHand_kg, asked, losses(asked));
+}
+
+/** Which pan is meant is told by its first word; then that one is checked, so the message is about it. */
+function panOf(given: object): PanShape {
+	const kinds: [string, TSchema][] = [
+		["gn", GastronormPan],
+		["round", RoundPan],
+		["box", BoxPan],
+	];
+	const kind = kinds.find(([word]) => word in given);
+	if (!kind) throw refuse("pan", "a pan given by gn and depth_mm, by round, or by box is allowed");
+	const { pan } = checked(Type.Object({ pan: kind[1] }), { pan: given });
+	return pan as PanShape;
+}
+

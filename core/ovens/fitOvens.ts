@@ -1,0 +1,103 @@
+import { GASTRONORM, type GastronormSize, type PanType, rungsHigh, shelfShare } from "../pans/index.ts";
+
+export const OVEN_KINDS = { stillOven: "still", fanOven: "fan" } as const;
+export type OvenKind = keyof typeof OVEN_KINDS;
+
+export interface Oven {
+	readonly id: string;
+	readonly name: string;
+	readonly kind: OvenKind;
+	/** Rungs from bottom to top. */
+	readonly rungs: number;
+	/** Distance from rung to rung, mm. */
+	readonly pitch_mm: number;
+	readonly shelf: GastronormSize;
+	readonly min_C: number;
+	readonly max_C: number;
+}
+
+export interface OvenLoad {
+	readonly oven: Oven;
+	readonly set_C: number;
+	/** Pans in it by kind. */
+	readonly pans: readonly { readonly type: PanType; readonly count: number }[];
+	readonly rungsTaken: number;
+}
+
+export interface OvenFit {
+	readonly loads: readonly OvenLoad[];
+	/** Pans for which there is no rung. */
+	readonly without: number;
+}
+
+/**
+ * Pans put into ovens that reach the dish's temperature: one oven when one holds them
+ * all, the smallest such; otherwise the largest first. A deep pan takes the rungs
+ * above it; two half pans share a rung.
+ */
+export function fitOvens(
+	pans: readonly { readonly type: PanType; readonly count: number }[],
+	ovens: readonly Oven[],
+	oven_C: { readonly low: number; readonly set: number; readonly high: number },
+): OvenFit {
+	const reaching = ovens
+		.map((oven) => ({ oven, set_C: setting(oven, oven_C) }))
+		.filter((one): one is { oven: Oven; set_C: number } => one.set_C !== undefined)
+		.sort((a, b) => room(a.oven) - room(b.oven));
+	const wanted = pans.reduce((sum, { count }) => sum + count, 0);
+	for (const one of reaching) {
+		const load = fillOven(one.oven, one.set_C, pans);
+		if (countOf(load) === wanted) return { loads: [load], without: 0 };
+	}
+	return spreadOver([...reaching].reverse(), pans);
+}
+
+function spreadOver(
+	ovens: readonly { oven: Oven; set_C: number }[],
+	pans: readonly { readonly type: PanType; readonly count: number }[],
+): OvenFit {
+	const loads: OvenLoad[] = [];
+	let left = [...pans];
+	for (const { oven, set_C } of ovens) {
+		const load = fillOven(oven, set_C, left);
+		if (countOf(load) === 0) continue;
+		loads.push(load);
+		left = left.map(({ type, count }) => ({
+			type,
+			count: count - (load.pans.find((one) => one.type.id === type.id)?.count ?? 0),
+		}));
+	}
+	return { loads, without: left.reduce((sum, { count }) => sum + count, 0) };
+}
+
+function setting(oven: Oven, range: { low: number; set: number; high: number }): number | undefined {
+	if (oven.max_C < range.low || oven.min_C > range.high) return undefined;
+	return Math.min(Math.max(range.set, oven.min_C), oven.max_C);
+}
+
+function room(oven: Oven): number {
+	return oven.rungs * GASTRONORM[oven.shelf].shareOfOne;
+}
+
+function countOf(load: OvenLoad): number {
+	return load.pans.reduce((sum, { count }) => sum + count, 0);
+}
+
+function fillOven(
+	oven: Oven,
+	set_C: number,
+	pans: readonly { readonly type: PanType; readonly count: number }[],
+): OvenLoad {
+	let rungsTaken = 0;
+	const inside: { type: PanType; count: number }[] = [];
+	for (const { type, count } of pans) {
+		const perLevel = Math.floor(GASTRONORM[oven.shelf].shareOfOne / shelfShare(type.shape) + 1e-9);
+		if (perLevel === 0 || count === 0) continue;
+		const high = rungsHigh(type.shape, oven.pitch_mm);
+		const levels = Math.min(Math.floor((oven.rungs - rungsTaken) / high), Math.ceil(count / perLevel));
+		if (levels <= 0) continue;
+		inside.push({ type, count: Math.min(count, levels * perLevel) });
+		rungsTaken += levels * high;
+	}
+	return { oven, set_C, pans: inside, rungsTaken };
+}

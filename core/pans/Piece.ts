@@ -1,0 +1,68 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { Grams, Millimetres } from "../check/fields.ts";
+
+export const Block = Type.Object({
+	shape: Type.Literal("block"),
+	length_mm: Millimetres,
+	width_mm: Millimetres,
+	height_mm: Millimetres,
+	weight_g: Grams,
+});
+/** Lying on its side. */
+export const Cylinder = Type.Object({
+	shape: Type.Literal("cylinder"),
+	length_mm: Millimetres,
+	diameter_mm: Millimetres,
+	weight_g: Grams,
+});
+export const Ball = Type.Object({
+	shape: Type.Literal("ball"),
+	diameter_mm: Millimetres,
+	weight_g: Grams,
+});
+
+/** Tagged by `shape`, so that a refusal names the field that is wrong inside the one meant. */
+export const Piece = Type.Unsafe<Static<typeof Block> | Static<typeof Cylinder> | Static<typeof Ball>>({
+	type: "object",
+	required: ["shape"],
+	discriminator: { propertyName: "shape" },
+	oneOf: [Block, Cylinder, Ball],
+});
+export type Piece = Static<typeof Piece>;
+
+/** Density of raw meat, kg/l. @see model, section C */
+export const MEAT_KG_PER_L = 1.05;
+
+/** Length and width the piece takes on the floor of the pan, mm. */
+export function footprint(piece: Piece): { length_mm: number; width_mm: number } {
+	if (piece.shape === "block") return piece;
+	if (piece.shape === "ball") return { length_mm: piece.diameter_mm, width_mm: piece.diameter_mm };
+	return { length_mm: piece.length_mm, width_mm: piece.diameter_mm };
+}
+
+export function pieceHeight(piece: Piece): number {
+	return piece.shape === "block" ? piece.height_mm : piece.diameter_mm;
+}
+
+/** Thickness that heat has to cross: the shortest way through the piece, mm. */
+export function pieceThickness(piece: Piece): number {
+	const { length_mm, width_mm } = footprint(piece);
+	return Math.min(length_mm, width_mm, pieceHeight(piece));
+}
+
+/**
+ * Litres of one piece below a height above its own foot. The whole is its weight at
+ * the density of meat; the share below comes from its shape.
+ */
+export function pieceBelow(piece: Piece, height_mm: number): number {
+	const share = Math.min(Math.max(height_mm / pieceHeight(piece), 0), 1);
+	return (piece.weight_g / 1000 / MEAT_KG_PER_L) * shareBelow(piece.shape, share);
+}
+
+/** Share of the volume under a share of the height: slab, lying cylinder, ball. */
+function shareBelow(shape: Piece["shape"], share: number): number {
+	if (shape === "block") return share;
+	if (shape === "ball") return share * share * (3 - 2 * share);
+	const cut = 1 - 2 * share;
+	return (Math.acos(cut) - cut * Math.sqrt(Math.max(0, 1 - cut * cut))) / Math.PI;
+}

@@ -1,0 +1,102 @@
+import { lineAbovePiece, type LiquidLine } from "./liquidLine.ts";
+import { depthOf, emptyPanWeight, heightOf, type PanShape, volumeBelow } from "./PanShape.ts";
+import { type Piece, pieceBelow, pieceHeight } from "./Piece.ts";
+
+/** Share of its own bulk that a bed of cut vegetables fills; the rest is gaps. Loose diced roots. */
+export const BED_FILL = 0.6;
+/** Density of braising liquid, kg/l; stock and wine are within 3 % of water. */
+export const LIQUID_KG_PER_L = 1;
+
+/** One-person carrying limit of a hot pan, kg. House setting. @see model, section C */
+export const LIFT_LIMIT_KG = 15;
+/** Free wall above the liquid, mm: under a lid, and carried open. @see model, section C */
+export const HEADSPACE_LID_MM = 25;
+export const HEADSPACE_OPEN_MM = 35;
+
+/** Vegetables that lie under the pieces of one pan. */
+export interface Bed {
+	readonly volume_l: number;
+	readonly weight_kg: number;
+}
+
+export const NO_BED: Bed = { volume_l: 0, weight_kg: 0 };
+
+export type PanWarning = "overfull" | "heavy" | "tallPiece";
+
+export interface PanLimits {
+	readonly headspace_mm: number;
+	readonly liftLimit_kg: number;
+}
+
+/** One pan with its pieces, brought to the line. */
+export interface FilledPan {
+	readonly pieces: number;
+	/** Litres to pour. */
+	readonly liquid_l: number;
+	/** Top of the bed above the floor, where the pieces stand, mm. */
+	readonly bed_mm: number;
+	/** Liquid line above the floor, mm. */
+	readonly line_mm: number;
+	/** From the rim down to the liquid, mm. */
+	readonly dip_mm: number;
+	/** Pieces, bed and liquid, kg. */
+	readonly contents_kg: number;
+	/** With the pan itself, kg. */
+	readonly lifted_kg: number;
+	readonly warnings: readonly PanWarning[];
+}
+
+/**
+ * Liquid that brings one pan to its line.
+ *
+ * @param line_mm height of the liquid line above the floor, mm
+ * @param solid_l what lies below the line, litres
+ * @returns litres to pour; 0 when what lies there already reaches the line
+ * @see model, section C
+ */
+export function litresToLine(pan: PanShape, line_mm: number, solid_l: number): number {
+	return Math.max(0, volumeBelow(pan, line_mm) - solid_l);
+}
+
+/** Height of the bed in one pan, mm: its bulk with the gaps between the cuts. */
+export function bedHeight(pan: PanShape, bed: Bed): number {
+	return heightOf(pan, bed.volume_l / BED_FILL);
+}
+
+/**
+ * One pan with so many pieces in one layer over its bed, and liquid to the line.
+ * A line above the rim is poured to the brim and flagged, never silently lowered.
+ *
+ * @see model, section C
+ */
+export function fillPan(
+	pan: PanShape,
+	piece: Piece,
+	pieces: number,
+	line: LiquidLine,
+	bed: Bed,
+	limits: PanLimits,
+): FilledPan {
+	const bed_mm = bedHeight(pan, bed);
+	const line_mm = bed_mm + lineAbovePiece(piece, line);
+	const depth = depthOf(pan);
+	const top = depth - limits.headspace_mm;
+	const reached = Math.min(line_mm, depth);
+	const liquid_l = litresToLine(pan, reached, bed.volume_l + pieces * pieceBelow(piece, reached - bed_mm));
+	const contents_kg = liquid_l * LIQUID_KG_PER_L + (pieces * piece.weight_g) / 1000 + bed.weight_kg;
+	const lifted_kg = contents_kg + emptyPanWeight(pan);
+	const warnings: PanWarning[] = [];
+	if (line_mm > top) warnings.push("overfull");
+	if (lifted_kg > limits.liftLimit_kg) warnings.push("heavy");
+	if (bed_mm + pieceHeight(piece) > top) warnings.push("tallPiece");
+	return {
+		pieces,
+		liquid_l,
+		bed_mm,
+		line_mm,
+		dip_mm: Math.max(0, depth - line_mm),
+		contents_kg,
+		lifted_kg,
+		warnings,
+	};
+}

@@ -1,0 +1,55 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { MillimetresOrNone } from "../check/fields.ts";
+import { pieceHeight, type Piece } from "./Piece.ts";
+
+/** How deep, by school: a share of the piece, so far below its top, or so far over it. */
+export const LineByShare = Type.Object(
+	{
+		share: Type.Number({
+			exclusiveMinimum: 0,
+			maximum: 1,
+			allowed: "a share of the piece above 0 and up to 1",
+		}),
+	},
+	{ additionalProperties: false },
+);
+export const LineBelowTop = Type.Object({ below_mm: MillimetresOrNone }, { additionalProperties: false });
+export const LineOverTop = Type.Object({ over_mm: MillimetresOrNone }, { additionalProperties: false });
+
+export type LiquidLine =
+	| Static<typeof LineByShare>
+	| Static<typeof LineBelowTop>
+	| Static<typeof LineOverTop>;
+
+/** The schools a kitchen knows by name, shallow to deep. A finger is 15 mm. */
+export const LINE_SCHOOLS = [
+	{ name: "a third up", line: { share: 1 / 3 } },
+	{ name: "half way", line: { share: 0.5 } },
+	{ name: "a finger below the top", line: { below_mm: 15 } },
+	{ name: "just showing", line: { below_mm: 5 } },
+	{ name: "just covered", line: { over_mm: 2 } },
+	{ name: "well covered", line: { over_mm: 15 } },
+] as const satisfies readonly { name: string; line: LiquidLine }[];
+
+/** Height of the line above the foot of the piece, mm; never below it. */
+export function lineAbovePiece(piece: Piece, line: LiquidLine): number {
+	const height = pieceHeight(piece);
+	if ("share" in line) return height * line.share;
+	if ("below_mm" in line) return Math.max(0, height - line.below_mm);
+	return height + line.over_mm;
+}
+
+/** The line in words: a school's name where it is one. */
+export function lineWords(line: LiquidLine): string {
+	const school = LINE_SCHOOLS.find(({ line: known }) => sameLine(known, line));
+	if (school) return school.name;
+	if ("share" in line) return `${Math.round(line.share * 100)} % up the piece`;
+	if ("below_mm" in line) return `${line.below_mm} mm below the top`;
+	return `${line.over_mm} mm over the top`;
+}
+
+function sameLine(one: LiquidLine, other: LiquidLine): boolean {
+	if ("share" in one) return "share" in other && Math.abs(one.share - other.share) < 0.005;
+	if ("below_mm" in one) return "below_mm" in other && one.below_mm === other.below_mm;
+	return "over_mm" in other && one.over_mm === other.over_mm;
+}

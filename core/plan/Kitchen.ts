@@ -1,0 +1,38 @@
+import type { Oven } from "../ovens/index.ts";
+import type { PanShape, PanType } from "../pans/index.ts";
+import type { Ingredient } from "../recipe/index.ts";
+import type { HouseCodeKey } from "../safety/index.ts";
+import type { WorkingHours } from "../schedule/index.ts";
+
+/** What the kitchen has and how it works: everything a plan needs besides recipe and sitting. */
+export interface Kitchen {
+	readonly pans: readonly PanType[];
+	readonly ovens: readonly Oven[];
+	readonly searPan: { readonly name: string; readonly shape: PanShape } | null;
+	readonly burners: number;
+	readonly headspace_mm: number;
+	readonly liftLimit_kg: number;
+	readonly houseCode: HouseCodeKey;
+	readonly timeZone: string;
+	readonly hours: WorkingHours;
+	readonly ingredients: ReadonlyMap<string, Ingredient>;
+}
+
+/** What a dish is scaled from. */
+export type Basis =
+	| { readonly from: "covers" }
+	| { readonly from: "onHand"; readonly onHand_kg: number }
+	| { readonly from: "pans"; readonly pans: number };
+
+/** One dish on one sitting. */
+export interface DishOrder {
+	readonly serviceAt: number;
+	readonly covers: number;
+	readonly uptake: number;
+	readonly spare: number;
+	/** Cooks who work on it side by side. */
+	readonly hands: number;
+	readonly basis: Basis;
+	/** The kind of pan the chef has chosen; null leaves it to the plan. */
+	readonly panTypeId: string | null;
+}

@@ -1,0 +1,13 @@
+export { gramsOf, millilitresOf, WATER_G_PER_ML } from "./density.ts";
+export { formatQuantity, readable, threeDigits } from "./formatQuantity.ts";
+export { parseQuantity, type Quantity, takeQuantity } from "./parseQuantity.ts";
+export {
+	type Dimension,
+	fromBase,
+	toBase,
+	UNITS,
+	type Unit,
+	type UnitName,
+	type UnitSystem,
+	unitNamed,
+} from "./units.ts";

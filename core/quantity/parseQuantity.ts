@@ -1,0 +1,126 @@
+import { refuse } from "../check/Refusal.ts";
+import { type Dimension, toBase, UNITS, type UnitName, unitNamed } from "./units.ts";
+
+export interface Quantity {
+	readonly amount: number;
+	readonly unit: UnitName;
+}
+
+const VULGAR: Readonly<Record<string, string>> = {
+	"½": "1/2",
+	"⅓": "1/3",
+	"⅔": "2/3",
+	"¼": "1/4",
+	"¾": "3/4",
+	"⅕": "1/5",
+	"⅖": "2/5",
+	"⅗": "3/5",
+	"⅘": "4/5",
+	"⅙": "1/6",
+	"⅚": "5/6",
+	"⅛": "1/8",
+	"⅜": "3/8",
+	"⅝": "5/8",
+	"⅞": "7/8",
+};
+
+const NUMBER = String.raw`\d[\d.,]*`;
+const AMOUNT = new RegExp(`^([-−]?)\\s*(?:(${NUMBER})\\s+)?(\\d+)\\s*/\\s*(\\d+)|^([-−]?)\\s*(${NUMBER})`);
+
+/**
+ * Reads one quantity at the start of a text: "1 1/2 lb", "750ml", "2 tbsp",
+ * "0,5 kg", "½ l", "1 lb 4 oz", "350 °F", "3". A number without a unit counts pieces.
+ *
+ * A comma is a decimal mark ("0,5") unless exactly three digits follow a group
+ * that does not start with 0 ("1,200 g" is twelve hundred); a point is always decimal.
+ *
+ * @returns the quantity and the text that follows it; undefined when the text
+ *          does not start with a number
+ */
+export function takeQuantity(text: string): { quantity: Quantity; rest: string } | undefined {
+	const plain = spellOut(text);
+	const first = takeOne(plain);
+	if (!first) return undefined;
+	const second = takeOne(first.rest.trimStart());
+	if (!second || !continues(first.quantity, second.quantity)) return first;
+	const whole = toBase(first.quantity.amount, first.quantity.unit);
+	const part = toBase(second.quantity.amount, second.quantity.unit);
+	const { factor } = UNITS[first.quantity.unit];
+	return {
+		quantity: { amount: (whole + part) / factor, unit: first.quantity.unit },
+		rest: second.rest,
+	};
+}
+
+/**
+ * Reads a text that is one quantity and nothing else.
+ *
+ * @param field     name of the field, for the refusal
+ * @param dimension what it has to measure, when only that will do
+ * @throws {Refusal} naming the field when it is no quantity, or of another kind
+ * @example parseQuantity("1 1/2 lb") // { amount: 1.5, unit: "lb" }
+ */
+export function parseQuantity(text: string, field = "quantity", dimension?: Dimension): Quantity {
+	const taken = takeQuantity(text);
+	if (!taken || taken.rest.trim() !== "") {
+		throw refuse(field, `“${text}” was given; a number with a unit, such as 750 ml, is allowed`);
+	}
+	const measured = UNITS[taken.quantity.unit].dimension;
+	if (dimension && measured !== dimension) {
+		throw refuse(field, `“${text}” is a ${measured}; a ${dimension} is allowed`);
+	}
+	return taken.quantity;
+}
+
+function spellOut(text: string): string {
+	return text
+		.trim()
+		.replace(/[⁄∕]/g, "/")
+		.replace(/[½⅓⅔¼¾⅕⅖⅗⅘⅙⅚⅛⅜⅝⅞]/g, (sign) => ` ${VULGAR[sign]}`)
+		.trim();
+}
+
+function takeOne(text: string): { quantity: Quantity; rest: string } | undefined {
+	const match = AMOUNT.exec(text);
+	if (!match) return undefined;
+	const amount = amountOf(match);
+	if (!Number.isFinite(amount)) return undefined;
+	return { ...takeUnit(text.slice(match[0].length), amount) };
+}
+
+function amountOf(match: RegExpExecArray): number {
+	const [, fractionSign, whole, over, under, sign, plain] = match;
+	if (plain !== undefined) return (sign ? -1 : 1) * decimal(plain);
+	const fraction = Number(over) / Number(under);
+	return (fractionSign ? -1 : 1) * ((whole === undefined ? 0 : decimal(whole)) + fraction);
+}
+
+function decimal(digits: string): number {
+	const trimmed = digits.replace(/[.,]$/, "");
+	if (/^[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(trimmed)) return Number(trimmed.replaceAll(",", ""));
+	return Number(trimmed.replace(",", "."));
+}
+
+/** The longest run of up to two words that names a unit; none leaves a count. */
+function takeUnit(text: string, amount: number): { quantity: Quantity; rest: string } {
+	const two = /^\s*([^\s\d,;()]+\.?\s+[^\s\d,;()]+)(?=$|[\s,;()])/.exec(text);
+	const one = /^\s*([°"″×]?[^\s\d,;()"″]*)(?=$|[\s,;()\d])/.exec(text);
+	for (const match of [two, one]) {
+		const named = match?.[1] ? unitNamed(match[1]) : undefined;
+		if (match && named) {
+			return { quantity: { amount, unit: named }, rest: text.slice(match[0].length) };
+		}
+	}
+	return { quantity: { amount, unit: "piece" }, rest: text };
+}
+
+/** "1 lb 4 oz" is one weight; "2 kg 300 g pieces" is not "2.3 kg". */
+function continues(first: Quantity, second: Quantity): boolean {
+	const pairs: readonly (readonly [UnitName, UnitName])[] = [
+		["lb", "oz"],
+		["gal", "qt"],
+		["qt", "pt"],
+		["cup", "tbsp"],
+	];
+	return pairs.some(([large, small]) => first.unit === large && second.unit === small);
+}

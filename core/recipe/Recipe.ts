@@ -1,0 +1,135 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { CUTS } from "../braise/index.ts";
+import {
+	Celsius,
+	Count,
+
+	Kilograms,
+
+	MillimetresOrNone,
+	Minutes,
+	Name,
+	oneOf,
+} from "../check/index.ts";
+import { LineBelowTop, LineByShare, LineOverTop, Piece } from "../pans/index.ts";
+import { UNITS, type UnitName } from "../quantity/index.ts";
+import { ROLES } from "../scaling/index.ts";
+import { Losses, PortionByPiece, PortionByWeight } from "../yields/index.ts";
+
+/** The places of the long table, in the order of work. */
+export const PLACES = [
+	"buy",
+	"trim",
+	"marinate",
+	"sear",
+	"build",
+	"panUp",
+	"braise",
+	"rest",
+	"sauce",
+	"plate",
+] as const;
+export type PlaceKey = (typeof PLACES)[number];
+
+export const GROUPS = ["base", "liquid", "finish", "garnish", "side"] as const;
+
+export const LIDS = {
+	open: "no lid",
+	paper: "paper disc",
+	foil: "foil over parchment",
+	lid: "tight lid",
+	sealed: "sealed lid",
+} as const;
+export type Lid = keyof typeof LIDS;
+
+const Text = Type.String({ minLength: 1, maxLength: 600, allowed: "text of 1 to 600 characters" });
+
+export const RecipeLine = Type.Object(
+	{
+		/** Slug of the ingredient. */
+		ingredient: Type.String({ pattern: "^[a-z0-9-]{1,60}$", allowed: "the short name of an ingredient" }),
+		amount: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000, allowed: "an amount above 0" }),
+		unit: oneOf(Object.keys(UNITS) as UnitName[]),
+		role: oneOf(ROLES),
+		group: oneOf(GROUPS),
+		preparation: Type.Optional(Type.String({ maxLength: 200 })),
+		/** Damping of a potent line. */
+		exponent: Type.Optional(
+			Type.Number({ minimum: 0.5, maximum: 1, allowed: "an exponent from 0.5 to 1" }),
+		),
+		/** Share left of a liquid that is boiled down before it goes in. */
+		reducedTo: Type.Optional(
+			Type.Number({ exclusiveMinimum: 0, maximum: 1, allowed: "a share above 0 and up to 1" }),
+		),
+		/** Cooked apart, so it takes no room in the pan. */
+		apart: Type.Optional(Type.Boolean()),
+	},
+	{ additionalProperties: false },
+);
+export type RecipeLine = Static<typeof RecipeLine>;
+
+export const RecipeStep = Type.Object(
+	{
+		place: oneOf(PLACES),
+		text: Text,
+		station: Type.String({ minLength: 1, maxLength: 60 }),
+		/** One cook's minutes at the card's size. */
+		handsOn_min: Minutes,
+		/** Minutes nobody stands there; they do not grow with the batch. */
+		waiting_min: Minutes,
+		/** Whether hands-on minutes grow with the weight or stay as they are. */
+		grows: oneOf(["withWeight", "fixed"] as const),
+		caution: Type.Optional(Text),
+		check: Type.Optional(Text),
+	},
+	{ additionalProperties: false },
+);
+export type RecipeStep = Static<typeof RecipeStep>;
+
+/**
+ * One version of a standard recipe. Amounts are those of the card's own `portions`;
+ * the main line is its trimmed weight. Searing fat is for one load, thickener for one
+ * litre of finished sauce.
+ */
+export const Recipe = Type.Object(
+	{
+		format: Type.Literal("wide-table/recipe"),
+		formatVersion: Type.Literal(1),
+		name: Name,
+		summary: Type.String({ maxLength: 400 }),
+		cut: oneOf(CUTS),
+		portions: Count,
+		portion: Type.Union([PortionByWeight, PortionByPiece]),
+		losses: Losses,
+		pack_kg: Type.Optional(Kilograms),
+		/** Days before the sitting on which it is ordered. */
+		orderLead_days: Type.Integer({ minimum: 0, maximum: 28 }),
+		/** One trimmed piece. */
+		piece: Piece,
+		gap_mm: MillimetresOrNone,
+		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
+		marinate: Type.Optional(
+			Type.Object({ minutes: Minutes, longest_min: Minutes, container: Text }),
+		),
+		sear: Type.Optional(
+			Type.Object({
+				sides: Type.Integer({ minimum: 1, maximum: 6 }),
+				minutesPerSide: Minutes,
+				recovery_min: Minutes,
+				gap_mm: MillimetresOrNone,
+			}),
+		),
+		braise: Type.Object({
+			line: Type.Union([LineByShare, LineBelowTop, LineOverTop]),
+			lid: oneOf(Object.keys(LIDS) as Lid[]),
+			/** The oven range that suits the dish, and what the card is tested at. */
+			oven_C: Type.Object({ low: Celsius, set: Celsius, high: Celsius }),
+		}),
+		rest_min: Minutes,
+		sauce_ml: Type.Number({ minimum: 0, maximum: 1000, allowed: "ml a portion from 0 to 1,000" }),
+		steps: Type.Array(RecipeStep, { minItems: 1, maxItems: 100 }),
+	},
+	{ additionalProperties: false },
+);
+export type Recipe = Static<typeof Recipe>;
+

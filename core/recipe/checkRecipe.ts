@@ -1,0 +1,54 @@
+import { checked, type Problem, Refusal } from "../check/index.ts";
+import { UNITS } from "../quantity/index.ts";
+import type { Ingredient } from "./Ingredient.ts";
+import { Recipe } from "./Recipe.ts";
+
+/**
+ * A recipe from outside: its shape, and what no schema can say of it.
+ *
+ * @param ingredients what the book knows, by slug
+ * @throws {Refusal} with one problem a field
+ */
+export function checkRecipe(given: unknown, ingredients: ReadonlyMap<string, Ingredient>): Recipe {
+	const recipe = checked(Recipe, given);
+	const problems = [...lineProblems(recipe, ingredients), ...wholeProblems(recipe)];
+	if (problems.length > 0) throw new Refusal(problems);
+	return recipe;
+}
+
+function lineProblems(recipe: Recipe, ingredients: ReadonlyMap<string, Ingredient>): Problem[] {
+	return recipe.lines.flatMap((line, index) => {
+		const field = `lines[${index}]`;
+		const known = ingredients.get(line.ingredient);
+		if (!known) {
+			return [{ field: `${field}.ingredient`, message: `“${line.ingredient}” is not in the book; add the ingredient first` }];
+		}
+		const { dimension } = UNITS[line.unit];
+		if (dimension === "volume" && !known.density_g_per_ml) {
+			return [{ field: `${field}.unit`, message: `${known.name} has no density; a weight is allowed` }];
+		}
+		if (dimension === "length" || dimension === "temperature") {
+			return [{ field: `${field}.unit`, message: `a ${dimension} was given; a weight, a volume or a count is allowed` }];
+		}
+		if (dimension === "count" && line.role !== "potent" && !known.each_g) {
+			return [{ field: `${field}.unit`, message: `${known.name} has no weight of one; a weight is allowed` }];
+		}
+		return [];
+	});
+}
+
+function wholeProblems(recipe: Recipe): Problem[] {
+	const problems: Problem[] = [];
+	const mains = recipe.lines.filter((line) => line.role === "main").length;
+	if (mains !== 1) {
+		problems.push({ field: "lines", message: `${mains} main lines were given; exactly one is allowed` });
+	}
+	const { low, set, high } = recipe.braise.oven_C;
+	if (!(low <= set && set <= high)) {
+		problems.push({ field: "braise.oven_C", message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed` });
+	}
+	if (recipe.marinate && recipe.marinate.longest_min < recipe.marinate.minutes) {
+		problems.push({ field: "marinate.longest_min", message: "is shorter than the marinade itself; the same or longer is allowed" });
+	}
+	return problems;
+}

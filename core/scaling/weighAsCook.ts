@@ -1,0 +1,46 @@
+import type { Role } from "./roles.ts";
+
+/** Steps of a kitchen's scales: under each weight, round to this. g. @see model, section B */
+export const SCALE_STEPS: readonly { readonly under_g: number; readonly step_g: number }[] = [
+	{ under_g: 50, step_g: 1 },
+	{ under_g: 500, step_g: 5 },
+	{ under_g: 2000, step_g: 10 },
+	{ under_g: Number.POSITIVE_INFINITY, step_g: 50 },
+];
+
+/** Finer steps, for what must not be rounded away. g. */
+const FINE_STEPS_G = [10, 5, 1, 0.5, 0.1, 0.01];
+
+/** These are never rounded by more than this share. */
+const EXACT_ROLES: ReadonlySet<Role> = new Set<Role>(["salt", "thickener"]);
+const EXACT_SHARE = 0.02;
+
+/**
+ * An amount rounded to what a cook can weigh. Salt and thickener take a finer step
+ * rather than move by more than 2 %, and nothing is rounded away to zero.
+ *
+ * @param amount_g grams, 0 or more
+ * @example weighAsCook(2299.4, "vegetable") // 2300
+ * @example weighAsCook(11.4, "salt") // 11.5
+ */
+export function weighAsCook(amount_g: number, role: Role): number {
+	if (amount_g <= 0) return 0;
+	const usual = SCALE_STEPS.find(({ under_g }) => amount_g < under_g)?.step_g ?? 50;
+	const rounded = toStep(amount_g, usual);
+	const exact = EXACT_ROLES.has(role);
+	if (rounded > 0 && (!exact || within(rounded, amount_g))) return rounded;
+	for (const step of FINE_STEPS_G) {
+		if (step >= usual) continue;
+		const finer = toStep(amount_g, step);
+		if (finer > 0 && (!exact || within(finer, amount_g))) return finer;
+	}
+	return amount_g;
+}
+
+function toStep(amount_g: number, step_g: number): number {
+	return Number((Math.round(amount_g / step_g) * step_g).toFixed(2));
+}
+
+function within(rounded: number, wanted: number): boolean {
+	return Math.abs(rounded - wanted) <= EXACT_SHARE * wanted + 1e-12;
+}

@@ -1,0 +1,102 @@
+import type { Range } from "../braise/index.ts";
+import { latestWorkingStart, minutesBefore, onDay, type WorkingHours } from "./houseTime.ts";
+
+/** How long each part of the work takes, minutes on the wall. */
+export interface Durations {
+	readonly trim_min: number;
+	/** Absent when the dish is not marinated. */
+	readonly marinate_min?: number;
+	readonly sear_min: number;
+	readonly build_min: number;
+	readonly panUp_min: number;
+	/** From the oven door to fork-tender. */
+	readonly braise_min: Range;
+	readonly rest_min: number;
+	readonly sauce_min: number;
+	readonly plate_min: number;
+}
+
+export interface DayOfWork {
+	/** Instant of service, ms since 1970 UTC. */
+	readonly serviceAt: number;
+	readonly timeZone: string;
+	readonly hours: WorkingHours;
+	readonly orderLead_days: number;
+}
+
+/** When each thing starts, as instants (ms since 1970 UTC). */
+export interface Clock {
+	readonly buy: number;
+	readonly trim: number;
+	readonly marinate?: number;
+	/** The drain, when a marinade ends. */
+	readonly drain?: number;
+	readonly sear: number;
+	readonly build: number;
+	readonly panUp: number;
+	readonly in: number;
+	readonly tender: Range;
+	/** Out of the liquid, to rest; the latest that it must be tender. */
+	readonly rest: number;
+	readonly sauce: number;
+	readonly plate: number;
+	readonly serve: number;
+}
+
+/** Oven times are given to the five minutes, the earlier. */
+const OVEN_STEP_MS = 5 * 60_000;
+
+/** Orders go out when the kitchen opens. */
+function orderTime({ serviceAt, timeZone, hours, orderLead_days }: DayOfWork): number {
+	return onDay(serviceAt, timeZone, hours.opens_min, -orderLead_days);
+}
+
+/**
+ * The clock put backwards from service. The pan goes in early enough to be tender by
+ * the slow end of the range; trimming and the marinade, which can wait overnight, are
+ * moved into the working day before.
+ *
+ * @see model, section I
+ */
+export function backwardClock(work: Durations, day: DayOfWork): Clock {
+	const { serviceAt, timeZone, hours } = day;
+	const plate = minutesBefore(serviceAt, work.plate_min);
+	const rest = minutesBefore(plate, Math.max(work.rest_min, work.sauce_min));
+	const sauce = minutesBefore(plate, work.sauce_min);
+	const latestIn = minutesBefore(rest, work.braise_min.high);
+	const into = Math.floor(latestIn / OVEN_STEP_MS) * OVEN_STEP_MS;
+	const panUp = minutesBefore(into, work.panUp_min);
+	const build = minutesBefore(panUp, work.build_min);
+	const sear = minutesBefore(build, work.sear_min);
+	const marinade = marinadeFor(work, sear, timeZone, hours);
+	const trim = latestWorkingStart(marinade?.marinate ?? sear, work.trim_min, timeZone, hours);
+	return {
+		buy: Math.min(orderTime(day), trim),
+		trim,
+		...marinade,
+		sear,
+		build,
+		panUp,
+		in: into,
+		tender: {
+			low: minutesBefore(into, -work.braise_min.low),
+			likely: minutesBefore(into, -work.braise_min.likely),
+			high: minutesBefore(into, -work.braise_min.high),
+		},
+		rest,
+		sauce,
+		plate,
+		serve: serviceAt,
+	};
+}
+
+function marinadeFor(
+	work: Durations,
+	drain: number,
+	timeZone: string,
+	hours: WorkingHours,
+): { marinate: number; drain: number } | undefined {
+	if (work.marinate_min === undefined) return undefined;
+	const marinate = latestWorkingStart(minutesBefore(drain, work.marinate_min), 0, timeZone, hours);
+	return { marinate, drain };
+}

@@ -1,0 +1,79 @@
+import { TZDate } from "@date-fns/tz";
+
+/** A kitchen's working day, minutes after midnight by its own clock. */
+export interface WorkingHours {
+	readonly opens_min: number;
+	readonly closes_min: number;
+}
+
+const MINUTE_MS = 60_000;
+
+/** The instant so many minutes earlier; a clock change in between does not matter. */
+export function minutesBefore(at: number, minutes: number): number {
+	return at - minutes * MINUTE_MS;
+}
+
+/** The instant of a wall-clock minute on the day of `at`, some days later (or earlier). */
+export function onDay(at: number, timeZone: string, minuteOfDay: number, days = 0): number {
+	const local = new TZDate(at, timeZone);
+	return new TZDate(
+		local.getFullYear(),
+		local.getMonth(),
+		local.getDate() + days,
+		Math.floor(minuteOfDay / 60),
+		minuteOfDay % 60,
+		0,
+		timeZone,
+	).getTime();
+}
+
+/** Minutes after midnight on the house's wall clock. */
+export function minuteOfDay(at: number, timeZone: string): number {
+	const local = new TZDate(at, timeZone);
+	return local.getHours() * 60 + local.getMinutes();
+}
+
+/** `2026-11-28` and `19:30` in the house's time zone, for forms. */
+export function wallClock(at: number, timeZone: string): { date: string; time: string } {
+	const local = new TZDate(at, timeZone);
+	const two = (value: number) => String(value).padStart(2, "0");
+	return {
+		date: `${local.getFullYear()}-${two(local.getMonth() + 1)}-${two(local.getDate())}`,
+		time: `${two(local.getHours())}:${two(local.getMinutes())}`,
+	};
+}
+
+/**
+ * The instant of a wall-clock date and time. A time that a clock change skips is read
+ * an hour later, as the clocks do.
+ *
+ * @returns undefined when it is no such day or minute
+ */
+export function fromWallClock(date: string, time: string, timeZone: string): number | undefined {
+	const day = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date);
+	const clock = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(time);
+	if (!day || !clock) return undefined;
+	const [year, month, dayOfMonth] = [Number(day[1]), Number(day[2]), Number(day[3])];
+	const local = new TZDate(year, month - 1, dayOfMonth, Number(clock[1]), Number(clock[2]), 0, timeZone);
+	if (local.getMonth() !== month - 1 || local.getDate() !== dayOfMonth) return undefined;
+	return local.getTime();
+}
+
+/**
+ * The latest start of work that ends by an instant and lies whole inside one working
+ * day: the same day, or the end of the day before.
+ */
+export function latestWorkingStart(
+	endBy: number,
+	minutes: number,
+	timeZone: string,
+	hours: WorkingHours,
+): number {
+	for (let daysBack = 0; daysBack <= 7; daysBack += 1) {
+		const opens = onDay(endBy, timeZone, hours.opens_min, -daysBack);
+		const closes = onDay(endBy, timeZone, hours.closes_min, -daysBack);
+		const start = minutesBefore(Math.min(endBy, closes), minutes);
+		if (start >= opens) return start;
+	}
+	return minutesBefore(endBy, minutes);
+}

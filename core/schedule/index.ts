@@ -1,0 +1,10 @@
+export { backwardClock, type Clock, type DayOfWork, type Durations } from "./backwardClock.ts";
+export {
+	fromWallClock,
+	latestWorkingStart,
+	minuteOfDay,
+	minutesBefore,
+	onDay,
+	type WorkingHours,
+	wallClock,
+} from "./houseTime.ts";

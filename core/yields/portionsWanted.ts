@@ -1,0 +1,12 @@
+import { type Demand, wholeUp } from "./yieldChain.ts";
+
+/**
+ * Portions to cook for a sitting.
+ *
+ * @returns whole portions, covers × uptake × (1 + spare) rounded up
+ * @example portionsWanted({ covers: 180, uptake: 0.62, spare: 0.05 }) // 118
+ * @see model, section A
+ */
+export function portionsWanted({ covers, uptake = 1, spare = 0 }: Demand): number {
+	return wholeUp(covers * uptake * (1 + spare));
+}

@@ -1,0 +1,71 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { Covers, Grams, Kilograms, Loss, Spare, Uptake } from "../check/fields.ts";
+
+/** What a purchased weight loses on its way to the plate, as shares of what each step starts with. */
+export const Losses = Type.Object({
+	trimLoss: Loss,
+	boneShare: Type.Optional(Loss),
+	cookingLoss: Loss,
+});
+export type Losses = Static<typeof Losses>;
+
+export const PortionByWeight = Type.Object({ portion_g: Grams });
+export type PortionByWeight = Static<typeof PortionByWeight>;
+
+export const PortionByPiece = Type.Object({
+	piecesPerPortion: Type.Number({
+		exclusiveMinimum: 0,
+		maximum: 100,
+		allowed: "a number of pieces above 0 and up to 100",
+	}),
+	piece_g: Grams,
+});
+export type PortionByPiece = Static<typeof PortionByPiece>;
+
+export type Portion = PortionByWeight | PortionByPiece;
+
+/** Guests, and the share of them that takes this dish. */
+export const Demand = Type.Object({
+	covers: Covers,
+	uptake: Type.Optional(Uptake),
+	spare: Type.Optional(Spare),
+});
+export type Demand = Static<typeof Demand>;
+
+export const Purchase = Type.Object({ pack_kg: Type.Optional(Kilograms) });
+export const OnHand = Type.Object({ onHand_kg: Kilograms });
+
+/** One dish's weights from the purchase to the plate. All masses kg. */
+export interface YieldChain {
+	readonly portions: number;
+	/** Whole pieces, when the dish is portioned by the piece. */
+	readonly pieces?: number;
+	readonly asPurchased_kg: number;
+	readonly trimmed_kg: number;
+	readonly cooked_kg: number;
+	/** Whole packs and what they weigh, when it is sold by the pack. */
+	readonly packs?: number;
+	readonly order_kg?: number;
+}
+
+/** Slack for sums that binary fractions leave a hair beside a whole number. */
+const HAIR = 1e-9;
+
+/** The next whole number, forgiving a hair of floating point: 21.000000000000004 is 21. */
+export function wholeUp(value: number): number {
+	return Math.ceil(value - HAIR * Math.max(1, Math.abs(value)));
+}
+
+/** The whole number below, forgiving a hair of floating point: 58.99999999999999 is 59. */
+export function wholeDown(value: number): number {
+	return Math.floor(value + HAIR * Math.max(1, Math.abs(value)));
+}
+
+export function isByPiece(portion: Portion): portion is PortionByPiece {
+	return "piecesPerPortion" in portion;
+}
+
+/** Share of the trimmed weight that reaches the plate. */
+export function cookedShare({ boneShare = 0, cookingLoss }: Losses): number {
+	return (1 - boneShare) * (1 - cookingLoss);
+}

@@ -1,0 +1,26 @@
+import {
+	cookedShare,
+	isByPiece,
+	type Losses,
+	type Portion,
+	wholeDown,
+	type YieldChain,
+} from "./yieldChain.ts";
+
+/**
+ * What a weight on hand feeds: the chain walked from the purchase to the plate.
+ *
+ * @param onHand_kg weight as purchased, kg
+ * @returns whole portions (rounded down: nobody is served a share of one)
+ * @see model, section A
+ */
+export function yieldFromStock(onHand_kg: number, portion: Portion, losses: Losses): YieldChain {
+	const trimmed_kg = onHand_kg * (1 - losses.trimLoss);
+	const cooked_kg = trimmed_kg * cookedShare(losses);
+	const weights = { asPurchased_kg: onHand_kg, trimmed_kg, cooked_kg };
+	if (!isByPiece(portion)) {
+		return { portions: wholeDown((cooked_kg * 1000) / portion.portion_g), ...weights };
+	}
+	const pieces = wholeDown((onHand_kg * 1000) / portion.piece_g);
+	return { portions: wholeDown(pieces / portion.piecesPerPortion), pieces, ...weights };
+}

@@ -1,0 +1,1 @@
+export { seedSkerryHouse } from "./skerryHouse.ts";

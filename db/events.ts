@@ -1,0 +1,44 @@
+import { and, asc, eq, gt } from "drizzle-orm";
+import type { Reader, Transaction } from "./Store.ts";
+import { type Change, type EventSubject, type EventWhat, event } from "./schema.ts";
+
+export interface NewEvent {
+	readonly who: string;
+	readonly subject: EventSubject;
+	readonly subjectId: string;
+	readonly what: EventWhat;
+	readonly version: number;
+	readonly changes: Change[];
+}
+
+/** Adds one event, in the transaction of the change it tells of. */
+export async function record(tx: Transaction, happened: NewEvent): Promise<void> {
+	await tx.insert(event).values({ ...happened, at: Date.now() });
+}
+
+/** What happened to a thing after a version of it, oldest first. */
+export function eventsSince(db: Reader, subject: EventSubject, subjectId: string, version: number) {
+	return db
+		.select()
+		.from(event)
+		.where(and(eq(event.subject, subject), eq(event.subjectId, subjectId), gt(event.version, version)))
+		.orderBy(asc(event.id));
+}
+
+export type StoredEvent = Awaited<ReturnType<typeof eventsSince>>[number];
+
+/** Fields that differ between two flat records. */
+export function changesBetween(
+	before: Readonly<Record<string, unknown>>,
+	after: Readonly<Record<string, unknown>>,
+): Change[] {
+	const fields = new Set([...Object.keys(before), ...Object.keys(after)]);
+	fields.delete("version");
+	return [...fields]
+		.filter((field) => !same(before[field], after[field]))
+		.map((field) => ({ field, from: before[field] ?? null, to: after[field] ?? null }));
+}
+
+function same(one: unknown, other: unknown): boolean {
+	return (one ?? null) === (other ?? null) || JSON.stringify(one) === JSON.stringify(other);
+}
