@@ -23,7 +23,12 @@ export async function readRecipe(db: Reader, recipeId: string, number?: number):
 		number === undefined
 			? eq(recipeVersion.recipeId, recipeId)
 			: and(eq(recipeVersion.recipeId, recipeId), eq(recipeVersion.number, number));
-	const [row] = await db.select().from(recipeVersion).where(wanted).orderBy(desc(recipeVersion.number)).limit(1);
+	const [row] = await db
+		.select()
+		.from(recipeVersion)
+		.where(wanted)
+		.orderBy(desc(recipeVersion.number))
+		.limit(1);
 	if (!row) throw new Missing("recipe", recipeId);
 	return row;
 }

@@ -1,5 +1,6 @@
 export { addRecipe, type RecipeVersionRow, readBook, readRecipe } from "./book.ts";
 export { eventsSince, type StoredEvent } from "./events.ts";
+export { ensureHouse } from "./house.ts";
 export {
 	addEquipment,
 	changeEquipment,
@@ -13,7 +14,6 @@ export {
 	readPanTypes,
 	shapeOf,
 } from "./kitchen.ts";
-export { ensureHouse } from "./house.ts";
 export { Missing, Stale } from "./Stale.ts";
 export { type Database, type Reader, Store, type StoreOptions } from "./Store.ts";
 export type { Change } from "./schema.ts";
@@ -22,6 +22,7 @@ export {
 	changeSitting,
 	type DishWithRecipe,
 	newDish,
+	orderOf,
 	readSitting,
 	readSittings,
 	type Sitting,

@@ -1,8 +1,8 @@
 import { asc, eq } from "drizzle-orm";
 import { nanoid } from "nanoid";
-import type { Ingredient } from "#core/recipe";
 import type { PanShape, PanType } from "#core/pans";
 import type { Kitchen } from "#core/plan";
+import type { Ingredient } from "#core/recipe";
 import { changesBetween, eventsSince, record } from "./events.ts";
 import { Missing, Stale } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
@@ -20,7 +20,11 @@ export async function readHouse(db: Reader): Promise<HouseRow> {
 }
 
 export function readPanTypes(db: Reader): Promise<PanTypeRow[]> {
-	return db.select().from(panType).where(eq(panType.retired, false)).orderBy(asc(panType.use), asc(panType.name));
+	return db
+		.select()
+		.from(panType)
+		.where(eq(panType.retired, false))
+		.orderBy(asc(panType.use), asc(panType.name));
 }
 
 export function readOvens(db: Reader): Promise<OvenRow[]> {
@@ -100,7 +104,10 @@ export function changeEquipment<S extends KitchenSubject>(
 		const changes = changesBetween(before, { ...before, ...fields });
 		if (changes.length === 0) return;
 		const next = version + 1;
-		await tx.update(table).set({ ...fields, version: next } as never).where(eq(table.id, id));
+		await tx
+			.update(table)
+			.set({ ...fields, version: next } as never)
+			.where(eq(table.id, id));
 		const what = "retired" in fields && fields.retired ? "removed" : "changed";
 		await record(tx, { who, subject, subjectId: id, what, version: next, changes });
 	});

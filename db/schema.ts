@@ -1,7 +1,7 @@
 import { sql } from "drizzle-orm";
 import { index, integer, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
-import type { GastronormSize } from "#core/pans";
 import type { OvenKind } from "#core/ovens";
+import type { GastronormSize } from "#core/pans";
 import type { UnitSystem } from "#core/quantity";
 import type { Allergen, Recipe } from "#core/recipe";
 import type { HouseCodeKey } from "#core/safety";

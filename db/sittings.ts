@@ -1,5 +1,6 @@
 import { and, asc, eq, gte, inArray, lt } from "drizzle-orm";
 import { nanoid } from "nanoid";
+import type { DishOrder } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { changesBetween, eventsSince, record } from "./events.ts";
 import { Missing, Stale } from "./Stale.ts";
@@ -37,7 +38,12 @@ export async function readSittings(db: Reader, from: number, to: number): Promis
 	const dishes = await db
 		.select()
 		.from(sittingDish)
-		.where(inArray(sittingDish.sittingId, rows.map((row) => row.id)))
+		.where(
+			inArray(
+				sittingDish.sittingId,
+				rows.map((row) => row.id),
+			),
+		)
 		.orderBy(asc(sittingDish.position));
 	return rows.map((row) => ({
 		...row,
@@ -58,10 +64,7 @@ export async function readSitting(db: Reader, id: string): Promise<Sitting> {
 }
 
 /** The dishes of sittings with their recipes, in one read. */
-export async function withRecipes(
-	db: Reader,
-	dishes: readonly SittingDish[],
-): Promise<DishWithRecipe[]> {
+export async function withRecipes(db: Reader, dishes: readonly SittingDish[]): Promise<DishWithRecipe[]> {
 	if (dishes.length === 0) return [];
 	const versions = await db
 		.select()
@@ -130,7 +133,10 @@ export function changeSitting(
 		if (changes.length === 0) return;
 		const { dishes, id: _, version: __, ...fields } = after;
 		const next = version + 1;
-		await tx.update(sitting).set({ ...fields, version: next }).where(eq(sitting.id, id));
+		await tx
+			.update(sitting)
+			.set({ ...fields, version: next })
+			.where(eq(sitting.id, id));
 		await tx.delete(sittingDish).where(eq(sittingDish.sittingId, id));
 		await writeDishes(tx, id, dishes);
 		await record(tx, { who, subject: "sitting", subjectId: id, what: "changed", version: next, changes });
@@ -139,9 +145,7 @@ export function changeSitting(
 
 async function writeDishes(tx: Transaction, sittingId: string, dishes: readonly SittingDish[]) {
 	if (dishes.length === 0) return;
-	await tx
-		.insert(sittingDish)
-		.values(dishes.map((dish, position) => ({ ...dish, sittingId, position })));
+	await tx.insert(sittingDish).values(dishes.map((dish, position) => ({ ...dish, sittingId, position })));
 }
 
 function withoutPlace({ sittingId: _, position: __, ...dish }: DishRow): SittingDish {
@@ -159,4 +163,19 @@ function flat(one: Omit<Sitting, "id" | "version">): Record<string, Change["from
 			),
 		),
 	};
+}
+
+/** A dish as the plan takes it. */
+export function orderOf(
+	{ serviceAt, covers, hands }: Pick<Sitting, "serviceAt" | "covers" | "hands">,
+	dish: SittingDish,
+): DishOrder {
+	const { uptake, spare, panTypeId } = dish;
+	return { serviceAt, covers, hands, uptake, spare, panTypeId, basis: basisOf(dish) };
+}
+
+function basisOf({ basis, onHand_g, panCount }: SittingDish): DishOrder["basis"] {
+	if (basis === "onHand" && onHand_g !== null) return { from: "onHand", onHand_kg: onHand_g / 1000 };
+	if (basis === "pans" && panCount !== null) return { from: "pans", pans: panCount };
+	return { from: "covers" };
 }

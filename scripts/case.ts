@@ -55,7 +55,10 @@ function ask(calc: string, given: unknown, expect: Record<string, unknown>) {
 		if ("error" in expect) return { result, misses: [`error got a result, wanted “${expect.error}”`] };
 		const misses = Object.entries(expect)
 			.filter(([path, wanted]) => !isWanted(valueAt(result, path), wanted as Wanted))
-			.map(([path, wanted]) => `${path} got ${JSON.stringify(valueAt(result, path))}, wanted ${JSON.stringify(wanted)}`);
+			.map(
+				([path, wanted]) =>
+					`${path} got ${JSON.stringify(valueAt(result, path))}, wanted ${JSON.stringify(wanted)}`,
+			);
 		return { result, misses };
 	} catch (error) {
 		if (!(error instanceof Refusal)) return { result: null, misses: [`broke: ${error}`] };

@@ -98,20 +98,28 @@ export function allowedBy(schema: Record<string, unknown>): string {
 	if (typeof schema.allowed === "string") return schema.allowed;
 	const choices = choicesOf(schema);
 	if (choices.length > 0) return `one of ${choices.join(", ")}`;
-	if (schema.type === "number" || schema.type === "integer") {
-		const kind = schema.type === "integer" ? "a whole number" : "a number";
-		const low = schema.minimum ?? schema.exclusiveMinimum;
-		const above = schema.exclusiveMinimum === undefined ? "from" : "above";
-		if (low === undefined && schema.maximum === undefined) return kind;
-		if (schema.maximum === undefined) return `${kind} ${above} ${low}`;
-		return `${kind} ${above} ${low ?? "anything"} to ${schema.maximum}`;
+	switch (schema.type) {
+		case "number":
+		case "integer":
+			return numbersAllowed(schema);
+		case "string":
+			return schema.maxLength === undefined ? "text" : `text of 1 to ${schema.maxLength} characters`;
+		case "array":
+			return "a list";
+		case "boolean":
+			return "true or false";
+		default:
+			return "a complete entry";
 	}
-	if (schema.type === "string") {
-		return schema.maxLength === undefined ? "text" : `text of 1 to ${schema.maxLength} characters`;
-	}
-	if (schema.type === "array") return "a list";
-	if (schema.type === "boolean") return "true or false";
-	return "a complete entry";
+}
+
+function numbersAllowed(schema: Record<string, unknown>): string {
+	const kind = schema.type === "integer" ? "a whole number" : "a number";
+	const low = schema.minimum ?? schema.exclusiveMinimum;
+	const above = schema.exclusiveMinimum === undefined ? "from" : "above";
+	const from = low === undefined ? "" : ` ${above} ${low}`;
+	const to = schema.maximum === undefined ? "" : ` up to ${schema.maximum}`;
+	return kind + from + to;
 }
 
 function choicesOf(schema: Record<string, unknown>): string[] {

@@ -1,13 +1,5 @@
 import { type TSchema, Type } from "@sinclair/typebox";
-import {
-	checked,
-	Count,
-
-
-	MillimetresOrNone,
-	Minutes,
-	refuse,
-} from "../check/index.ts";
+import { Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
 import {
 	BoxPan,
 	GastronormPan,
@@ -29,8 +21,8 @@ import {
 	OnHand,
 	PortionByPiece,
 	PortionByWeight,
-	portionsWanted,
 	Purchase,
+	portionsWanted,
 	yieldForPortions,
 	yieldFromStock,
 } from "../yields/index.ts";
@@ -64,7 +56,11 @@ const SearGiven = Type.Object({
 	pieces: Count,
 	gap_mm: Type.Optional(MillimetresOrNone),
 	sides: Type.Integer({ minimum: 1, maximum: 6, allowed: "a whole number of sides from 1 to 6" }),
-	minutesPerSide: Type.Number({ exclusiveMinimum: 0, maximum: 120, allowed: "minutes above 0 and up to 120" }),
+	minutesPerSide: Type.Number({
+		exclusiveMinimum: 0,
+		maximum: 120,
+		allowed: "minutes above 0 and up to 120",
+	}),
 	recovery_min: Type.Optional(Minutes),
 	burners: Type.Optional(Count),
 	film_mm: Type.Optional(Type.Number({ minimum: 0, maximum: 20, allowed: "a film from 0 to 20 mm" })),
@@ -155,4 +151,3 @@ function panOf(given: object): PanShape {
 	const { pan } = checked(Type.Object({ pan: kind[1] }), { pan: given });
 	return pan as PanShape;
 }
-

@@ -1,11 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Millimetres, oneOf } from "../check/fields.ts";
-import {
-	GASTRONORM,
-	GASTRONORM_RIM_MM,
-	GASTRONORM_SIZES,
-	GASTRONORM_TAPER,
-} from "./gastronorm.ts";
+import { GASTRONORM, GASTRONORM_RIM_MM, GASTRONORM_SIZES, GASTRONORM_TAPER } from "./gastronorm.ts";
 
 export const GastronormPan = Type.Object({
 	gn: oneOf(GASTRONORM_SIZES, { title: "Gastronorm size" }),
@@ -87,8 +82,10 @@ export function heightOf(pan: PanShape, volume_l: number): number {
 	return height;
 }
 
-/** Steel of a pan's walls and floor, mm, and its density, kg per mm³: the usual catering gauge. */
-const STEEL_MM = 0.8;
+/** Steel of a pan's walls and floor, mm: pressed gastronorms, and heavier pots and boxes for the hob. */
+const PRESSED_STEEL_MM = 0.8;
+const POT_STEEL_MM = 2;
+/** Density of stainless steel, kg per mm³. */
 const STEEL_KG_PER_MM3 = 7.9e-6;
 
 /** What the empty pan weighs, kg, from its steel: rim, walls and floor. */
@@ -96,11 +93,10 @@ export function emptyPanWeight(pan: PanShape): number {
 	const rim = rimOf(pan);
 	const floor = insideAt(pan, 0);
 	const around =
-		floor.kind === "circle"
-			? Math.PI * floor.diameter_mm
-			: 2 * (floor.length_mm + floor.width_mm);
+		floor.kind === "circle" ? Math.PI * floor.diameter_mm : 2 * (floor.length_mm + floor.width_mm);
 	const rimArea = "gn" in pan ? rim.length_mm * rim.width_mm - areaOf(insideAt(pan, depthOf(pan))) : 0;
-	return (areaOf(floor) + around * depthOf(pan) + rimArea) * STEEL_MM * STEEL_KG_PER_MM3;
+	const steel_mm = "gn" in pan ? PRESSED_STEEL_MM : POT_STEEL_MM;
+	return (areaOf(floor) + around * depthOf(pan) + rimArea) * steel_mm * STEEL_KG_PER_MM3;
 }
 
 /** A pan in the words of the kitchen: "GN 1/1, 100 deep". */

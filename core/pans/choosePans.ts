@@ -1,9 +1,9 @@
-import { GASTRONORM } from "./gastronorm.ts";
 import { type Bed, type FilledPan, fillPan, type PanLimits } from "./fillPan.ts";
+import { GASTRONORM } from "./gastronorm.ts";
 import type { LiquidLine } from "./liquidLine.ts";
-import { packLayer } from "./packLayer.ts";
 import { depthOf, insideAt, type PanShape, rimOf } from "./PanShape.ts";
 import { type Piece, pieceHeight } from "./Piece.ts";
+import { packLayer } from "./packLayer.ts";
 import { spreadEvenly } from "./spreadEvenly.ts";
 
 /** A kind of pan on the kitchen's shelf. */
@@ -120,7 +120,10 @@ function mixes(candidates: readonly Candidate[], pieces: number): Mix[] {
 	const found: Mix[] = [];
 	for (const first of candidates) {
 		const needed = Math.ceil(pieces / first.capacity);
-		for (const count of new Set([Math.min(needed, first.type.stock), Math.min(needed - 1, first.type.stock)])) {
+		for (const count of new Set([
+			Math.min(needed, first.type.stock),
+			Math.min(needed - 1, first.type.stock),
+		])) {
 			const left = pieces - count * first.capacity;
 			if (left <= 0) {
 				found.push([{ of: first, count }]);
@@ -197,7 +200,10 @@ function bestOf(choices: readonly PanChoice[]): PanChoice | undefined {
 	const flat = least(placed, (choice) => choice.rungs);
 	const driest = Math.min(...flat.map((choice) => choice.liquid_l));
 	const dry = flat.filter((choice) => choice.liquid_l <= driest * (1 + LIQUID_WORTH_A_PAN));
-	return least(least(dry, (choice) => choice.pans.length), (choice) => choice.liquid_l)[0];
+	return least(
+		least(dry, (choice) => choice.pans.length),
+		(choice) => choice.liquid_l,
+	)[0];
 }
 
 /** Those of the choices that have least of something. */

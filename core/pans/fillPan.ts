@@ -1,4 +1,4 @@
-import { lineAbovePiece, type LiquidLine } from "./liquidLine.ts";
+import { type LiquidLine, lineAbovePiece } from "./liquidLine.ts";
 import { depthOf, emptyPanWeight, heightOf, type PanShape, volumeBelow } from "./PanShape.ts";
 import { type Piece, pieceBelow, pieceHeight } from "./Piece.ts";
 
@@ -43,6 +43,8 @@ export interface FilledPan {
 	readonly contents_kg: number;
 	/** With the pan itself, kg. */
 	readonly lifted_kg: number;
+	/** How far the piece stands into the headspace, mm; 0 when it does not. */
+	readonly pieceOver_mm: number;
 	readonly warnings: readonly PanWarning[];
 }
 
@@ -88,7 +90,8 @@ export function fillPan(
 	const warnings: PanWarning[] = [];
 	if (line_mm > top) warnings.push("overfull");
 	if (lifted_kg > limits.liftLimit_kg) warnings.push("heavy");
-	if (bed_mm + pieceHeight(piece) > top) warnings.push("tallPiece");
+	const pieceOver_mm = Math.max(0, bed_mm + pieceHeight(piece) - top);
+	if (pieceOver_mm > 0) warnings.push("tallPiece");
 	return {
 		pieces,
 		liquid_l,
@@ -97,6 +100,7 @@ export function fillPan(
 		dip_mm: Math.max(0, depth - line_mm),
 		contents_kg,
 		lifted_kg,
+		pieceOver_mm,
 		warnings,
 	};
 }

@@ -54,6 +54,6 @@ export {
 	volumeBelow,
 } from "./PanShape.ts";
 export { footprint, MEAT_KG_PER_L, Piece, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
-export { type PanFit, panFit } from "./panFit.ts";
 export { type Placed, packLayer } from "./packLayer.ts";
+export { type PanFit, panFit } from "./panFit.ts";
 export { spreadEvenly } from "./spreadEvenly.ts";

@@ -1,6 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { MillimetresOrNone } from "../check/fields.ts";
-import { pieceHeight, type Piece } from "./Piece.ts";
+import { type Piece, pieceHeight } from "./Piece.ts";
 
 /** How deep, by school: a share of the piece, so far below its top, or so far over it. */
 export const LineByShare = Type.Object(

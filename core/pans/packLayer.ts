@@ -1,4 +1,4 @@
-import { type Floor } from "./PanShape.ts";
+import type { Floor } from "./PanShape.ts";
 import { footprint, type Piece } from "./Piece.ts";
 
 /** One piece on the floor of the pan: its middle from the pan's middle, and its sides, mm. */
@@ -47,13 +47,7 @@ function rows(floor: Floor, length_mm: number, width_mm: number, gap_mm: number)
 	return best;
 }
 
-function inRows(
-	floor: Floor,
-	count: number,
-	length_mm: number,
-	width_mm: number,
-	gap_mm: number,
-): Placed[] {
+function inRows(floor: Floor, count: number, length_mm: number, width_mm: number, gap_mm: number): Placed[] {
 	const pitch = width_mm + gap_mm;
 	return Array.from({ length: count }, (_, row) => (row - (count - 1) / 2) * pitch).flatMap((y_mm) => {
 		const inRow = Math.floor((chord(floor, Math.abs(y_mm) + pitch / 2) + HAIR_MM) / (length_mm + gap_mm));

@@ -1,9 +1,9 @@
 import { refuse } from "../check/Refusal.ts";
 import { fillPan, NO_BED, type PanLimits, type PanWarning } from "./fillPan.ts";
 import type { LiquidLine } from "./liquidLine.ts";
-import { packLayer } from "./packLayer.ts";
 import { depthOf, insideAt, type PanShape, panWords, volumeBelow } from "./PanShape.ts";
 import type { Piece } from "./Piece.ts";
+import { packLayer } from "./packLayer.ts";
 
 export interface PanFit {
 	readonly brim_l: number;
@@ -31,7 +31,10 @@ export function panFit(
 ): PanFit {
 	const piecesPerPan = packLayer(insideAt(pan, 0), piece, gap_mm).length;
 	if (piecesPerPan === 0) {
-		throw refuse("piece", `lies no way round in the pan (${panWords(pan)}); a smaller piece or a larger pan is needed`);
+		throw refuse(
+			"piece",
+			`lies no way round in the pan (${panWords(pan)}); a smaller piece or a larger pan is needed`,
+		);
 	}
 	const full = fillPan(pan, piece, piecesPerPan, line, NO_BED, limits);
 	return {

@@ -2,18 +2,10 @@ import { FORK_TENDER_MINUTES, type Range } from "../braise/index.ts";
 import { fitOvens, type OvenFit } from "../ovens/index.ts";
 import { choosePans, type PanChoice, type PanType } from "../pans/index.ts";
 import { type Allergen, PLACES, type PlaceKey, type Recipe } from "../recipe/index.ts";
-import { type Caution, cautionsFor, HOUSE_CODES } from "../safety/index.ts";
 import { backwardClock, type Clock } from "../schedule/index.ts";
 import { FILM_MM, type SearPlan, searPlan } from "../sear/index.ts";
 import type { DishOrder, Kitchen } from "./Kitchen.ts";
-import {
-	allergensOf,
-	asScaleLine,
-	bedUnder,
-	ingredientOf,
-	type PlanLine,
-	planLines,
-} from "./planLines.ts";
+import { allergensOf, asScaleLine, bedUnder, ingredientOf, type PlanLine, planLines } from "./planLines.ts";
 import { type PlanWarning, planWarnings } from "./planWarnings.ts";
 import { type BatchSize, sizeOfBatch, stockFor } from "./sizeOfBatch.ts";
 import { type WorkMinutes, workMinutes } from "./workMinutes.ts";
@@ -34,7 +26,6 @@ export interface Plan extends BatchSize {
 	/** Finished sauce wanted, litres. */
 	readonly sauce_l: number;
 	readonly allergens: readonly { readonly allergen: Allergen; readonly from: readonly string[] }[];
-	readonly cautions: readonly Caution[];
 	readonly warnings: readonly PlanWarning[];
 }
 
@@ -93,15 +84,6 @@ export function plan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): Plan {
 		clock,
 		sauce_l,
 		allergens: allergensOf(lines),
-		cautions: cautionsFor(
-			{
-				heaviestPan_kg: Math.max(0, ...pans.pans.map((pan) => pan.lifted_kg)),
-				liftLimit_kg: kitchen.liftLimit_kg,
-				seared: recipe.sear !== undefined,
-				bone: (recipe.losses.boneShare ?? 0) > 0 || "piecesPerPortion" in recipe.portion,
-			},
-			HOUSE_CODES[kitchen.houseCode],
-		),
 		warnings: planWarnings(recipe, kitchen, planned),
 	};
 }

@@ -43,7 +43,11 @@ export function asScaleLine(line: RecipeLine, ingredient: Ingredient): ScaleLine
 	if (isCounted(line)) return { ...base, count: amount * UNITS[unit].factor };
 	return {
 		...base,
-		amount_g: gramsOf({ amount, unit }, ingredient.density_g_per_ml ?? undefined, ingredient.each_g ?? undefined),
+		amount_g: gramsOf(
+			{ amount, unit },
+			ingredient.density_g_per_ml ?? undefined,
+			ingredient.each_g ?? undefined,
+		),
 	};
 }
 

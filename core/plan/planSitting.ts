@@ -1,6 +1,6 @@
 import { Refusal } from "../check/index.ts";
-import type { Recipe } from "../recipe/index.ts";
 import type { Oven, OvenLoad } from "../ovens/index.ts";
+import type { Recipe } from "../recipe/index.ts";
 import type { DishOrder, Kitchen } from "./Kitchen.ts";
 import { countByType, type Plan, plan } from "./plan.ts";
 

@@ -1,5 +1,5 @@
 import { refuse } from "../check/Refusal.ts";
-import { type Quantity } from "./parseQuantity.ts";
+import type { Quantity } from "./parseQuantity.ts";
 import { toBase, UNITS } from "./units.ts";
 
 /** Density of water and of what is near enough to it in a kitchen (stock, wine), g/ml. */

@@ -73,8 +73,17 @@ export function readable(base: number, dimension: Dimension, system: UnitSystem)
 	const step = steps.find(({ from }) => size >= from) ?? steps.at(-1);
 	if (!step) return String(base);
 	const amount = fromBase(base, step.unit);
-	const digits = dimension === "temperature" ? String(Math.round(amount)) : threeDigits(amount);
+	const digits = isWhole(dimension, step.unit) ? whole(amount) : threeDigits(amount);
 	return `${digits} ${UNITS[step.unit].symbol}`.trim();
+}
+
+function whole(amount: number): string {
+	return String(Math.round(amount)).replace("-", "−");
+}
+
+/** Degrees and millimetres are read whole: nobody dips to a tenth. */
+function isWhole(dimension: Dimension, unit: UnitName): boolean {
+	return dimension === "temperature" || unit === "mm";
 }
 
 /**

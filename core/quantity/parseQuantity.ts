@@ -62,7 +62,7 @@ export function takeQuantity(text: string): { quantity: Quantity; rest: string }
  */
 export function parseQuantity(text: string, field = "quantity", dimension?: Dimension): Quantity {
 	const taken = takeQuantity(text);
-	if (!taken || taken.rest.trim() !== "") {
+	if (taken?.rest.trim() !== "") {
 		throw refuse(field, `“${text}” was given; a number with a unit, such as 750 ml, is allowed`);
 	}
 	const measured = UNITS[taken.quantity.unit].dimension;

@@ -1,16 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { CUTS } from "../braise/index.ts";
-import {
-	Celsius,
-	Count,
-
-	Kilograms,
-
-	MillimetresOrNone,
-	Minutes,
-	Name,
-	oneOf,
-} from "../check/index.ts";
+import { Celsius, Count, Kilograms, MillimetresOrNone, Minutes, Name, oneOf } from "../check/index.ts";
 import { LineBelowTop, LineByShare, LineOverTop, Piece } from "../pans/index.ts";
 import { UNITS, type UnitName } from "../quantity/index.ts";
 import { ROLES } from "../scaling/index.ts";
@@ -54,9 +44,7 @@ export const RecipeLine = Type.Object(
 		group: oneOf(GROUPS),
 		preparation: Type.Optional(Type.String({ maxLength: 200 })),
 		/** Damping of a potent line. */
-		exponent: Type.Optional(
-			Type.Number({ minimum: 0.5, maximum: 1, allowed: "an exponent from 0.5 to 1" }),
-		),
+		exponent: Type.Optional(Type.Number({ minimum: 0.5, maximum: 1, allowed: "an exponent from 0.5 to 1" })),
 		/** Share left of a liquid that is boiled down before it goes in. */
 		reducedTo: Type.Optional(
 			Type.Number({ exclusiveMinimum: 0, maximum: 1, allowed: "a share above 0 and up to 1" }),
@@ -108,9 +96,7 @@ export const Recipe = Type.Object(
 		piece: Piece,
 		gap_mm: MillimetresOrNone,
 		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
-		marinate: Type.Optional(
-			Type.Object({ minutes: Minutes, longest_min: Minutes, container: Text }),
-		),
+		marinate: Type.Optional(Type.Object({ minutes: Minutes, longest_min: Minutes, container: Text })),
 		sear: Type.Optional(
 			Type.Object({
 				sides: Type.Integer({ minimum: 1, maximum: 6 }),
@@ -132,4 +118,3 @@ export const Recipe = Type.Object(
 	{ additionalProperties: false },
 );
 export type Recipe = Static<typeof Recipe>;
-

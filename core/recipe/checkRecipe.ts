@@ -21,14 +21,24 @@ function lineProblems(recipe: Recipe, ingredients: ReadonlyMap<string, Ingredien
 		const field = `lines[${index}]`;
 		const known = ingredients.get(line.ingredient);
 		if (!known) {
-			return [{ field: `${field}.ingredient`, message: `“${line.ingredient}” is not in the book; add the ingredient first` }];
+			return [
+				{
+					field: `${field}.ingredient`,
+					message: `“${line.ingredient}” is not in the book; add the ingredient first`,
+				},
+			];
 		}
 		const { dimension } = UNITS[line.unit];
 		if (dimension === "volume" && !known.density_g_per_ml) {
 			return [{ field: `${field}.unit`, message: `${known.name} has no density; a weight is allowed` }];
 		}
 		if (dimension === "length" || dimension === "temperature") {
-			return [{ field: `${field}.unit`, message: `a ${dimension} was given; a weight, a volume or a count is allowed` }];
+			return [
+				{
+					field: `${field}.unit`,
+					message: `a ${dimension} was given; a weight, a volume or a count is allowed`,
+				},
+			];
 		}
 		if (dimension === "count" && line.role !== "potent" && !known.each_g) {
 			return [{ field: `${field}.unit`, message: `${known.name} has no weight of one; a weight is allowed` }];
@@ -45,10 +55,16 @@ function wholeProblems(recipe: Recipe): Problem[] {
 	}
 	const { low, set, high } = recipe.braise.oven_C;
 	if (!(low <= set && set <= high)) {
-		problems.push({ field: "braise.oven_C", message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed` });
+		problems.push({
+			field: "braise.oven_C",
+			message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed`,
+		});
 	}
 	if (recipe.marinate && recipe.marinate.longest_min < recipe.marinate.minutes) {
-		problems.push({ field: "marinate.longest_min", message: "is shorter than the marinade itself; the same or longer is allowed" });
+		problems.push({
+			field: "marinate.longest_min",
+			message: "is shorter than the marinade itself; the same or longer is allowed",
+		});
 	}
 	return problems;
 }

@@ -7,44 +7,60 @@ export interface HouseCode {
 	readonly name: string;
 	/** Where the figures come from, in words. */
 	readonly source: string;
-	readonly cooling: string;
+	/** Each temperature to reach and the minutes allowed since cooling began at `from_C`. */
+	readonly cooling: {
+		readonly from_C: number | null;
+		/** Minutes it may stand before cooling begins. */
+		readonly standing_min: number;
+		readonly to: readonly { readonly to_C: number; readonly within_min: number }[];
+	};
 	readonly holdHot_C: number;
-	readonly reheat_C: number;
-	readonly reheat: string;
+	/** Core temperature of reheated food, and the minutes allowed; null where only "rapidly". */
+	readonly reheat: { readonly core_C: number; readonly within_min: number | null };
 }
 
 export const HOUSE_CODES = {
 	twoStage57: {
-		name: "Two stages from 57 °C",
+		name: "Two stages from the higher hold",
 		source: "the two-stage rule of a model food code of North America",
-		cooling: "57 to 21 °C within 2 h, and to 5 °C within 6 h altogether",
+		cooling: {
+			from_C: 57,
+			standing_min: 0,
+			to: [
+				{ to_C: 21, within_min: 120 },
+				{ to_C: 5, within_min: 360 },
+			],
+		},
 		holdHot_C: 57,
-		reheat_C: 74,
-		reheat: "to 74 °C within 2 h",
+		reheat: { core_C: 74, within_min: 120 },
 	},
 	blast90: {
 		name: "Ninety-minute chill",
 		source: "cook-chill guidance of the British Isles",
-		cooling: "to 8 °C or below, best to 3 °C within 90 min after at most 30 min standing",
+		cooling: { from_C: null, standing_min: 30, to: [{ to_C: 3, within_min: 90 }] },
 		holdHot_C: 63,
-		reheat_C: 75,
-		reheat: "to 75 °C (82 °C where that variant is the local rule)",
+		reheat: { core_C: 75, within_min: null },
 	},
 	twoHour63: {
-		name: "63 to 10 °C in two hours",
+		name: "Two-hour chill",
 		source: "hygiene rules for catering in western Europe",
-		cooling: "63 to 10 °C within 2 h",
+		cooling: { from_C: 63, standing_min: 0, to: [{ to_C: 10, within_min: 120 }] },
 		holdHot_C: 63,
-		reheat_C: 63,
-		reheat: "to 63 °C within 1 h",
+		reheat: { core_C: 63, within_min: 60 },
 	},
 	twoStage60: {
-		name: "Two stages from 60 °C",
+		name: "Two stages, two and four hours",
 		source: "the two-stage rule of a food standard of Australasia",
-		cooling: "60 to 21 °C within 2 h, and to 5 °C within 4 h more",
+		cooling: {
+			from_C: 60,
+			standing_min: 0,
+			to: [
+				{ to_C: 21, within_min: 120 },
+				{ to_C: 5, within_min: 360 },
+			],
+		},
 		holdHot_C: 60,
-		reheat_C: 75,
-		reheat: "rapidly to 75 °C",
+		reheat: { core_C: 75, within_min: null },
 	},
 } as const satisfies Record<string, HouseCode>;
 

@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Grams, Kilograms, Litres, LARGEST_COUNT, Name, oneOf } from "../check/fields.ts";
+import { Grams, Kilograms, LARGEST_COUNT, Litres, Name, oneOf } from "../check/fields.ts";
 import { refuse } from "../check/Refusal.ts";
 import { ROLES, type Role } from "./roles.ts";
 import { weighAsCook } from "./weighAsCook.ts";
@@ -11,9 +11,7 @@ export const ScaleLine = Type.Object({
 		Type.Number({ exclusiveMinimum: 0, maximum: LARGEST_COUNT, allowed: "a count above 0" }),
 	),
 	role: oneOf(ROLES, { title: "Role" }),
-	exponent: Type.Optional(
-		Type.Number({ minimum: 0.5, maximum: 1, allowed: "an exponent from 0.5 to 1" }),
-	),
+	exponent: Type.Optional(Type.Number({ minimum: 0.5, maximum: 1, allowed: "an exponent from 0.5 to 1" })),
 });
 export type ScaleLine = Static<typeof ScaleLine>;
 

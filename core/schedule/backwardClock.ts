@@ -43,8 +43,12 @@ export interface Clock {
 	readonly serve: number;
 }
 
-/** Oven times are given to the five minutes, the earlier. */
-const OVEN_STEP_MS = 5 * 60_000;
+/** Starts are given to the five minutes, the earlier: nobody works to 15:19. */
+const STEP_MS = 5 * 60_000;
+
+function startBefore(end: number, minutes: number): number {
+	return Math.floor(minutesBefore(end, minutes) / STEP_MS) * STEP_MS;
+}
 
 /** Orders go out when the kitchen opens. */
 function orderTime({ serviceAt, timeZone, hours, orderLead_days }: DayOfWork): number {
@@ -60,16 +64,15 @@ function orderTime({ serviceAt, timeZone, hours, orderLead_days }: DayOfWork): n
  */
 export function backwardClock(work: Durations, day: DayOfWork): Clock {
 	const { serviceAt, timeZone, hours } = day;
-	const plate = minutesBefore(serviceAt, work.plate_min);
-	const rest = minutesBefore(plate, Math.max(work.rest_min, work.sauce_min));
-	const sauce = minutesBefore(plate, work.sauce_min);
-	const latestIn = minutesBefore(rest, work.braise_min.high);
-	const into = Math.floor(latestIn / OVEN_STEP_MS) * OVEN_STEP_MS;
-	const panUp = minutesBefore(into, work.panUp_min);
-	const build = minutesBefore(panUp, work.build_min);
-	const sear = minutesBefore(build, work.sear_min);
+	const plate = startBefore(serviceAt, work.plate_min);
+	const rest = startBefore(plate, Math.max(work.rest_min, work.sauce_min));
+	const sauce = startBefore(plate, work.sauce_min);
+	const into = startBefore(rest, work.braise_min.high);
+	const panUp = startBefore(into, work.panUp_min);
+	const build = startBefore(panUp, work.build_min);
+	const sear = startBefore(build, work.sear_min);
 	const marinade = marinadeFor(work, sear, timeZone, hours);
-	const trim = latestWorkingStart(marinade?.marinate ?? sear, work.trim_min, timeZone, hours);
+	const trim = startBefore(latestWorkingStart(marinade?.marinate ?? sear, work.trim_min, timeZone, hours), 0);
 	return {
 		buy: Math.min(orderTime(day), trim),
 		trim,

@@ -1,5 +1,5 @@
 import { refuse } from "../check/Refusal.ts";
-import { insideAt, packLayer, type PanShape, panWords, type Piece } from "../pans/index.ts";
+import { insideAt, type PanShape, type Piece, packLayer, panWords } from "../pans/index.ts";
 
 /** Film of fat under one load, mm, and the density of cooking fat, kg/l. @see model, section D */
 export const FILM_MM = 1;

@@ -1,11 +1,4 @@
-import {
-	cookedShare,
-	isByPiece,
-	type Losses,
-	type Portion,
-	wholeUp,
-	type YieldChain,
-} from "./yieldChain.ts";
+import { cookedShare, isByPiece, type Losses, type Portion, wholeUp, type YieldChain } from "./yieldChain.ts";
 
 /**
  * What to buy for a number of portions: the chain walked from the plate back to the purchase.
@@ -37,12 +30,7 @@ function byWeight(portions: number, portion_g: number, losses: Losses): YieldCha
 	return { portions, cooked_kg, trimmed_kg, asPurchased_kg: trimmed_kg / (1 - losses.trimLoss) };
 }
 
-function byPiece(
-	portions: number,
-	piecesPerPortion: number,
-	piece_g: number,
-	losses: Losses,
-): YieldChain {
+function byPiece(portions: number, piecesPerPortion: number, piece_g: number, losses: Losses): YieldChain {
 	const pieces = wholeUp(portions * piecesPerPortion);
 	const asPurchased_kg = (pieces * piece_g) / 1000;
 	const trimmed_kg = asPurchased_kg * (1 - losses.trimLoss);

@@ -61,7 +61,12 @@ export const INGREDIENTS: readonly DemoIngredient[] = [
 	{ id: "vegetable-stock", name: "vegetable stock", density_g_per_ml: 1, allergens: ["celery"] },
 	{ id: "sherry-vinegar", name: "sherry vinegar", density_g_per_ml: 1.01, allergens: ["sulphites"] },
 	{ id: "cider-vinegar", name: "cider vinegar", density_g_per_ml: 1.01, allergens: ["sulphites"] },
-	{ id: "wholegrain-mustard", name: "wholegrain mustard", density_g_per_ml: 1.1, allergens: ["mustard", "sulphites"] },
+	{
+		id: "wholegrain-mustard",
+		name: "wholegrain mustard",
+		density_g_per_ml: 1.1,
+		allergens: ["mustard", "sulphites"],
+	},
 	{ id: "white-miso", name: "white rice miso", density_g_per_ml: 1.2, allergens: ["soya"] },
 	{ id: "maize-starch", name: "maize starch", density_g_per_ml: 0.55 },
 	{ id: "parsley", name: "parsley" },

@@ -22,9 +22,34 @@ const PANS: readonly NewPan[] = [
 	gastronorm("gn-1-2-100", "1/2", 100, 6),
 	gastronorm("gn-1-3-100", "1/3", 100, 4),
 	gastronorm("gn-2-1-100", "2/1", 100, 2),
-	{ id: "rondeau-400", name: "Rondeau 400", kind: "round", diameter_mm: 400, depth_mm: 150, stock: 2, use: "braise" },
-	{ id: "wide-pan-360", name: "Wide pan 360", kind: "round", diameter_mm: 360, depth_mm: 60, stock: 3, use: "sear" },
-	{ id: "tilting-pan", name: "Tilting pan", kind: "box", length_mm: 720, width_mm: 520, depth_mm: 180, stock: 1, use: "sear" },
+	{
+		id: "rondeau-400",
+		name: "Rondeau 400",
+		kind: "round",
+		diameter_mm: 400,
+		depth_mm: 150,
+		stock: 2,
+		use: "braise",
+	},
+	{
+		id: "wide-pan-360",
+		name: "Wide pan 360",
+		kind: "round",
+		diameter_mm: 360,
+		depth_mm: 60,
+		stock: 3,
+		use: "sear",
+	},
+	{
+		id: "tilting-pan",
+		name: "Tilting pan",
+		kind: "box",
+		length_mm: 720,
+		width_mm: 520,
+		depth_mm: 180,
+		stock: 1,
+		use: "sear",
+	},
 ];
 
 function gastronorm(id: string, gn: "1/1" | "1/2" | "1/3" | "2/1", depth_mm: number, stock: number): NewPan {
@@ -41,12 +66,34 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 	await store.write(async (tx) => {
 		await tx.insert(panType).values([...PANS]);
 		await tx.insert(oven).values([
-			{ id: "north-oven", name: "North oven", kind: "fanOven", rungs: 10, pitch_mm: 65, shelf: "1/1", min_C: 60, max_C: 250 },
-			{ id: "south-oven", name: "South oven", kind: "stillOven", rungs: 4, pitch_mm: 120, shelf: "2/1", min_C: 90, max_C: 280 },
+			{
+				id: "north-oven",
+				name: "North oven",
+				kind: "fanOven",
+				rungs: 10,
+				pitch_mm: 65,
+				shelf: "1/1",
+				min_C: 60,
+				max_C: 250,
+			},
+			{
+				id: "south-oven",
+				name: "South oven",
+				kind: "stillOven",
+				rungs: 4,
+				pitch_mm: 120,
+				shelf: "2/1",
+				min_C: 90,
+				max_C: 280,
+			},
 		]);
-		await tx
-			.update(house)
-			.set({ name: "Skerry House", timeZone: TIME_ZONE, searPanId: "wide-pan-360", burners: 3, closes_min: 22 * 60 });
+		await tx.update(house).set({
+			name: "Skerry House",
+			timeZone: TIME_ZONE,
+			searPanId: "wide-pan-360",
+			burners: 3,
+			closes_min: 22 * 60,
+		});
 		await tx
 			.insert(ingredient)
 			.values(INGREDIENTS.map(({ allergens = [], ...one }) => ({ ...one, allergens: [...allergens] })));
@@ -70,19 +117,48 @@ async function seedSittings(store: Store, now: number): Promise<void> {
 	await addSitting(
 		store,
 		WRITER,
-		{ name: "Festival supper", room: "Hall", serviceAt: at(saturday, "19:30"), covers: 140, hands: 3, note: "Long tables, served family-style after the lamp is lit." },
-		[await dish("goat-shoulder", 0.62), await dish("mutton-neck", 0.2), await dish("celeriac-lentil", 0.18, 0.1)],
+		{
+			name: "Festival supper",
+			room: "Hall",
+			serviceAt: at(saturday, "19:30"),
+			covers: 140,
+			hands: 3,
+			note: "Long tables, served family-style after the lamp is lit.",
+		},
+		[
+			await dish("goat-shoulder", 0.62),
+			await dish("mutton-neck", 0.2),
+			await dish("celeriac-lentil", 0.18, 0.1),
+		],
 	);
 	await addSitting(
 		store,
 		WRITER,
-		{ name: "Dining room dinner", room: "Dining room", serviceAt: at(2, "19:00"), covers: 46, hands: 2, note: "" },
-		[await dish("duck-legs", 0.45, 0.04), await dish("squid-ink-fennel", 0.3), await dish("veal-breast", 0.25)],
+		{
+			name: "Dining room dinner",
+			room: "Dining room",
+			serviceAt: at(2, "19:00"),
+			covers: 46,
+			hands: 2,
+			note: "",
+		},
+		[
+			await dish("duck-legs", 0.45, 0.04),
+			await dish("squid-ink-fennel", 0.3),
+			await dish("veal-breast", 0.25),
+		],
 	);
 	await addSitting(
 		store,
 		WRITER,
-		{ name: "Ferry packed lunch", room: "Quay kitchen", serviceAt: at(saturday + 2, "11:30"), covers: 85, hands: 2, note: "Boxes aboard by 11:45, labelled." },
+		{
+			name: "Ferry packed lunch",
+			room: "Quay kitchen",
+			serviceAt: at(saturday + 2, "11:30"),
+			covers: 85,
+			hands: 2,
+			note: "Boxes aboard by 11:45, labelled.",
+		},
 		[await dish("pork-collar", 0.75, 0.04), await dish("celeriac-lentil", 0.25, 0.08)],
 	);
 }

@@ -1,0 +1,45 @@
+import { PassThrough } from "node:stream";
+import { createReadableStreamFromReadable } from "@react-router/node";
+import { renderToPipeableStream } from "react-dom/server";
+import { type EntryContext, type RouterContextProvider, ServerRouter } from "react-router";
+import { visitContext } from "#server";
+
+/** Nothing here waits longer; a page that does is cut off rather than left hanging, ms. */
+const LONGEST_MS = 10_000;
+
+/** Renders a page whole, its scripts marked with the nonce of this answer. */
+export default function handleRequest(
+	request: Request,
+	status: number,
+	headers: Headers,
+	routerContext: EntryContext,
+	loadContext: RouterContextProvider,
+): Promise<Response> {
+	headers.set("Content-Type", "text/html; charset=utf-8");
+	if (request.method === "HEAD") return Promise.resolve(new Response(null, { status, headers }));
+	const { nonce } = loadContext.get(visitContext);
+	return new Promise((resolve, reject) => {
+		let answer = status;
+		const { pipe, abort } = renderToPipeableStream(
+			<ServerRouter context={routerContext} url={request.url} nonce={nonce} />,
+			{
+				nonce,
+				onAllReady() {
+					clearTimeout(timer);
+					const body = new PassThrough();
+					pipe(body);
+					resolve(new Response(createReadableStreamFromReadable(body), { status: answer, headers }));
+				},
+				onShellError(error) {
+					clearTimeout(timer);
+					reject(error);
+				},
+				onError(error) {
+					answer = 500;
+					console.error(error);
+				},
+			},
+		);
+		const timer = setTimeout(abort, LONGEST_MS);
+	});
+}

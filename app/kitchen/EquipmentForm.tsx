@@ -1,0 +1,72 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import type { ReactNode } from "react";
+import { Form } from "react-router";
+import { Act, ActLink, Key, Page, Sheet } from "../ui/parts.tsx";
+import { StaleNote } from "../ui/StaleNote.tsx";
+import type { StaleView } from "../ui/stale.ts";
+import { Tape } from "../ui/Tape.tsx";
+
+interface EquipmentFormProps {
+	readonly title: string;
+	readonly isNew: boolean;
+	/** The house itself cannot be taken out of use. */
+	readonly canRetire?: boolean;
+	readonly version: number;
+	readonly stale: StaleView | null;
+	/** What is drawn beside the form. */
+	readonly beside: ReactNode;
+	readonly children: ReactNode;
+}
+
+/** The form of one pan or oven, with what it looks like beside it. */
+export function EquipmentForm({
+	title,
+	isNew,
+	canRetire = !isNew,
+	version,
+	stale,
+	beside,
+	children,
+}: EquipmentFormProps) {
+	return (
+		<Page>
+			<chakra.h1 marginBottom="14px">
+				<Tape size="large">{title}</Tape>
+			</chakra.h1>
+			{stale ? <StaleNote stale={stale} /> : null}
+			<chakra.div
+				display="grid"
+				gap="10px"
+				alignItems="start"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 560px) minmax(0, 1fr)" }}
+			>
+				<Sheet>
+					<Form method="post">
+						<input type="hidden" name="version" value={version} />
+						<chakra.div
+							display="grid"
+							gap="12px 14px"
+							gridTemplateColumns={{ base: "minmax(0,1fr)", sm: "repeat(2, minmax(0, 1fr))" }}
+						>
+							{children}
+						</chakra.div>
+						<chakra.div display="flex" flexWrap="wrap" gap="8px 12px" marginTop="18px">
+							<Act kind="next" aria-keyshortcuts="a">
+								{isNew ? "Add it" : "Save"} <Key aria-hidden>a</Key>
+							</Act>
+							<ActLink to="/kitchen" kind="quiet">
+								Leave it
+							</ActLink>
+							{canRetire ? (
+								<Act kind="quiet" name="intent" value="retire" formNoValidate marginInlineStart="auto">
+									Take out of use
+								</Act>
+							) : null}
+						</chakra.div>
+					</Form>
+				</Sheet>
+				{beside ? <Sheet>{beside}</Sheet> : null}
+			</chakra.div>
+		</Page>
+	);
+}

@@ -1,0 +1,175 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { data, redirect } from "react-router";
+import { Name, oneOf, Refusal, refuse } from "#core/check";
+import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
+import { changeEquipment, readPanTypes, Stale } from "#db";
+import { Choice, Field } from "../ui/Field.tsx";
+import { readForm, typedIn, type Wrong, wrongOf } from "../ui/form.ts";
+import { staleView } from "../ui/stale.ts";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/house.route";
+import { EquipmentForm } from "./EquipmentForm.tsx";
+
+export const meta: Route.MetaFunction = () => [{ title: "The house · Kitchen" }];
+
+const TIME_ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
+
+const ClockTime = Type.String({ pattern: "^([01]\\d|2[0-3]):[0-5]\\d$", allowed: "a time such as 06:00" });
+
+const HouseForm = Type.Object({
+	name: Name,
+	timeZone: oneOf(TIME_ZONES, { allowed: "a time zone from the list" }),
+	units: oneOf(["metric", "us"] as const),
+	opens: ClockTime,
+	closes: ClockTime,
+	headspace_mm: Type.Integer({ minimum: 5, maximum: 100, allowed: "a headspace from 5 to 100 mm" }),
+	lift_kg: Type.Number({ minimum: 3, maximum: 50, allowed: "a weight from 3 to 50 kg" }),
+	houseCode: oneOf(HOUSE_CODE_KEYS),
+	searPanId: Type.String({ maxLength: 40 }),
+	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
+	version: Type.Integer({ minimum: 1 }),
+});
+
+export async function loader({ context }: Route.LoaderArgs) {
+	const { store, house } = await visitOf(context);
+	const pans = await readPanTypes(store.db);
+	return {
+		version: house.version,
+		typed: {
+			name: house.name,
+			timeZone: house.timeZone,
+			units: house.units,
+			opens: clockOf(house.opens_min),
+			closes: clockOf(house.closes_min),
+			headspace_mm: String(house.headspace_mm),
+			lift_kg: String(house.liftLimit_g / 1000),
+			houseCode: house.houseCode,
+			searPanId: house.searPanId ?? "",
+			burners: String(house.burners),
+		},
+		searPans: pans.filter((pan) => pan.use === "sear").map(({ id, name }) => ({ id, name })),
+		codes: HOUSE_CODE_KEYS.map((key) => ({ key, name: HOUSE_CODES[key].name })),
+		timeZones: TIME_ZONES,
+	};
+}
+
+export async function action({ context, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
+	const form = await request.formData();
+	const read = readForm(HouseForm, form);
+	if ("wrong" in read) return data({ ...read, stale: null }, { status: 400 });
+	try {
+		const known = (await readPanTypes(visit.store.db)).map((pan) => pan.id);
+		const fields = houseFields(read.value, known);
+		await changeEquipment(visit.store, "house", visit.house.id, read.value.version, visit.who, fields);
+		return redirect("/kitchen");
+	} catch (error) {
+		const typed = typedIn(form);
+		if (error instanceof Refusal) return data({ typed, wrong: wrongOf(error), stale: null }, { status: 400 });
+		if (error instanceof Stale)
+			return data({ typed, wrong: {}, stale: staleView(error, visit.reading) }, { status: 409 });
+		throw error;
+	}
+}
+
+function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
+	const { name, timeZone, units, headspace_mm, houseCode, burners, searPanId } = typed;
+	const opens_min = minutesOf(typed.opens);
+	const closes_min = minutesOf(typed.closes);
+	if (closes_min <= opens_min)
+		throw refuse("closes", `${typed.closes} was given; a time after ${typed.opens} is allowed`);
+	if (searPanId && !pans.includes(searPanId))
+		throw refuse("searPanId", "is no pan of this kitchen any more; choose another");
+	return {
+		name,
+		timeZone,
+		units,
+		opens_min,
+		closes_min,
+		headspace_mm,
+		liftLimit_g: Math.round(typed.lift_kg * 1000),
+		houseCode,
+		burners,
+		searPanId: searPanId || null,
+	};
+}
+
+function clockOf(minutes: number): string {
+	return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
+}
+
+function minutesOf(clock: string): number {
+	const [hours, minutes] = clock.split(":").map(Number);
+	return (hours ?? 0) * 60 + (minutes ?? 0);
+}
+
+export default function House({ loaderData, actionData }: Route.ComponentProps) {
+	const typed: Record<string, string | undefined> = { ...loaderData.typed, ...actionData?.typed };
+	const wrong: Wrong = actionData?.wrong ?? {};
+	return (
+		<EquipmentForm
+			title="The house"
+			isNew={false}
+			canRetire={false}
+			stale={actionData?.stale ?? null}
+			version={actionData?.stale?.version ?? loaderData.version}
+			beside={
+				<p>
+					The house code sets the limits that sheets and cautions cite. The presets are reference only: the
+					local authority and the licensed operator decide.
+				</p>
+			}
+		>
+			<Field label="Name" name="name" required defaultValue={typed.name} wrong={wrong.name} />
+			<Choice label="Units" name="units" defaultValue={typed.units} wrong={wrong.units}>
+				<option value="metric">kg, l, °C</option>
+				<option value="us">lb, qt, °F</option>
+			</Choice>
+			<Choice label="Time zone" name="timeZone" defaultValue={typed.timeZone} wrong={wrong.timeZone}>
+				{loaderData.timeZones.map((zone) => (
+					<option key={zone}>{zone}</option>
+				))}
+			</Choice>
+			<Choice label="House code" name="houseCode" defaultValue={typed.houseCode} wrong={wrong.houseCode}>
+				{loaderData.codes.map(({ key, name }) => (
+					<option key={key} value={key}>
+						{name}
+					</option>
+				))}
+			</Choice>
+			<Field label="Opens" name="opens" type="time" defaultValue={typed.opens} wrong={wrong.opens} />
+			<Field label="Closes" name="closes" type="time" defaultValue={typed.closes} wrong={wrong.closes} />
+			<Field
+				label="Headspace under the lid"
+				name="headspace_mm"
+				after="mm"
+				inputMode="numeric"
+				defaultValue={typed.headspace_mm}
+				wrong={wrong.headspace_mm}
+			/>
+			<Field
+				label="One may carry, hot"
+				name="lift_kg"
+				after="kg"
+				inputMode="decimal"
+				defaultValue={typed.lift_kg}
+				wrong={wrong.lift_kg}
+			/>
+			<Choice label="Searing pan" name="searPanId" defaultValue={typed.searPanId} wrong={wrong.searPanId}>
+				<option value="">none</option>
+				{loaderData.searPans.map(({ id, name }) => (
+					<option key={id} value={id}>
+						{name}
+					</option>
+				))}
+			</Choice>
+			<Field
+				label="Burners for searing"
+				name="burners"
+				inputMode="numeric"
+				defaultValue={typed.burners}
+				wrong={wrong.burners}
+			/>
+		</EquipmentForm>
+	);
+}

@@ -1,0 +1,202 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Link } from "react-router";
+import { OVEN_KINDS } from "#core/ovens";
+import { depthOf, emptyPanWeight, panWords, volumeBelow } from "#core/pans";
+import { HOUSE_CODES } from "#core/safety";
+import { readOvens, readPanTypes, shapeOf } from "#db";
+import { coolingWords } from "../ui/cautions.ts";
+import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/kitchen.route";
+
+export const meta: Route.MetaFunction = () => [{ title: "Kitchen · Wide Table" }];
+
+export async function loader({ context }: Route.LoaderArgs) {
+	const { store, reading, house } = await visitOf(context);
+	const [pans, ovens] = await Promise.all([readPanTypes(store.db), readOvens(store.db)]);
+	const code = HOUSE_CODES[house.houseCode];
+	const clock = (minutes: number) =>
+		`${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
+	const views = pans.map((pan) => {
+		const shape = shapeOf(pan);
+		return {
+			id: pan.id,
+			name: pan.name,
+			use: pan.use,
+			stock: pan.stock,
+			shape: panWords(shape),
+			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
+			empty: reading.mass(emptyPanWeight(shape)),
+			isSearPan: pan.id === house.searPanId,
+		};
+	});
+	return {
+		braising: views.filter((pan) => pan.use === "braise"),
+		searing: views.filter((pan) => pan.use === "sear"),
+		ovens: ovens.map((oven) => ({
+			id: oven.id,
+			name: oven.name,
+			kind: OVEN_KINDS[oven.kind],
+			rungs: oven.rungs,
+			shelf: `GN ${oven.shelf}, ${reading.length(oven.pitch_mm)} apart`,
+			range: `${reading.temperature(oven.min_C)} to ${reading.temperature(oven.max_C)}`,
+		})),
+		house: {
+			name: house.name,
+			hours: `${clock(house.opens_min)} to ${clock(house.closes_min)}`,
+			headspace: reading.length(house.headspace_mm),
+			lift: reading.mass(house.liftLimit_g / 1000),
+			code: code.name,
+			cooling: coolingWords(code, reading),
+			burners: house.burners,
+			timeZone: house.timeZone,
+		},
+	};
+}
+
+export default function Kitchen({ loaderData: { braising, searing, ovens, house } }: Route.ComponentProps) {
+	return (
+		<Page>
+			<Title>Kitchen</Title>
+			<chakra.div
+				display="grid"
+				gap="10px"
+				marginTop="16px"
+				alignItems="start"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 7fr) minmax(0, 5fr)" }}
+			>
+				<Sheet>
+					<Top title="Pans" to="/kitchen/pans/new" action="Add a pan" short="n" />
+					<Pans pans={braising} />
+					<chakra.h3 fontFamily="head" fontWeight="650" fontSize="18px" marginTop="18px">
+						For searing
+					</chakra.h3>
+					<Pans pans={searing} />
+				</Sheet>
+				<chakra.div display="grid" gap="10px">
+					<Sheet>
+						<Top title="Ovens" to="/kitchen/ovens/new" action="Add an oven" short="v" />
+						{ovens.length === 0 ? <p>No oven yet. Without one a plan cannot say where the pans go.</p> : null}
+						<ul>
+							{ovens.map((oven) => (
+								<chakra.li key={oven.id} borderTop="1px solid" borderColor="hair" paddingBlock="10px">
+									<Link to={`/kitchen/ovens/${oven.id}`}>
+										<b>{oven.name}</b>
+									</Link>
+									, {oven.kind}
+									<chakra.p>
+										<Figure fontSize="19px">{oven.rungs} rungs</Figure>{" "}
+										<Muted>
+											{oven.shelf} · {oven.range}
+										</Muted>
+									</chakra.p>
+								</chakra.li>
+							))}
+						</ul>
+					</Sheet>
+					<Sheet>
+						<Top title="The house" to="/kitchen/house" action="Change" short="h" />
+						<chakra.dl
+							display="grid"
+							gridTemplateColumns="minmax(0, 130px) minmax(0, 1fr)"
+							gap="6px 14px"
+							marginTop="6px"
+						>
+							<Row label="Name">{house.name}</Row>
+							<Row label="Open">
+								{house.hours}, {house.timeZone}
+							</Row>
+							<Row label="Headspace">{house.headspace} at the least</Row>
+							<Row label="One carries">{house.lift} at the most</Row>
+							<Row label="Burners">{house.burners} for searing</Row>
+							<Row label="House code">
+								<b>{house.code}</b>: cool {house.cooling}. Reference only; the local authority and the
+								licensed operator decide.
+							</Row>
+						</chakra.dl>
+					</Sheet>
+				</chakra.div>
+			</chakra.div>
+		</Page>
+	);
+}
+
+function Top({
+	title,
+	to,
+	action,
+	short,
+}: {
+	readonly title: string;
+	readonly to: string;
+	readonly action: string;
+	readonly short: string;
+}) {
+	return (
+		<chakra.div
+			display="flex"
+			alignItems="center"
+			justifyContent="space-between"
+			gap="10px"
+			marginBottom="6px"
+		>
+			<Heading>{title}</Heading>
+			<ActLink to={to} aria-keyshortcuts={short}>
+				{action} <Key aria-hidden>{short}</Key>
+			</ActLink>
+		</chakra.div>
+	);
+}
+
+function Row({ label, children }: { readonly label: string; readonly children: React.ReactNode }) {
+	return (
+		<>
+			<chakra.dt color="muted">{label}</chakra.dt>
+			<dd>{children}</dd>
+		</>
+	);
+}
+
+function Pans({ pans }: { readonly pans: Route.ComponentProps["loaderData"]["braising"] }) {
+	if (pans.length === 0) return <p>None yet. Add the pans on your shelf with how many there are.</p>;
+	return (
+		<Table>
+			<thead>
+				<tr>
+					<th scope="col">Pan</th>
+					<th scope="col" className="number">
+						Stock
+					</th>
+					<th scope="col" className="number">
+						To the brim
+					</th>
+					<chakra.th scope="col" className="number" hideBelow="sm">
+						Empty
+					</chakra.th>
+				</tr>
+			</thead>
+			<tbody>
+				{pans.map((pan) => (
+					<tr key={pan.id}>
+						<td>
+							<Link to={`/kitchen/pans/${pan.id}`}>
+								<b>{pan.name}</b>
+							</Link>{" "}
+							<Muted>
+								{pan.shape}
+								{pan.isSearPan ? ", the searing pan" : ""}
+							</Muted>
+						</td>
+						<td className="number">
+							<Figure fontSize="19px">{pan.stock}</Figure>
+						</td>
+						<td className="number">{pan.brim}</td>
+						<chakra.td className="number" hideBelow="sm">
+							{pan.empty}
+						</chakra.td>
+					</tr>
+				))}
+			</tbody>
+		</Table>
+	);
+}

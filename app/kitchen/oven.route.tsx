@@ -1,0 +1,107 @@
+import { data } from "react-router";
+import { GASTRONORM_SIZES } from "#core/pans";
+import { readOvens } from "#db";
+import { Choice, Field } from "../ui/Field.tsx";
+import type { Wrong } from "../ui/form.ts";
+import { OvenCavity } from "../ui/OvenCavity.tsx";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/oven.route";
+import { EquipmentForm } from "./EquipmentForm.tsx";
+import { saveEquipment } from "./equipment.server.ts";
+import { OvenForm, ovenFields } from "./kitchenForms.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: `${loaderData?.title ?? "Oven"} · Kitchen` },
+];
+
+const EMPTY = {
+	name: "",
+	kind: "fanOven",
+	rungs: "10",
+	pitch_mm: "65",
+	shelf: "1/1",
+	min_C: "60",
+	max_C: "250",
+};
+
+export async function loader({ context, params }: Route.LoaderArgs) {
+	const { store, reading } = await visitOf(context);
+	const sizes = GASTRONORM_SIZES;
+	if (params.ovenId === "new")
+		return { title: "A new oven", typed: EMPTY, version: 0, oven: null, isNew: true, sizes };
+	const row = (await readOvens(store.db)).find((oven) => oven.id === params.ovenId);
+	if (!row) throw data({ missing: "oven" }, { status: 404 });
+	return {
+		title: row.name,
+		version: row.version,
+		isNew: false,
+		sizes,
+		typed: Object.fromEntries(Object.entries(row).map(([field, value]) => [field, String(value)])),
+		oven: {
+			name: row.name,
+			rungs: row.rungs,
+			pitch_mm: row.pitch_mm,
+			wide: row.shelf,
+			set: `${reading.temperature(row.min_C)} to ${reading.temperature(row.max_C)}`,
+			set_C: row.min_C,
+			pans: [],
+			words: `${row.name}, empty, with ${row.rungs} rungs for GN ${row.shelf}.`,
+		},
+	};
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
+	return saveEquipment(visit, "oven", params.ovenId, await request.formData(), OvenForm, ovenFields);
+}
+
+export default function Oven({ loaderData, actionData }: Route.ComponentProps) {
+	const typed: Record<string, string | undefined> = { ...loaderData.typed, ...actionData?.typed };
+	const wrong: Wrong = actionData?.wrong ?? {};
+	return (
+		<EquipmentForm
+			title={loaderData.title}
+			isNew={loaderData.isNew}
+			stale={actionData?.stale ?? null}
+			version={actionData?.stale?.version ?? loaderData.version}
+			beside={loaderData.oven ? <OvenCavity oven={loaderData.oven} /> : null}
+		>
+			<Field label="Name" name="name" required defaultValue={typed.name} wrong={wrong.name} />
+			<Choice label="Kind" name="kind" defaultValue={typed.kind} wrong={wrong.kind}>
+				<option value="fanOven">fan</option>
+				<option value="stillOven">still</option>
+			</Choice>
+			<Field label="Rungs" name="rungs" inputMode="numeric" defaultValue={typed.rungs} wrong={wrong.rungs} />
+			<Field
+				label="From rung to rung"
+				name="pitch_mm"
+				after="mm"
+				inputMode="numeric"
+				defaultValue={typed.pitch_mm}
+				wrong={wrong.pitch_mm}
+			/>
+			<Choice label="A rung takes a gastronorm" name="shelf" defaultValue={typed.shelf} wrong={wrong.shelf}>
+				{loaderData.sizes.map((size) => (
+					<option key={size}>{size}</option>
+				))}
+			</Choice>
+			<span />
+			<Field
+				label="Coolest"
+				name="min_C"
+				after="°C"
+				inputMode="numeric"
+				defaultValue={typed.min_C}
+				wrong={wrong.min_C}
+			/>
+			<Field
+				label="Hottest"
+				name="max_C"
+				after="°C"
+				inputMode="numeric"
+				defaultValue={typed.max_C}
+				wrong={wrong.max_C}
+			/>
+		</EquipmentForm>
+	);
+}

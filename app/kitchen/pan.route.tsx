@@ -1,0 +1,162 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { useState } from "react";
+import { data } from "react-router";
+import {
+	depthOf,
+	emptyPanWeight,
+	GASTRONORM_SIZES,
+	insideAt,
+	panWords,
+	rimOf,
+	volumeBelow,
+} from "#core/pans";
+import { readPanTypes, shapeOf } from "#db";
+import { Choice, Field } from "../ui/Field.tsx";
+import type { Wrong } from "../ui/form.ts";
+import { PanFromAbove } from "../ui/PanFromAbove.tsx";
+import { Figure, Muted } from "../ui/parts.tsx";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/pan.route";
+import { EquipmentForm } from "./EquipmentForm.tsx";
+import { saveEquipment } from "./equipment.server.ts";
+import { PanForm, panFields } from "./kitchenForms.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: `${loaderData?.title ?? "Pan"} · Kitchen` },
+];
+
+const EMPTY = { name: "", kind: "gn", gn: "1/1", depth_mm: "100", stock: "4", use: "braise" };
+
+export async function loader({ context, params }: Route.LoaderArgs) {
+	const { store, reading } = await visitOf(context);
+	if (params.panId === "new")
+		return { title: "A new pan", typed: EMPTY, version: 0, pan: null, isNew: true, sizes: GASTRONORM_SIZES };
+	const row = (await readPanTypes(store.db)).find((pan) => pan.id === params.panId);
+	if (!row) throw data({ missing: "kind of pan" }, { status: 404 });
+	const shape = shapeOf(row);
+	return {
+		title: row.name,
+		version: row.version,
+		isNew: false,
+		sizes: GASTRONORM_SIZES,
+		typed: Object.fromEntries(
+			Object.entries(row).flatMap(([field, value]) => (value === null ? [] : [[field, String(value)]])),
+		),
+		pan: {
+			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
+			empty: reading.mass(emptyPanWeight(shape)),
+			drawing: {
+				rim: rimOf(shape),
+				top: insideAt(shape, depthOf(shape)),
+				floor: insideAt(shape, 0),
+				depth_mm: depthOf(shape),
+				placed: [],
+				round: false,
+				pieceHeight_mm: 0,
+				across: reading.length(rimOf(shape).length_mm),
+				words: `${panWords(shape)} from above, empty.`,
+			},
+		},
+	};
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
+	return saveEquipment(visit, "panType", params.panId, await request.formData(), PanForm, panFields);
+}
+
+export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
+	const typed: Record<string, string | undefined> = { ...loaderData.typed, ...actionData?.typed };
+	const wrong: Wrong = actionData?.wrong ?? {};
+	const [kind, setKind] = useState(typed.kind);
+	return (
+		<EquipmentForm
+			title={loaderData.title}
+			isNew={loaderData.isNew}
+			stale={actionData?.stale ?? null}
+			version={actionData?.stale?.version ?? loaderData.version}
+			beside={loaderData.pan ? <Beside pan={loaderData.pan} /> : null}
+		>
+			<Field label="Name on the shelf" name="name" required defaultValue={typed.name} wrong={wrong.name} />
+			<Field
+				label="How many there are"
+				name="stock"
+				inputMode="numeric"
+				defaultValue={typed.stock}
+				wrong={wrong.stock}
+			/>
+			<Choice
+				label="Shape"
+				name="kind"
+				defaultValue={typed.kind}
+				wrong={wrong.kind}
+				onChange={(event) => setKind(event.target.value)}
+			>
+				<option value="gn">Gastronorm</option>
+				<option value="round">Round</option>
+				<option value="box">Box, straight walls</option>
+			</Choice>
+			<Choice label="For" name="use" defaultValue={typed.use} wrong={wrong.use}>
+				<option value="braise">braising</option>
+				<option value="sear">searing</option>
+			</Choice>
+			<chakra.div hidden={kind !== "gn"}>
+				<Choice label="Gastronorm size" name="gn" defaultValue={typed.gn ?? "1/1"} wrong={wrong.gn}>
+					{loaderData.sizes.map((size) => (
+						<option key={size}>{size}</option>
+					))}
+				</Choice>
+			</chakra.div>
+			<chakra.div hidden={kind !== "round"}>
+				<Field
+					label="Inside diameter"
+					name="diameter_mm"
+					after="mm"
+					inputMode="numeric"
+					defaultValue={typed.diameter_mm}
+					wrong={wrong.diameter_mm}
+				/>
+			</chakra.div>
+			<chakra.div hidden={kind !== "box"}>
+				<Field
+					label="Inside length"
+					name="length_mm"
+					after="mm"
+					inputMode="numeric"
+					defaultValue={typed.length_mm}
+					wrong={wrong.length_mm}
+				/>
+			</chakra.div>
+			<chakra.div hidden={kind !== "box"}>
+				<Field
+					label="Inside width"
+					name="width_mm"
+					after="mm"
+					inputMode="numeric"
+					defaultValue={typed.width_mm}
+					wrong={wrong.width_mm}
+				/>
+			</chakra.div>
+			<Field
+				label="Depth"
+				name="depth_mm"
+				after="mm"
+				inputMode="numeric"
+				defaultValue={typed.depth_mm}
+				wrong={wrong.depth_mm}
+			/>
+		</EquipmentForm>
+	);
+}
+
+function Beside({ pan }: { readonly pan: NonNullable<Route.ComponentProps["loaderData"]["pan"]> }) {
+	return (
+		<>
+			<PanFromAbove pan={pan.drawing} />
+			<chakra.p marginTop="10px">
+				<Figure size="large">{pan.brim}</Figure> <Muted>to the brim,</Muted> <Figure>{pan.empty}</Figure>{" "}
+				<Muted>empty, from its sizes</Muted>
+			</chakra.p>
+		</>
+	);
+}

@@ -1,0 +1,275 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { OvenCavity } from "../ui/OvenCavity.tsx";
+import { PanCut } from "../ui/PanCut.tsx";
+import { PanFromAbove } from "../ui/PanFromAbove.tsx";
+import { Figure, Key, Muted, Note, Sheet, Table } from "../ui/parts.tsx";
+import type { PlaceDetail, StepView } from "./detail.ts";
+import type { LineView } from "./lineView.ts";
+import { TenderLine } from "./TenderLine.tsx";
+
+const Columns = chakra("div", {
+	base: { display: "grid", gap: "18px 32px", gridTemplateColumns: "minmax(0, 1fr)" },
+	variants: {
+		drawn: {
+			true: { gridTemplateColumns: { base: "minmax(0,1fr)", lg: "minmax(0, 20fr) minmax(0, 31fr)" } },
+		},
+	},
+});
+const Facts = chakra("dl", { base: { display: "flex", flexWrap: "wrap", gap: "12px 28px" } });
+const Answer = chakra("h2", {
+	base: { fontFamily: "head", fontWeight: 700, fontSize: { base: "24px", md: "28px" }, lineHeight: 1.1 },
+});
+
+/** The place that is open: its answer, its drawing, what to do, and the arithmetic. */
+export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
+	const drawn = detail.pan !== undefined || detail.searLoad !== undefined || detail.braise !== undefined;
+	return (
+		<Sheet marginTop="6px" aria-live="polite">
+			<Columns drawn={drawn}>
+				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
+					<div>
+						<Answer>{detail.title}</Answer>
+						<Muted>{detail.says}</Muted>
+					</div>
+					{detail.pan ? <PanFromAbove pan={detail.pan} /> : <FactList detail={detail} />}
+					<Warnings detail={detail} />
+				</chakra.div>
+				{drawn ? <Drawing detail={detail} /> : null}
+			</Columns>
+			{drawn ? null : <Arithmetic detail={detail} />}
+		</Sheet>
+	);
+}
+
+/** How the open place is worked: its steps and what is weighed out for it. */
+export function WorkSheet({ detail }: { readonly detail: PlaceDetail }) {
+	if (detail.steps.length + detail.lines.length === 0) return null;
+	return (
+		<Sheet marginTop="10px" paddingTop="2px">
+			<Method steps={detail.steps} />
+			<Lines lines={detail.lines} />
+		</Sheet>
+	);
+}
+
+function FactList({ detail }: { readonly detail: PlaceDetail }) {
+	return (
+		<Facts>
+			{detail.facts.map(({ figure, label }) => (
+				<chakra.div key={label} display="flex" flexDirection="column-reverse">
+					<chakra.dt color="muted">{label}</chakra.dt>
+					<dd>
+						<Figure size="medium">{figure}</Figure>
+					</dd>
+				</chakra.div>
+			))}
+		</Facts>
+	);
+}
+
+function Drawing({ detail }: { readonly detail: PlaceDetail }) {
+	const { pan, searLoad, braise } = detail;
+	return (
+		<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
+			{pan?.filled ? (
+				<>
+					<PanCut pan={pan} filled={pan.filled} />
+					<Muted>
+						{pan.filled.schools.map(({ name, mm }, index) => (
+							<span key={name}>
+								{index > 0 ? " · " : ""}
+								<chakra.span {...(name === pan.filled?.lineWords ? { color: "next", fontWeight: 700 } : {})}>
+									{name} {Math.round(mm)}
+								</chakra.span>
+							</span>
+						))}{" "}
+						mm. Dashed: the least headspace.
+					</Muted>
+					<FactList detail={detail} />
+				</>
+			) : null}
+			{searLoad ? (
+				<>
+					<chakra.div maxWidth="340px">
+						<PanFromAbove pan={searLoad.pan} />
+					</chakra.div>
+					<LoadRow loads={searLoad.loads} />
+				</>
+			) : null}
+			{braise ? (
+				<>
+					<TenderLine view={braise} />
+					<chakra.div display="flex" flexWrap="wrap" gap="16px 28px">
+						{braise.ovens.map((oven) => (
+							<OvenCavity key={oven.name} oven={oven} />
+						))}
+					</chakra.div>
+				</>
+			) : null}
+			<Arithmetic detail={detail} />
+		</chakra.div>
+	);
+}
+
+/** Each load as one pan in a row, with the pieces it takes. */
+function LoadRow({ loads }: { readonly loads: readonly number[] }) {
+	return (
+		<chakra.ol display="flex" flexWrap="wrap" gap="6px" aria-label="Pieces in each load">
+			{loads.map((pieces, index) => (
+				<chakra.li
+					// biome-ignore lint/suspicious/noArrayIndexKey: loads have no identity but their order
+					key={index}
+					width="42px"
+					height="42px"
+					borderRadius="50%"
+					border="2px solid"
+					borderColor="pan"
+					bg="place"
+					display="grid"
+					placeItems="center"
+					fontWeight="650"
+				>
+					{pieces}
+				</chakra.li>
+			))}
+		</chakra.ol>
+	);
+}
+
+function Warnings({ detail }: { readonly detail: PlaceDetail }) {
+	return detail.warnings.map(({ says, remedy }) => (
+		<Note key={says}>
+			<b>{says}</b> {remedy}
+		</Note>
+	));
+}
+
+function Method({ steps }: { readonly steps: readonly StepView[] }) {
+	if (steps.length === 0) return null;
+	return (
+		<chakra.ol
+			marginTop="16px"
+			display="grid"
+			gap="10px"
+			gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "repeat(2, minmax(0,1fr))" }}
+			columnGap="32px"
+		>
+			{steps.map((step) => (
+				<chakra.li key={step.text} borderTop="2px solid" borderColor="steel" paddingTop="6px">
+					{step.text}
+					<chakra.p color="muted">
+						{step.station}
+						{step.minutes ? ` · ${step.minutes}` : ""}
+					</chakra.p>
+					{step.check ? (
+						<p>
+							<b>Look for:</b> {step.check}
+						</p>
+					) : null}
+					{step.caution ? (
+						<chakra.p color="next">
+							<b>Mind:</b> {step.caution}
+						</chakra.p>
+					) : null}
+				</chakra.li>
+			))}
+		</chakra.ol>
+	);
+}
+
+function Lines({ lines }: { readonly lines: readonly LineView[] }) {
+	if (lines.length === 0) return null;
+	return (
+		<chakra.div marginTop="16px">
+			<Table>
+				<thead>
+					<tr>
+						<th scope="col">What</th>
+						<th scope="col" className="number">
+							Amount
+						</th>
+						<th scope="col" className="number">
+							Of main
+						</th>
+						<chakra.th scope="col" className="number" hideBelow="sm">
+							A portion
+						</chakra.th>
+					</tr>
+				</thead>
+				<tbody>
+					{lines.map((line) => (
+						<tr key={line.name + line.preparation}>
+							<td>
+								{line.name} <Muted>{line.preparation}</Muted>
+							</td>
+							<td className="number">
+								<b>{line.amount}</b>
+							</td>
+							<td className="number">{line.percentOfMain}</td>
+							<chakra.td className="number" hideBelow="sm">
+								{line.perPortion}
+							</chakra.td>
+						</tr>
+					))}
+				</tbody>
+			</Table>
+		</chakra.div>
+	);
+}
+
+function Arithmetic({ detail }: { readonly detail: PlaceDetail }) {
+	return (
+		<chakra.details marginTop="10px">
+			<chakra.summary
+				cursor="pointer"
+				minHeight="44px"
+				display="flex"
+				alignItems="center"
+				gap="8px"
+				fontFamily="head"
+				fontWeight="650"
+				fontSize="17px"
+				aria-keyshortcuts="m"
+				data-key-name="Show the arithmetic"
+			>
+				<chakra.span textDecoration="underline" textUnderlineOffset="3px">
+					Show the arithmetic
+				</chakra.span>
+				<Key aria-hidden>m</Key>
+			</chakra.summary>
+			<chakra.dl
+				display="grid"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "minmax(110px, 190px) minmax(0,1fr) auto" }}
+				gap={{ base: "0 14px", md: "6px 20px" }}
+			>
+				{detail.sums.map(({ label, working, result }) => (
+					<SumRow key={label + working} label={label} working={working} result={result} />
+				))}
+			</chakra.dl>
+		</chakra.details>
+	);
+}
+
+function SumRow({
+	label,
+	working,
+	result,
+}: {
+	readonly label: string;
+	readonly working: string;
+	readonly result: string;
+}) {
+	return (
+		<>
+			<chakra.dt fontWeight="650">{label}</chakra.dt>
+			<chakra.dd color="muted">{working}</chakra.dd>
+			<chakra.dd
+				textAlign={{ base: "start", md: "end" }}
+				fontWeight="650"
+				marginBottom={{ base: "8px", md: 0 }}
+			>
+				= {result}
+			</chakra.dd>
+		</>
+	);
+}

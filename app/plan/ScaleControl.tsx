@@ -1,0 +1,236 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { useCallback, useEffect, useRef } from "react";
+import { Form, Link, useSearchParams, useSubmit } from "react-router";
+import { Choice, Field } from "../ui/Field.tsx";
+import type { Wrong } from "../ui/form.ts";
+import { Act, Key } from "../ui/parts.tsx";
+import type { LongTableView } from "./longTable.view.ts";
+
+const Box = chakra("fieldset", {
+	base: {
+		bg: "sheet",
+		display: "flex",
+		flexWrap: "wrap",
+		alignItems: "stretch",
+		// Only the figures that the chosen way needs are shown; the others stay as they were typed.
+		"&:not(:has([value=covers]:checked)) [data-for=covers]": { display: "none" },
+		"&:not(:has([value=onHand]:checked)) [data-for=onHand]": { display: "none" },
+		"&:not(:has([value=pans]:checked)) [data-for=pans]": { display: "none" },
+	},
+});
+const Segments = chakra("div", {
+	base: { display: "flex", flexWrap: "wrap", flex: { base: "1 1 100%", lg: "0 0 auto" } },
+});
+const Segment = chakra("label", {
+	base: {
+		position: "relative",
+		flex: { base: "1 1 auto", lg: "0 1 auto" },
+		padding: "9px 16px 11px",
+		cursor: "pointer",
+		color: "muted",
+		borderInlineEnd: "1px solid",
+		borderColor: "hair",
+		"& b": {
+			display: "block",
+			fontFamily: "head",
+			fontWeight: 500,
+			fontSize: "20px",
+			lineHeight: 1.15,
+			whiteSpace: "nowrap",
+		},
+		"& input": {
+			position: "absolute",
+			opacity: 0,
+			inset: 0,
+			width: "100%",
+			height: "100%",
+			margin: 0,
+			cursor: "pointer",
+		},
+		"&:has(:checked)": { color: "ink", boxShadow: "inset 0 -4px 0 var(--wt-colors-next)" },
+		"&:has(:checked) b": { fontWeight: 700 },
+		"&:has(:focus-visible)": { outline: "3px solid", outlineColor: "focus", outlineOffset: "-3px" },
+	},
+});
+const Inputs = chakra("div", {
+	base: {
+		display: "flex",
+		flexWrap: "wrap",
+		gap: "8px 12px",
+		padding: "6px 16px 10px",
+		alignItems: "flex-start",
+		flex: "1 1 auto",
+	},
+});
+const Slot = chakra("div", { base: { flexGrow: 1, minWidth: 0 } });
+
+/** Sent to the control's form by a drawing that has put figures into it. */
+export const TRIAL = "trial";
+
+/** How long typing may pause before the table follows, ms. */
+const PAUSE_MS = 180;
+
+interface ScaleControlProps {
+	readonly view: LongTableView;
+	readonly wrong: Wrong;
+	readonly version: number;
+}
+
+/**
+ * One control for the size of the batch and the hour of service. It is a form of its
+ * own address: what is typed is tried at once and the table shows what would move; it
+ * is stored when it is taken.
+ */
+export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
+	const form = useRef<HTMLFormElement>(null);
+	const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+	const submit = useSubmit();
+	const [address] = useSearchParams();
+	const { typed, segments, panTypes } = view.control;
+	const place = address.get("place") ?? "";
+	const tried = address.has("basis");
+	useEffect(() => {
+		if (!tried) form.current?.reset();
+	}, [tried]);
+	const follow = useCallback(() => {
+		clearTimeout(timer.current);
+		timer.current = setTimeout(() => {
+			if (form.current) submit(form.current, { method: "get", replace: true, preventScrollReset: true });
+		}, PAUSE_MS);
+	}, [submit]);
+	useEffect(() => {
+		const element = form.current;
+		element?.addEventListener(TRIAL, follow);
+		return () => element?.removeEventListener(TRIAL, follow);
+	}, [follow]);
+	return (
+		<Form method="get" ref={form} onChange={follow} id="scale" preventScrollReset>
+			<input type="hidden" name="place" value={place} />
+			<input type="hidden" name="version" value={version} />
+			<Box>
+				<chakra.legend srOnly>Size of the batch and hour of service</chakra.legend>
+				<Segments role="radiogroup" aria-label="Scale from">
+					{segments.map(({ basis, label, figure }) => (
+						<Segment key={basis}>
+							<input type="radio" name="basis" value={basis} defaultChecked={typed.basis === basis} />
+							{label}
+							<b>{figure}</b>
+						</Segment>
+					))}
+				</Segments>
+				<Inputs>
+					<Slot data-for="covers" width="72px">
+						<Field
+							label="Covers"
+							name="covers"
+							inputMode="numeric"
+							defaultValue={typed.covers}
+							wrong={wrong.covers}
+							aria-keyshortcuts="c"
+							data-key-name="Covers"
+						/>
+					</Slot>
+					<Slot data-for="covers" width="80px">
+						<Field
+							label="Uptake"
+							name="uptake"
+							inputMode="decimal"
+							after="%"
+							defaultValue={typed.uptake}
+							wrong={wrong.uptake}
+						/>
+					</Slot>
+					<Slot data-for="covers" width="76px">
+						<Field
+							label="Spare"
+							name="spare"
+							inputMode="decimal"
+							after="%"
+							defaultValue={typed.spare}
+							wrong={wrong.spare}
+						/>
+					</Slot>
+					<Slot data-for="onHand" width="180px">
+						<Field
+							label="Weight on hand"
+							name="onHand"
+							defaultValue={typed.onHand}
+							wrong={wrong.onHand}
+							aria-keyshortcuts="w"
+							data-key-name="Weight on hand"
+						/>
+					</Slot>
+					<Slot data-for="pans" width="140px">
+						<Field
+							label="Number of pans"
+							name="pans"
+							inputMode="numeric"
+							defaultValue={typed.pans}
+							wrong={wrong.pans}
+							aria-keyshortcuts="w"
+							data-key-name="Number of pans"
+						/>
+					</Slot>
+					<Slot width="116px">
+						<Choice label="Kind of pan" name="panType" defaultValue={typed.panType} wrong={wrong.panType}>
+							<option value="">Best fit</option>
+							{panTypes.map(({ id, name, stock }) => (
+								<option key={id} value={id}>
+									{name} ({stock})
+								</option>
+							))}
+						</Choice>
+					</Slot>
+					<Slot width="170px" flexShrink="0">
+						<Field label="Service on" name="date" type="date" defaultValue={typed.date} wrong={wrong.date} />
+					</Slot>
+					<Slot width="126px" flexShrink="0">
+						<Field label="at" name="time" type="time" defaultValue={typed.time} wrong={wrong.time} />
+					</Slot>
+				</Inputs>
+				{view.changed ? (
+					<Taking others={view.sitting.others} place={place} />
+				) : (
+					<noscript>
+						<Act formMethod="get">Try it</Act>
+					</noscript>
+				)}
+			</Box>
+		</Form>
+	);
+}
+
+function Taking({ others, place }: { readonly others: number; readonly place: string }) {
+	return (
+		<chakra.div
+			flex="1 1 100%"
+			bg="note"
+			borderLeft="6px solid"
+			borderColor="mahogany"
+			padding="8px 14px"
+			display="flex"
+			flexWrap="wrap"
+			alignItems="center"
+			gap="8px 16px"
+			role="status"
+		>
+			<span>
+				On trial. The old figures stand beside the new ones
+				{others > 0 ? "; covers and service are the sitting's, so its other dishes follow" : ""}.
+			</span>
+			<chakra.span marginInlineStart="auto" display="flex" gap="8px">
+				<Link
+					to={place ? `?place=${place}` : "."}
+					preventScrollReset
+					aria-keyshortcuts="z"
+					style={{ alignSelf: "center", padding: "8px" }}
+				>
+					Put back <Key aria-hidden>z</Key>
+				</Link>
+				<Act kind="next" formMethod="post" aria-keyshortcuts="a">
+					Take it <Key aria-hidden>a</Key>
+				</Act>
+			</chakra.span>
+		</chakra.div>
+	);
+}

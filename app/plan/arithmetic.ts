@@ -1,0 +1,287 @@
+import { cutWords } from "#core/braise";
+import { BED_FILL, type ChosenPan, lineWords } from "#core/pans";
+import type { Kitchen, Plan } from "#core/plan";
+import { threeDigits } from "#core/quantity";
+import type { PlaceKey, Recipe } from "#core/recipe";
+import { durationWords } from "#core/schedule";
+import { FAT_KG_PER_L, FILM_MM } from "#core/sear";
+import { isByPiece } from "#core/yields";
+import type { DishWithRecipe, Sitting } from "#db";
+import { counted, percent, type Reading } from "../ui/reading.ts";
+
+/** One figure and the sum behind it, with the numbers in it. */
+export interface Sum {
+	readonly label: string;
+	readonly working: string;
+	readonly result: string;
+}
+
+export interface SumsFor {
+	readonly recipe: Recipe;
+	readonly plan: Plan;
+	readonly sitting: Pick<Sitting, "covers" | "hands">;
+	readonly dish: DishWithRecipe;
+	readonly kitchen: Kitchen;
+	readonly reading: Reading;
+}
+
+/** The arithmetic of each place of the long table. */
+export function sumsOf(place: PlaceKey, given: SumsFor): Sum[] {
+	switch (place) {
+		case "buy":
+			return [...portionSums(given), ...purchaseSums(given)];
+		case "trim":
+			return [...yieldSums(given), workSum("trim", given)];
+		case "marinate":
+			return marinadeSums(given);
+		case "sear":
+			return searSums(given);
+		case "build":
+			return [...liquidSums(given), workSum("build", given)];
+		case "panUp":
+			return panSums(given);
+		case "braise":
+			return braiseSums(given);
+		case "rest":
+			return clockSums(given);
+		case "sauce":
+			return [...sauceSums(given), workSum("sauce", given)];
+		case "plate":
+			return [...portionSums(given), workSum("plate", given)];
+	}
+}
+
+function portionSums({ plan, sitting, dish, reading, recipe }: SumsFor): Sum[] {
+	const wanted: Sum = {
+		label: "Portions wanted",
+		working: `${sitting.covers} covers × ${percent(dish.uptake)} taking it × (1 + ${percent(dish.spare)} spare), up to a whole one`,
+		result: String(plan.wanted),
+	};
+	if (plan.setBy === "covers") return [wanted];
+	const from =
+		plan.setBy === "meat"
+			? `${reading.mass(plan.chain.asPurchased_kg)} on hand, walked down to the plate, down to a whole one`
+			: `${dish.panCount} pans × ${threeDigits(plan.pieces / (dish.panCount ?? 1))} pieces of ${reading.mass(recipe.piece.weight_g / 1000)}, walked down to the plate`;
+	return [wanted, { label: "Portions it makes", working: from, result: String(plan.chain.portions) }];
+}
+
+function trimmedSum({ plan, recipe, reading }: SumsFor): Sum {
+	const { chain } = plan;
+	const { trimLoss, boneShare = 0, cookingLoss } = recipe.losses;
+	const bone = boneShare > 0 ? `(1 − ${percent(boneShare)} bone) × ` : "";
+	return {
+		label: "Trimmed",
+		working: isByPiece(recipe.portion)
+			? `${reading.mass(chain.asPurchased_kg)} × (1 − ${percent(trimLoss)} trim)`
+			: `${reading.mass(chain.cooked_kg)} cooked ÷ (${bone}(1 − ${percent(cookingLoss)} lost in cooking))`,
+		result: reading.mass(chain.trimmed_kg),
+	};
+}
+
+function yieldSums(given: SumsFor): Sum[] {
+	const { chain } = given.plan;
+	const { mass } = given.reading;
+	return [
+		trimmedSum(given),
+		{
+			label: "Trim, to stock",
+			working: `${mass(chain.asPurchased_kg)} − ${mass(chain.trimmed_kg)}`,
+			result: mass(chain.asPurchased_kg - chain.trimmed_kg),
+		},
+	];
+}
+
+function purchaseSums(given: SumsFor): Sum[] {
+	const { plan, recipe, reading } = given;
+	const { chain } = plan;
+	const { trimLoss } = recipe.losses;
+	const sums: Sum[] = isByPiece(recipe.portion)
+		? [
+				{
+					label: "As purchased",
+					working: `${chain.portions} portions × ${recipe.portion.piecesPerPortion} a portion × ${reading.mass(recipe.portion.piece_g / 1000)}`,
+					result: reading.mass(chain.asPurchased_kg),
+				},
+			]
+		: [
+				{
+					label: "Cooked",
+					working: `${chain.portions} portions × ${reading.mass(recipe.portion.portion_g / 1000)}`,
+					result: reading.mass(chain.cooked_kg),
+				},
+				trimmedSum(given),
+				{
+					label: "As purchased",
+					working: `${reading.mass(chain.trimmed_kg)} ÷ (1 − ${percent(trimLoss)} trim)`,
+					result: reading.mass(chain.asPurchased_kg),
+				},
+			];
+	if (chain.packs !== undefined && chain.order_kg !== undefined && recipe.pack_kg !== undefined) {
+		sums.push({
+			label: "Order",
+			working: `${reading.mass(chain.asPurchased_kg)} ÷ ${reading.mass(recipe.pack_kg)} a pack, up to ${counted(chain.packs, "pack")}`,
+			result: reading.mass(chain.order_kg),
+		});
+	}
+	return sums;
+}
+
+function marinadeSums({ plan, recipe, reading }: SumsFor): Sum[] {
+	const { marinate } = recipe;
+	if (!marinate || plan.clock.marinate === undefined) return [];
+	const minutes = (plan.clock.sear - plan.clock.marinate) / 60_000;
+	return [
+		{
+			label: "In the marinade",
+			working: `${reading.clock(plan.clock.marinate)} to ${reading.clock(plan.clock.sear)}; the card asks ${durationWords(marinate.minutes)}, at most ${durationWords(marinate.longest_min)}`,
+			result: durationWords(minutes),
+		},
+	];
+}
+
+function searSums(given: SumsFor): Sum[] {
+	const { plan, recipe, kitchen, reading } = given;
+	if (!plan.sear || !recipe.sear || !kitchen.searPan) return [];
+	const { perLoad, loads, minutes, fat_g } = plan.sear;
+	const { sides, minutesPerSide, recovery_min, gap_mm } = recipe.sear;
+	const rounds = Math.ceil(loads / kitchen.burners);
+	return [
+		{
+			label: "Loads",
+			working: `${plan.pieces} pieces ÷ ${perLoad} a load (${kitchen.searPan.name}, gap ${reading.length(gap_mm)}), up to a whole one`,
+			result: String(loads),
+		},
+		{
+			label: "On the wall clock",
+			working: `${loads} loads on ${counted(kitchen.burners, "burner")} = ${counted(rounds, "round")} × (${sides} sides × ${minutesPerSide} min + ${recovery_min} min to heat again)`,
+			result: durationWords(minutes),
+		},
+		{
+			label: "Fat",
+			working: `${loads} loads × a film of ${FILM_MM} mm over the pan × ${FAT_KG_PER_L} kg/l`,
+			result: reading.mass(fat_g / 1000),
+		},
+		workSum("sear", given),
+	];
+}
+
+function workSum(place: PlaceKey, { plan, recipe, sitting }: SumsFor): Sum {
+	const work = plan.work[place];
+	const waiting = recipe.steps
+		.filter((step) => step.place === place)
+		.reduce((sum, step) => sum + step.waiting_min, 0);
+	return {
+		label: "Work",
+		working: `${durationWords(work.handsOn_min)} for one cook ÷ ${counted(sitting.hands, "cook")} + ${waiting} min waiting`,
+		result: durationWords(work.wall_min),
+	};
+}
+
+function liquidSums({ plan, reading }: SumsFor): Sum[] {
+	const liquids = plan.lines.filter(({ line }) => line.role === "liquid");
+	return [
+		{
+			label: "Liquid",
+			working: plan.pans.pans.map((pan) => reading.volume(pan.liquid_l)).join(" + "),
+			result: reading.volume(plan.pans.liquid_l),
+		},
+		...liquids.map((one) => {
+			const ml = one.measure_ml ?? 0;
+			const reduced = one.line.reducedTo;
+			const working = reduced
+				? `straight with the meat, boiled down to ${percent(reduced)}: brings ${reading.volume((ml * reduced) / 1000)}`
+				: `fills up to the line; the card's own ratio would be ${reading.volume((one.card_ml ?? 0) / 1000)}`;
+			return { label: one.ingredient.name, working, result: reading.volume(ml / 1000) };
+		}),
+	];
+}
+
+function panSums({ plan, recipe, kitchen, reading }: SumsFor): Sum[] {
+	const [full] = plan.pans.pans;
+	if (!full) return [];
+	const kinds = new Map<string, ChosenPan>();
+	for (const pan of plan.pans.pans) if (!kinds.has(pan.type.id)) kinds.set(pan.type.id, pan);
+	return [
+		{
+			label: "Pieces",
+			working: isByPiece(recipe.portion)
+				? `${plan.chain.portions} portions × ${recipe.portion.piecesPerPortion}`
+				: `${reading.mass(plan.chain.trimmed_kg)} trimmed ÷ ${reading.mass(recipe.piece.weight_g / 1000)} a piece, up to a whole one`,
+			result: String(plan.pieces),
+		},
+		...[...kinds.values()].flatMap((pan) => onePanSums(pan, recipe, kitchen, reading)),
+	];
+}
+
+function onePanSums(pan: ChosenPan, recipe: Recipe, kitchen: Kitchen, reading: Reading): Sum[] {
+	const name = pan.type.name;
+	return [
+		{
+			label: `${name}, pieces`,
+			working: `holds ${pan.capacity} in one layer with ${reading.length(recipe.gap_mm)} between; spread evenly`,
+			result: String(pan.pieces),
+		},
+		{
+			label: `${name}, line`,
+			working: `${reading.length(pan.bed_mm)} of vegetables (${percent(BED_FILL)} solid) + ${lineWords(recipe.braise.line)}`,
+			result: reading.length(pan.line_mm),
+		},
+		{
+			label: `${name}, liquid`,
+			working: "inside volume up to the line − meat and vegetables below it",
+			result: reading.volume(pan.liquid_l),
+		},
+		{
+			label: `${name}, dip`,
+			working: `rim − line; at least ${reading.length(kitchen.headspace_mm)} of headspace is kept`,
+			result: reading.length(pan.dip_mm),
+		},
+		{
+			label: `${name}, to carry`,
+			working: `${reading.mass(pan.contents_kg)} of food + ${reading.mass(pan.lifted_kg - pan.contents_kg)} of pan; the limit for one is ${reading.mass(kitchen.liftLimit_kg)}`,
+			result: reading.mass(pan.lifted_kg),
+		},
+	];
+}
+
+function braiseSums({ plan, recipe, reading }: SumsFor): Sum[] {
+	const { low, likely, high } = plan.braise_min;
+	return [
+		{
+			label: "Oven to fork-tender",
+			working: `${cutWords(recipe.cut)}, from the kitchen's table of cuts: ${durationWords(low)} at the quickest, ${durationWords(high)} at the slowest`,
+			result: durationWords(likely),
+		},
+		{
+			label: "In",
+			working: `${reading.clock(plan.clock.rest)} to lift − ${durationWords(high)}, back to the five minutes`,
+			result: reading.clock(plan.clock.in),
+		},
+		{
+			label: "Tender",
+			working: `${reading.clock(plan.clock.in)} + ${durationWords(low)} to ${durationWords(high)}`,
+			result: `${reading.clock(plan.clock.tender.low)}–${reading.clockAfter(plan.clock.tender.high, plan.clock.tender.low)}`,
+		},
+	];
+}
+
+function clockSums({ plan, recipe, reading }: SumsFor): Sum[] {
+	const need = Math.max(recipe.rest_min, plan.work.sauce.wall_min);
+	return [
+		{
+			label: "Lift",
+			working: `${reading.clock(plan.clock.serve)} service − ${durationWords(plan.work.plate.wall_min)} plating − ${durationWords(need)} for rest and sauce, whichever is longer`,
+			result: reading.clock(plan.clock.rest),
+		},
+	];
+}
+
+function sauceSums({ plan, recipe, reading }: SumsFor): Sum[] {
+	return [
+		{
+			label: "Finished sauce",
+			working: `${plan.chain.portions} portions × ${reading.volume(recipe.sauce_ml / 1000)}`,
+			result: reading.volume(plan.sauce_l),
+		},
+	];
+}

@@ -1,0 +1,166 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { data, Link, redirect, useNavigation } from "react-router";
+import { changeSitting, readKitchen, readPanTypes, readSitting, Stale, withRecipes } from "#db";
+import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
+import { StaleNote } from "../ui/StaleNote.tsx";
+import { staleView } from "../ui/stale.ts";
+import { Tape } from "../ui/Tape.tsx";
+import { foundOr404, visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/longTable.route";
+import { longTableView } from "./longTable.view.ts";
+import { PlaceSheet, WorkSheet } from "./PlaceSheet.tsx";
+import { PlaceStrip } from "./PlaceStrip.tsx";
+import { ScaleControl } from "./ScaleControl.tsx";
+import { hasTrial, readTrial } from "./trial.ts";
+import { YieldBar } from "./YieldBar.tsx";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `${loaderData.dish.name} · ${loaderData.sitting.name}` : "Wide Table" },
+];
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+	const visit = await visitOf(context);
+	const { db } = visit.store;
+	const sitting = await foundOr404(readSitting(db, params.sittingId), "sitting");
+	const [dishes, kitchen, panTypes] = await Promise.all([
+		withRecipes(db, sitting.dishes),
+		readKitchen(db),
+		readPanTypes(db),
+	]);
+	if (!dishes.some((dish) => dish.id === params.dishId)) {
+		throw data({ missing: "dish on this sitting" }, { status: 404 });
+	}
+	const address = new URL(request.url).searchParams;
+	const read = hasTrial(address) ? readTrial(address, visit.house.timeZone, visit.reading.units) : null;
+	return longTableView({
+		visit,
+		kitchen,
+		sitting,
+		dishes,
+		dishId: params.dishId,
+		panTypes,
+		place: address.get("place"),
+		trial: read && "value" in read ? read.value : null,
+		typed: read && "typed" in read ? read.typed : null,
+		wrong: read && "wrong" in read ? read.wrong : {},
+	});
+}
+
+/** Takes the trial: the sitting and its dish are changed as one. */
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
+	const form = await request.formData();
+	const read = readTrial(form, visit.house.timeZone, visit.reading.units);
+	if ("wrong" in read) return data({ wrong: read.wrong, stale: null }, { status: 400 });
+	const { sitting, dish } = read.value;
+	const version = Number(form.get("version"));
+	try {
+		await foundOr404(
+			changeSitting(visit.store, params.sittingId, version, visit.who, (now) => ({
+				...now,
+				...sitting,
+				dishes: now.dishes.map((one) => (one.id === params.dishId ? { ...one, ...dish } : one)),
+			})),
+			"sitting",
+		);
+	} catch (error) {
+		if (!(error instanceof Stale)) throw error;
+		return data({ wrong: {}, stale: staleView(error, visit.reading) }, { status: 409 });
+	}
+	const place = form.get("place");
+	return redirect(typeof place === "string" && place ? `?place=${encodeURIComponent(place)}` : ".");
+}
+
+const Top = chakra("div", {
+	base: { display: "flex", flexWrap: "wrap", alignItems: "flex-end", gap: "12px 28px", marginBottom: "14px" },
+});
+
+export default function LongTable({ loaderData, actionData }: Route.ComponentProps) {
+	const { dish, sitting, table } = loaderData;
+	const busy = useNavigation().state === "loading";
+	return (
+		<Page aria-busy={busy}>
+			<Top>
+				<div>
+					<h1>
+						<Tape size="large">{dish.name}</Tape>
+					</h1>
+					<Muted display="block" marginTop="6px">
+						<Link to={`/sittings/${sitting.id}`}>{sitting.name}</Link> · {sitting.when} ·{" "}
+						<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>standard no. {dish.number}</Link>
+					</Muted>
+				</div>
+				<ActLink to="sheet" marginInlineStart="auto" aria-keyshortcuts="p">
+					Production sheet <Key aria-hidden>p</Key>
+				</ActLink>
+			</Top>
+			{actionData?.stale ? <StaleNote stale={actionData.stale} /> : null}
+			<ScaleControl
+				view={loaderData}
+				wrong={{ ...loaderData.wrong, ...actionData?.wrong }}
+				version={actionData?.stale?.version ?? sitting.version}
+			/>
+			{loaderData.refused === null ? null : (
+				<Note role="alert" marginTop="14px">
+					<Title as="h2" fontSize="21px">
+						There is no plan for this
+					</Title>
+					<p>{loaderData.refused}</p>
+				</Note>
+			)}
+			{table ? (
+				<>
+					<PlaceStrip table={table} service={loaderData.service} />
+					<PlaceSheet detail={table.detail} />
+					<YieldBar bar={table.yieldBar} />
+					<WorkSheet detail={table.detail} />
+					<Aside table={table} />
+				</>
+			) : null}
+		</Page>
+	);
+}
+
+type Table = NonNullable<Route.ComponentProps["loaderData"]["table"]>;
+
+/** What holds for the whole dish: warnings of other places, allergens, cautions. */
+function Aside({ table }: { readonly table: Table }) {
+	const elsewhere = table.warnings.filter((warning) => warning.place !== table.selected);
+	return (
+		<chakra.div
+			display="grid"
+			gap="10px"
+			marginTop="10px"
+			gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" }}
+		>
+			<Sheet>
+				<chakra.h2 fontFamily="head" fontWeight="700" fontSize="19px">
+					Allergens
+				</chakra.h2>
+				<ul>
+					{table.allergens.map(({ name, from }) => (
+						<li key={name}>
+							<b>{name}</b> <Muted>from {from}</Muted>
+						</li>
+					))}
+				</ul>
+				{table.allergens.length === 0 ? <p>None of the fourteen in the lines of this card.</p> : null}
+			</Sheet>
+			<Sheet>
+				<chakra.h2 fontFamily="head" fontWeight="700" fontSize="19px">
+					Mind
+				</chakra.h2>
+				<ul>
+					{elsewhere.map(({ says, remedy }) => (
+						<li key={says}>
+							<b>{says}</b> {remedy}
+						</li>
+					))}
+					{table.cautions.map((text) => (
+						<li key={text}>{text}</li>
+					))}
+				</ul>
+			</Sheet>
+		</chakra.div>
+	);
+}

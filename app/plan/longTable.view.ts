@@ -1,0 +1,197 @@
+import type { Kitchen, Plan } from "#core/plan";
+import { threeDigits } from "#core/quantity";
+import { ALLERGENS, type PlaceKey, type Recipe } from "#core/recipe";
+import { HOUSE_CODES } from "#core/safety";
+import { wallClock } from "#core/schedule";
+import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
+import { cautionsOf } from "../ui/cautions.ts";
+import type { Typed, Wrong } from "../ui/form.ts";
+import { type PlaceView, placesOf } from "../ui/places.ts";
+import { planDishes } from "../ui/planned.ts";
+import { percent } from "../ui/reading.ts";
+import type { HouseVisit } from "../ui/visit.ts";
+import { warningWords } from "../ui/warningWords.ts";
+import { detailOf } from "./detail.ts";
+import type { Trial } from "./trial.ts";
+
+/** A place with the figure it had before the trial, where that was another. */
+export interface RipplingPlace extends PlaceView {
+	readonly was?: { readonly figure?: string; readonly clock?: string };
+}
+
+export interface LongTableGiven {
+	readonly visit: HouseVisit;
+	readonly kitchen: Kitchen;
+	readonly sitting: Sitting;
+	readonly dishes: readonly DishWithRecipe[];
+	readonly dishId: string;
+	readonly panTypes: readonly PanTypeRow[];
+	readonly place: string | null;
+	/** The control's figures, when they are tried and not yet taken. */
+	readonly trial: Trial | null;
+	readonly typed: Typed | null;
+	readonly wrong: Wrong;
+}
+
+/** The long table of one dish, ready to show. */
+export function longTableView(given: LongTableGiven) {
+	const { visit, sitting, trial } = given;
+	const { reading } = visit;
+	const stored = dishIn(given.dishes, given.dishId);
+	const tried = trial ? { ...stored, ...trial.dish } : stored;
+	const triedSitting = trial ? { ...sitting, ...trial.sitting } : sitting;
+	const before = planOne(given, stored, sitting);
+	const now = trial ? planOne(given, tried, triedSitting) : before;
+	const head = {
+		sitting: {
+			id: sitting.id,
+			name: sitting.name,
+			room: sitting.room,
+			version: sitting.version,
+			when: `${reading.day(triedSitting.serviceAt)} ${wallClock(triedSitting.serviceAt, reading.timeZone).time}`,
+			others: given.dishes.length - 1,
+		},
+		dish: { id: stored.id, name: stored.recipe.name, recipeId: stored.recipeId, number: stored.number },
+		service: {
+			time: wallClock(triedSitting.serviceAt, reading.timeZone).time,
+			day: reading.day(triedSitting.serviceAt),
+		},
+		control: controlView(given, tried, triedSitting, now.plan),
+		wrong: given.wrong,
+		changed: trial !== null && isOther(stored, sitting, trial),
+	};
+	if (!now.plan) return { ...head, refused: now.refused ?? "", table: null };
+	return { ...head, refused: null, table: tableView(given, tried, triedSitting, now.plan, before.plan) };
+}
+
+export type LongTableView = ReturnType<typeof longTableView>;
+
+function dishIn(dishes: readonly DishWithRecipe[], id: string): DishWithRecipe {
+	const dish = dishes.find((one) => one.id === id);
+	if (!dish) throw new Error(`no dish ${id} on the sitting`);
+	return dish;
+}
+
+/** Plans the whole sitting, since its dishes share pans and ovens, and gives the one. */
+function planOne({ dishes, kitchen }: LongTableGiven, dish: DishWithRecipe, sitting: Sitting) {
+	const all = dishes.map((one) => (one.id === dish.id ? dish : one));
+	const planned = planDishes(all, sitting, kitchen).find((one) => one.dish.id === dish.id);
+	return { plan: planned?.plan, refused: planned?.refused };
+}
+
+function isOther(dish: DishWithRecipe, sitting: Sitting, trial: Trial): boolean {
+	return (
+		Object.entries(trial.dish).some(([field, value]) => dish[field as keyof Trial["dish"]] !== value) ||
+		trial.sitting.covers !== sitting.covers ||
+		trial.sitting.serviceAt !== sitting.serviceAt
+	);
+}
+
+function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitting, plan: Plan | undefined) {
+	const { reading } = given.visit;
+	const { date, time } = wallClock(sitting.serviceAt, reading.timeZone);
+	const unit = reading.units === "us" ? "lb" : "kg";
+	const kg = dish.onHand_g === null ? plan?.chain.asPurchased_kg : dish.onHand_g / 1000;
+	const onHand =
+		kg === undefined
+			? ""
+			: `${threeDigits(reading.units === "us" ? kg / 0.45359237 : kg).replace(",", "")} ${unit}`;
+	const stored = {
+		covers: String(sitting.covers),
+		uptake: String(Number((dish.uptake * 100).toFixed(1))),
+		spare: String(Number((dish.spare * 100).toFixed(1))),
+		date,
+		time,
+		basis: dish.basis,
+		onHand,
+		pans: String(dish.panCount ?? plan?.pans.pans.length ?? 1),
+		panType: dish.panTypeId ?? "",
+	};
+	return {
+		typed: { ...stored, ...given.typed },
+		unit,
+		segments: [
+			{
+				basis: "covers" as const,
+				label: "From covers",
+				figure: plan
+					? `${sitting.covers} × ${percent(dish.uptake)} + ${percent(dish.spare)} = ${plan.wanted}`
+					: `${sitting.covers} covers`,
+			},
+			{ basis: "onHand" as const, label: "Weight on hand", figure: onHand },
+			{ basis: "pans" as const, label: "Pans", figure: stored.pans },
+		],
+		panTypes: given.panTypes
+			.filter((pan) => pan.use === "braise")
+			.map(({ id, name, stock }) => ({ id, name, stock })),
+	};
+}
+
+function tableView(
+	given: LongTableGiven,
+	dish: DishWithRecipe,
+	sitting: Sitting,
+	plan: Plan,
+	before: Plan | undefined,
+) {
+	const { reading, house } = given.visit;
+	const { recipe } = dish;
+	const places = rippling(recipe, plan, before, given);
+	const chosen = places.find(({ key }) => key === given.place) ?? places.find(({ key }) => key === "panUp");
+	const selected: PlaceKey = chosen?.key ?? "buy";
+	return {
+		places,
+		selected,
+		detail: detailOf(selected, { recipe, plan, sitting, dish, kitchen: given.kitchen, reading }),
+		yieldBar: yieldBarView(recipe, plan, given),
+		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
+		allergens: plan.allergens.map(({ allergen, from }) => ({
+			name: ALLERGENS[allergen],
+			from: from.join(", "),
+		})),
+		cautions: cautionsOf(recipe, plan, HOUSE_CODES[house.houseCode], given.kitchen.liftLimit_kg, reading),
+	};
+}
+
+function rippling(
+	recipe: Recipe,
+	plan: Plan,
+	before: Plan | undefined,
+	{ visit }: LongTableGiven,
+): RipplingPlace[] {
+	const places = placesOf(recipe, plan, visit.reading);
+	if (!before || before === plan) return places;
+	const old = new Map(placesOf(recipe, before, visit.reading).map((place) => [place.key, place]));
+	return places.map((place) => {
+		const was = old.get(place.key);
+		const figure = was && was.figure !== place.figure ? { figure: was.figure } : {};
+		const clock = was && was.clock !== place.clock ? { clock: was.clock } : {};
+		return "figure" in figure || "clock" in clock ? { ...place, was: { ...figure, ...clock } } : place;
+	});
+}
+
+/** The bar that loses weight from the purchase to the plate. */
+function yieldBarView({ losses, portion }: Recipe, plan: Plan, { visit }: LongTableGiven) {
+	const { mass, units } = visit.reading;
+	const { asPurchased_kg, trimmed_kg, cooked_kg, portions } = plan.chain;
+	const boned = trimmed_kg * (1 - (losses.boneShare ?? 0));
+	const parts = [
+		{ key: "cooked", name: "cooked", kg: cooked_kg },
+		{ key: "cookingLoss", name: "cooking loss", kg: boned - cooked_kg },
+		{ key: "bone", name: "bone", kg: trimmed_kg - boned },
+		{ key: "trim", name: "trim", kg: asPurchased_kg - trimmed_kg },
+	] as const;
+	return {
+		bought: mass(asPurchased_kg),
+		bought_kg: asPurchased_kg,
+		unit: units === "us" ? ("lb" as const) : ("kg" as const),
+		portions,
+		onPlates:
+			"portion_g" in portion
+				? `${portions} × ${mass(portion.portion_g / 1000)}`
+				: `${portions} × ${portion.piecesPerPortion} piece`,
+		parts: parts
+			.filter(({ kg }) => kg > 0.0005)
+			.map(({ key, name, kg }) => ({ key, words: `${name} ${mass(kg)}`, share: kg / asPurchased_kg })),
+	};
+}

@@ -1,0 +1,90 @@
+import { ChakraProvider } from "@chakra-ui/react/styled-system";
+import type { ReactNode } from "react";
+import {
+	isRouteErrorResponse,
+	Links,
+	Meta,
+	Outlet,
+	Scripts,
+	ScrollRestoration,
+	useRouteLoaderData,
+} from "react-router";
+import type { Route } from "./+types/root";
+import "./theme/fonts.css";
+import textFont from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2?url";
+import headFont from "@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-standard-normal.woff2?url";
+import { system } from "./theme/system.ts";
+import { Lost } from "./ui/Lost.tsx";
+import { Shell } from "./ui/Shell.tsx";
+import { ShortKeys } from "./ui/ShortKeys.tsx";
+import { visitOf } from "./ui/visit.ts";
+
+export const links: Route.LinksFunction = () => [
+	...[textFont, headFont].map((href) => ({
+		rel: "preload",
+		href,
+		as: "font" as const,
+		type: "font/woff2",
+		crossOrigin: "anonymous" as const,
+	})),
+	{ rel: "icon", href: "/icon.svg", type: "image/svg+xml" },
+];
+
+export const meta: Route.MetaFunction = () => [{ title: "Wide Table" }];
+
+export async function loader({ context }: Route.LoaderArgs) {
+	const { house, reading, preferences } = await visitOf(context);
+	return {
+		house: house.name,
+		units: reading.units,
+		light: preferences.light,
+		shortKeys: preferences.shortKeys,
+		timeZone: house.timeZone,
+		now: reading.now,
+		clock: reading.clock(reading.now),
+	};
+}
+
+export function Layout({ children }: { readonly children: ReactNode }) {
+	const view = useRouteLoaderData<typeof loader>("root");
+	return (
+		<html
+			lang="en-GB"
+			data-light={view?.light ?? "bench"}
+			data-short-keys={view?.shortKeys === false ? "off" : "on"}
+		>
+			<head>
+				<meta charSet="utf-8" />
+				<meta name="viewport" content="width=device-width, initial-scale=1" />
+				<Meta />
+				<Links />
+			</head>
+			<body>
+				<ChakraProvider value={system}>{children}</ChakraProvider>
+				<ScrollRestoration />
+				<Scripts />
+			</body>
+		</html>
+	);
+}
+
+export default function Root({ loaderData }: Route.ComponentProps) {
+	return (
+		<Shell view={loaderData}>
+			<ShortKeys on={loaderData.shortKeys} />
+			<Outlet />
+		</Shell>
+	);
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+	const view = useRouteLoaderData<typeof loader>("root");
+	const lost = <Lost {...whatWentWrong(error)} />;
+	return view ? <Shell view={view}>{lost}</Shell> : lost;
+}
+
+function whatWentWrong(error: unknown): { status: number; what?: string } {
+	if (!isRouteErrorResponse(error)) return { status: 500 };
+	const what: unknown = error.data?.missing;
+	return typeof what === "string" ? { status: error.status, what } : { status: error.status };
+}

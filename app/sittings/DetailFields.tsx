@@ -1,0 +1,61 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Field, LongText } from "../ui/Field.tsx";
+import type { Typed, Wrong } from "../ui/form.ts";
+
+const Grid = chakra("div", {
+	base: { display: "grid", gap: "12px 14px", gridTemplateColumns: "repeat(2, minmax(0, 1fr))" },
+});
+
+/** The details of a sitting: what, where, when, for how many, with how many hands. */
+export function DetailFields({ typed, wrong }: { readonly typed: Typed; readonly wrong: Wrong }) {
+	return (
+		<Grid>
+			<chakra.div gridColumn="1 / -1">
+				<Field
+					label="Sitting"
+					name="name"
+					required
+					maxLength={120}
+					defaultValue={typed.name}
+					wrong={wrong.name}
+				/>
+			</chakra.div>
+			<Field
+				label="Covers"
+				name="covers"
+				inputMode="numeric"
+				required
+				defaultValue={typed.covers}
+				wrong={wrong.covers}
+				aria-keyshortcuts="c"
+				data-key-name="Covers"
+			/>
+			<Field label="Room" name="room" maxLength={80} defaultValue={typed.room} wrong={wrong.room} />
+			<Field
+				label="Service on"
+				name="date"
+				type="date"
+				required
+				defaultValue={typed.date}
+				wrong={wrong.date}
+			/>
+			<Field label="at" name="time" type="time" required defaultValue={typed.time} wrong={wrong.time} />
+			<Field
+				label="Cooks on it"
+				name="hands"
+				inputMode="numeric"
+				defaultValue={typed.hands}
+				wrong={wrong.hands}
+			/>
+			<chakra.div gridColumn="1 / -1">
+				<LongText
+					label="Note for the kitchen"
+					name="note"
+					maxLength={600}
+					defaultValue={typed.note}
+					wrong={wrong.note}
+				/>
+			</chakra.div>
+		</Grid>
+	);
+}

@@ -1,0 +1,90 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Link } from "react-router";
+import { Field } from "../ui/Field.tsx";
+import type { Typed, Wrong } from "../ui/form.ts";
+import { Act, ActLink, Figure, Sheet } from "../ui/parts.tsx";
+import { Tape } from "../ui/Tape.tsx";
+import type { DishView } from "./dishView.ts";
+
+const Figures = chakra("dl", { base: { display: "flex", flexWrap: "wrap", gap: "10px 26px" } });
+
+interface DishRowProps {
+	readonly sittingId: string;
+	readonly dish: DishView;
+	readonly typed: Typed;
+	readonly wrong: Wrong;
+}
+
+/** One dish of the sitting: what it comes to, and its share of the covers. */
+export function DishRow({ sittingId, dish, typed, wrong }: DishRowProps) {
+	const table = `/sittings/${sittingId}/dishes/${dish.id}`;
+	return (
+		<Sheet display="grid" gap="12px">
+			<input type="hidden" name="dish" value={dish.id} />
+			<chakra.div
+				display="flex"
+				flexWrap="wrap"
+				gap="8px 16px"
+				alignItems="center"
+				justifyContent="space-between"
+			>
+				<Link to={table} style={{ textDecoration: "none" }}>
+					<Tape>{dish.name}</Tape>
+				</Link>
+				<ActLink to={table}>Open the long table</ActLink>
+			</chakra.div>
+			{dish.figures ? (
+				<Figures>
+					{dish.figures.map(({ figure, label }) => (
+						<chakra.div key={label} display="flex" flexDirection="column-reverse">
+							<chakra.dt color="muted">{label}</chakra.dt>
+							<dd>
+								<Figure fontSize="20px">{figure}</Figure>
+							</dd>
+						</chakra.div>
+					))}
+				</Figures>
+			) : (
+				<chakra.p color="next" fontWeight="650">
+					▲ No plan: {dish.refused}
+				</chakra.p>
+			)}
+			{dish.warnings.map((says) => (
+				<chakra.p key={says} color="next" fontWeight="650">
+					▲ {says}
+				</chakra.p>
+			))}
+			<chakra.div
+				display="grid"
+				gridTemplateColumns={{ base: "1fr 1fr", md: "130px 130px 1fr" }}
+				gap="10px 14px"
+				alignItems="end"
+			>
+				<Field
+					label="Uptake"
+					name={`uptake.${dish.id}`}
+					after="%"
+					inputMode="decimal"
+					defaultValue={typed[`uptake.${dish.id}`] ?? dish.uptake}
+					wrong={wrong[`uptake.${dish.id}`]}
+				/>
+				<Field
+					label="Spare"
+					name={`spare.${dish.id}`}
+					after="%"
+					inputMode="decimal"
+					defaultValue={typed[`spare.${dish.id}`] ?? dish.spare}
+					wrong={wrong[`spare.${dish.id}`]}
+				/>
+				<Act
+					kind="quiet"
+					name="intent"
+					value={`remove:${dish.id}`}
+					justifySelf={{ base: "start", md: "end" }}
+				>
+					Take off
+				</Act>
+			</chakra.div>
+		</Sheet>
+	);
+}

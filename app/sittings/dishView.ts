@@ -1,0 +1,33 @@
+import { pansWords, placesOf } from "../ui/places.ts";
+import type { PlannedDishRow } from "../ui/planned.ts";
+import type { Reading } from "../ui/reading.ts";
+import { warningWords } from "../ui/warningWords.ts";
+
+/** A dish on its sitting in brief: its figures, or why there are none. */
+export function dishView({ dish, plan, refused }: PlannedDishRow, reading: Reading) {
+	const base = {
+		id: dish.id,
+		name: dish.recipe.name,
+		number: dish.number,
+		uptake: String(Number((dish.uptake * 100).toFixed(1))),
+		spare: String(Number((dish.spare * 100).toFixed(1))),
+	};
+	if (!plan) return { ...base, refused: refused ?? "", figures: null, warnings: [] };
+	const [first] = placesOf(dish.recipe, plan, reading)
+		.filter(({ key }) => key !== "buy")
+		.sort((a, b) => a.at - b.at);
+	return {
+		...base,
+		refused: null,
+		warnings: plan.warnings.map((warning) => warningWords(warning, reading).says),
+		figures: [
+			{ figure: String(plan.chain.portions), label: "portions" },
+			{ figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg), label: "to buy" },
+			{ figure: pansWords(plan), label: "pans" },
+			{ figure: first?.clock ?? "", label: `${first?.label.toLowerCase() ?? ""} from` },
+			{ figure: reading.clock(plan.clock.in), label: "in the oven" },
+		],
+	};
+}
+
+export type DishView = ReturnType<typeof dishView>;

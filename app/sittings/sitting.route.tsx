@@ -1,0 +1,216 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { data, Form, Link, redirect } from "react-router";
+import { wallClock } from "#core/schedule";
+import { changeSitting, newDish, readBook, readKitchen, readRecipe, readSitting, Stale } from "#db";
+import { Choice } from "../ui/Field.tsx";
+import { Act, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
+import { placesOf } from "../ui/places.ts";
+import { plannedDishes } from "../ui/planned.ts";
+import { counted } from "../ui/reading.ts";
+import { StaleNote } from "../ui/StaleNote.tsx";
+import { staleView } from "../ui/stale.ts";
+import { Tape } from "../ui/Tape.tsx";
+import { foundOr404, visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/sitting.route";
+import { DetailFields } from "./DetailFields.tsx";
+import { DishRow } from "./DishRow.tsx";
+import { dishView } from "./dishView.ts";
+import { readSittingForm } from "./readSittingForm.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `${loaderData.name} · Wide Table` : "Wide Table" },
+];
+
+export async function loader({ context, params }: Route.LoaderArgs) {
+	const { store, reading, house } = await visitOf(context);
+	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
+	const [kitchen, book] = await Promise.all([readKitchen(store.db), readBook(store.db)]);
+	const rows = await plannedDishes(store.db, sitting, kitchen);
+	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);
+	const first = rows
+		.flatMap(({ dish, plan }) =>
+			plan ? placesOf(dish.recipe, plan, reading).map((place) => ({ ...place, dish })) : [],
+		)
+		.sort((a, b) => a.at - b.at)[0];
+	return {
+		id: sitting.id,
+		version: sitting.version,
+		name: sitting.name,
+		calledOff: sitting.calledOff,
+		note: sitting.note,
+		when: `${reading.day(sitting.serviceAt)} ${time}`,
+		where: `${sitting.room ? `${sitting.room}, ` : ""}${counted(sitting.covers, "cover")}, ${counted(sitting.hands, "cook")}`,
+		first: first ? { clock: first.clock, task: first.task, dish: first.dish.recipe.name } : null,
+		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
+		dishes: rows.map((row) => dishView(row, reading)),
+		typed: {
+			name: sitting.name,
+			room: sitting.room,
+			date,
+			time,
+			covers: String(sitting.covers),
+			hands: String(sitting.hands),
+			note: sitting.note,
+		},
+		book: book.map((version) => ({ id: version.recipeId, name: version.doc.name })),
+	};
+}
+
+/** Everything on the page is one form: whatever is pressed, what was typed is saved with it. */
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const { store, house, who, reading } = await visitOf(context);
+	const form = await request.formData();
+	const read = readSittingForm(form, house.timeZone);
+	if ("wrong" in read) return data({ ...read, stale: null }, { status: 400 });
+	const { details, shares, version, intent, subject } = read.value;
+	const added = intent === "add" ? await recipeToAdd(store.db, subject) : null;
+	try {
+		await foundOr404(
+			changeSitting(store, params.sittingId, version, who, (now) => ({
+				...now,
+				...details,
+				...(intent === "callOff" ? { calledOff: !now.calledOff } : {}),
+				dishes: [
+					...now.dishes
+						.filter((dish) => !(intent === "remove" && dish.id === subject))
+						.map((dish) => ({ ...dish, ...shares.get(dish.id) })),
+					...(added ? [newDish(added, 1, 0.05)] : []),
+				],
+			})),
+			"sitting",
+		);
+	} catch (error) {
+		if (!(error instanceof Stale)) throw error;
+		return data({ typed: read.typed, wrong: {}, stale: staleView(error, reading) }, { status: 409 });
+	}
+	return redirect(".");
+}
+
+async function recipeToAdd(db: Parameters<typeof readRecipe>[0], recipeId: string): Promise<string> {
+	return (await foundOr404(readRecipe(db, recipeId), "recipe")).id;
+}
+
+const Columns = chakra("div", {
+	base: {
+		display: "grid",
+		gap: "12px",
+		marginTop: "16px",
+		alignItems: "start",
+		gridTemplateColumns: { base: "minmax(0,1fr)", lg: "minmax(0, 1fr) 400px" },
+	},
+});
+
+export default function SittingPage({ loaderData, actionData }: Route.ComponentProps) {
+	const sitting = loaderData;
+	const typed = { ...sitting.typed, ...actionData?.typed };
+	const wrong = actionData?.wrong ?? {};
+	const version = actionData?.stale?.version ?? sitting.version;
+	return (
+		<Page>
+			<chakra.div display="flex" flexWrap="wrap" alignItems="flex-end" gap="8px 28px">
+				<div>
+					<h1>
+						<Tape size="large">{sitting.name}</Tape>
+					</h1>
+					<Muted display="block" marginTop="6px">
+						<b>{sitting.when}</b> · {sitting.where}
+					</Muted>
+				</div>
+				{sitting.first ? (
+					<chakra.div marginInlineStart="auto" textAlign={{ base: "start", md: "end" }}>
+						<Muted display="block">First to start</Muted>
+						<Figure size="large">{sitting.first.clock}</Figure>
+						<Muted display="block">
+							{sitting.first.task}, {sitting.first.dish}
+						</Muted>
+					</chakra.div>
+				) : null}
+			</chakra.div>
+			{sitting.calledOff ? (
+				<Note marginTop="12px">
+					<b>Called off.</b> Nothing of it shows on Today.
+				</Note>
+			) : null}
+			{actionData?.stale ? (
+				<chakra.div marginTop="14px">
+					<StaleNote stale={actionData.stale} />
+				</chakra.div>
+			) : null}
+			<Form method="post" key={sitting.version} preventScrollReset>
+				<input type="hidden" name="version" value={version} />
+				{/* Enter in a field saves; it never removes or calls off. */}
+				<chakra.button name="intent" value="save" srOnly tabIndex={-1} aria-hidden>
+					Save
+				</chakra.button>
+				<Columns>
+					<chakra.div display="grid" gap="10px">
+						{sitting.dishes.map((dish) => (
+							<DishRow key={dish.id} sittingId={sitting.id} dish={dish} typed={typed} wrong={wrong} />
+						))}
+						{sitting.dishes.length === 0 ? (
+							<Sheet>
+								<Title as="h2" fontSize="22px">
+									No dish on it yet
+								</Title>
+								<p>
+									Add one from the book. How much to buy, which pans and when it goes in follow from the
+									covers.
+								</p>
+							</Sheet>
+						) : (
+							<Taken taken={sitting.taken} />
+						)}
+						<Sheet display="flex" flexWrap="wrap" gap="12px" alignItems="end">
+							<chakra.div flex="1 1 260px">
+								<Choice
+									label="Another dish"
+									name="recipe"
+									defaultValue=""
+									aria-keyshortcuts="d"
+									data-key-name="Choose another dish"
+								>
+									{sitting.book.map(({ id, name }) => (
+										<option key={id} value={id}>
+											{name}
+										</option>
+									))}
+								</Choice>
+							</chakra.div>
+							<Act name="intent" value="add" disabled={sitting.book.length === 0}>
+								Add it
+							</Act>
+						</Sheet>
+					</chakra.div>
+					<Sheet display="grid" gap="14px">
+						<Heading>The sitting</Heading>
+						<DetailFields typed={typed} wrong={wrong} />
+						<chakra.div display="flex" flexWrap="wrap" gap="8px 12px" justifyContent="space-between">
+							<Act kind="next" name="intent" value="save" aria-keyshortcuts="a">
+								Save <Key aria-hidden>a</Key>
+							</Act>
+							<Act kind="quiet" name="intent" value="callOff">
+								{sitting.calledOff ? "Put back on" : "Call off"}
+							</Act>
+						</chakra.div>
+					</Sheet>
+				</Columns>
+			</Form>
+			<chakra.p marginTop="12px">
+				<Link to="/sittings">All sittings</Link>
+			</chakra.p>
+		</Page>
+	);
+}
+
+function Taken({ taken }: { readonly taken: number }) {
+	if (taken === 100) return <Muted>The dishes together are taken by all covers.</Muted>;
+	const over = taken > 100;
+	return (
+		<Note>
+			<b>The dishes together are taken by {taken} % of the covers.</b>{" "}
+			{over
+				? "Some guests take two, or an uptake is too high."
+				: "The rest eat something else, or an uptake is too low."}
+		</Note>
+	);
+}

@@ -1,0 +1,45 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { Covers, Name, Refusal, refuse } from "#core/check";
+import { fromWallClock } from "#core/schedule";
+import type { SittingDetails } from "#db";
+import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
+
+/** The details of a sitting as they are typed. */
+export const SittingForm = Type.Object({
+	name: Name,
+	room: Type.String({ maxLength: 80, allowed: "a room of up to 80 characters" }),
+	date: Type.String({ allowed: "a day such as 2026-11-28" }),
+	time: Type.String({ allowed: "a time such as 19:30" }),
+	covers: Covers,
+	hands: Type.Integer({ minimum: 1, maximum: 60, allowed: "a whole number of cooks from 1 to 60" }),
+	note: Type.String({ maxLength: 600, allowed: "a note of up to 600 characters" }),
+});
+
+/** One dish's share of the covers as it is typed. */
+export const ShareForm = Type.Object({
+	uptake: Type.Number({ exclusiveMinimum: 0, maximum: 100, allowed: "a percentage above 0 and up to 100" }),
+	spare: Type.Number({ minimum: 0, maximum: 100, allowed: "a percentage from 0 to 100" }),
+});
+
+/** Reads the details of a sitting; the day and time are the house's own. */
+export function readDetails(form: FormData, timeZone: string): FormRead<SittingDetails> {
+	const read = readForm(SittingForm, form);
+	if ("wrong" in read) return read;
+	try {
+		return { value: detailsOf(read.value, timeZone) };
+	} catch (error) {
+		if (error instanceof Refusal) return { typed: typedIn(form), wrong: wrongOf(error) };
+		throw error;
+	}
+}
+
+function detailsOf({ date, time, ...details }: Static<typeof SittingForm>, timeZone: string): SittingDetails {
+	if (fromWallClock(date, "12:00", timeZone) === undefined) {
+		throw refuse("date", `“${date}” was given; a day such as 2026-11-28 is allowed`);
+	}
+	const serviceAt = fromWallClock(date, time, timeZone);
+	if (serviceAt === undefined) {
+		throw refuse("time", `“${time}” was given; a time such as 19:30 is allowed`);
+	}
+	return { ...details, serviceAt };
+}

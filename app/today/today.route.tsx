@@ -1,0 +1,250 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Link } from "react-router";
+import type { Kitchen } from "#core/plan";
+import { onDay } from "#core/schedule";
+import { type Database, readKitchen, readSittings, type Sitting } from "#db";
+import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
+import { type PlaceView, placesOf } from "../ui/places.ts";
+import { plannedDishes } from "../ui/planned.ts";
+import type { Reading } from "../ui/reading.ts";
+import { Tape } from "../ui/Tape.tsx";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/today.route";
+import { SittingCard } from "./SittingCard.tsx";
+
+export const meta: Route.MetaFunction = () => [{ title: "Today · Wide Table" }];
+
+/** How far ahead the day's list looks. */
+const DAYS_AHEAD = 14;
+const HOUR_MS = 3_600_000;
+
+/** One thing that must start, with where it belongs. */
+interface Task {
+	readonly id: string;
+	readonly at: number;
+	readonly time: string;
+	readonly place: string;
+	readonly task: string;
+	readonly dish: string;
+	readonly sitting: string;
+	readonly to: string;
+}
+
+export async function loader({ context }: Route.LoaderArgs) {
+	const { store, reading, house } = await visitOf(context);
+	const start = onDay(reading.now, house.timeZone, 0);
+	const end = onDay(reading.now, house.timeZone, 0, DAYS_AHEAD);
+	const kitchen = await readKitchen(store.db);
+	const coming = (await readSittings(store.db, start, end)).filter((sitting) => !sitting.calledOff);
+	const cards = await Promise.all(coming.map((sitting) => cardOf(store.db, sitting, kitchen, reading)));
+	const tasks = cards.flatMap((card) => card.tasks).sort((a, b) => a.at - b.at);
+	const ahead = tasks.filter((task) => task.at >= reading.now);
+	const [next] = ahead;
+	return {
+		today: reading.day(reading.now),
+		next: next ? { ...next, wait: waitWords(next.at - reading.now), clock: reading.clock(next.at) } : null,
+		days: byDay(ahead, reading),
+		begun: tasks.filter((task) => task.at < reading.now && task.at >= start),
+		sittings: cards.map(({ tasks: _, ...card }) => card),
+	};
+}
+
+async function cardOf(db: Database, sitting: Sitting, kitchen: Kitchen, reading: Reading) {
+	const rows = await plannedDishes(db, sitting, kitchen);
+	const warnings = rows.reduce((sum, { plan }) => sum + (plan ? plan.warnings.length : 1), 0);
+	return {
+		id: sitting.id,
+		name: sitting.name,
+		room: sitting.room,
+		when: reading.clock(sitting.serviceAt),
+		covers: sitting.covers,
+		dishes: rows.map(({ dish }) => dish.recipe.name),
+		warnings,
+		tasks: rows.flatMap(({ dish, plan }): Task[] =>
+			plan
+				? placesOf(dish.recipe, plan, reading)
+						.filter(({ key }) => key !== "build" && key !== "sauce")
+						.map((place) => taskOf(place, sitting, dish.id, dish.recipe.name, reading))
+				: [],
+		),
+	};
+}
+
+function taskOf(place: PlaceView, sitting: Sitting, dishId: string, dish: string, reading: Reading): Task {
+	return {
+		id: `${dishId} ${place.key}`,
+		at: place.at,
+		time: reading.clock(place.at).split(" ").at(-1) ?? "",
+		place: place.label,
+		task: place.task,
+		dish,
+		sitting: sitting.name,
+		to: `/sittings/${sitting.id}/dishes/${dishId}?place=${place.key}`,
+	};
+}
+
+function byDay(tasks: readonly Task[], reading: Reading): { day: string; tasks: Task[] }[] {
+	const days = new Map<string, Task[]>();
+	for (const task of tasks) {
+		const day = reading.day(task.at);
+		days.set(day, [...(days.get(day) ?? []), task]);
+	}
+	return [...days].map(([day, list]) => ({ day, tasks: list }));
+}
+
+function waitWords(ms: number): string {
+	const hours = ms / HOUR_MS;
+	if (hours < 1) return `in ${Math.max(1, Math.round(hours * 60))} min`;
+	if (hours < 48) return `in ${Math.round(hours)} h`;
+	return `in ${Math.round(hours / 24)} days`;
+}
+
+const Columns = chakra("div", {
+	base: {
+		display: "grid",
+		gap: "16px",
+		marginTop: "16px",
+		gridTemplateColumns: { base: "minmax(0,1fr)", lg: "minmax(0, 8fr) minmax(0, 5fr)" },
+		alignItems: "start",
+	},
+});
+
+export default function Today({ loaderData }: Route.ComponentProps) {
+	const { next, days, sittings, begun, today } = loaderData;
+	return (
+		<Page>
+			<chakra.div display="flex" flexWrap="wrap" alignItems="baseline" gap="4px 16px">
+				<Title>Today</Title>
+				<Muted fontSize="19px">{today}</Muted>
+			</chakra.div>
+			{next ? <Next next={next} /> : <Quiet planned={sittings.length > 0} />}
+			<Columns>
+				<chakra.div display="grid" gap="10px">
+					{days.map(({ day, tasks }, index) => (
+						<Day key={day} day={day} tasks={tasks} open={index < 2} />
+					))}
+					{begun.length > 0 ? (
+						<Day day="Should have started earlier today" tasks={begun} open={false} />
+					) : null}
+				</chakra.div>
+				<chakra.div display="grid" gap="10px">
+					{sittings.map((sitting) => (
+						<SittingCard key={sitting.id} sitting={sitting} />
+					))}
+					<ActLink to="/sittings/new" justifySelf="start" aria-keyshortcuts="n">
+						Plan a sitting <Key aria-hidden>n</Key>
+					</ActLink>
+				</chakra.div>
+			</Columns>
+		</Page>
+	);
+}
+
+type Loaded = Route.ComponentProps["loaderData"];
+
+function Next({ next }: { readonly next: NonNullable<Loaded["next"]> }) {
+	return (
+		<chakra.div
+			bg="mahogany"
+			color="onMahogany"
+			marginTop="14px"
+			padding={{ base: "14px", md: "16px 22px" }}
+			display="flex"
+			flexWrap="wrap"
+			alignItems="center"
+			gap="8px 28px"
+		>
+			<div>
+				<chakra.span display="block">Next to start, {next.wait}</chakra.span>
+				<Figure size="giant">{next.task}</Figure>
+				<chakra.span display="block" fontSize="18px">
+					{next.dish}, for {next.sitting}
+				</chakra.span>
+			</div>
+			<chakra.div marginInlineStart="auto" display="flex" alignItems="center" gap="20px">
+				<Figure size="giant" whiteSpace="nowrap">
+					{next.clock}
+				</Figure>
+				<ActLink to={next.to} kind="plain" aria-keyshortcuts="o">
+					Open <Key aria-hidden>o</Key>
+				</ActLink>
+			</chakra.div>
+		</chakra.div>
+	);
+}
+
+function Quiet({ planned }: { readonly planned: boolean }) {
+	return (
+		<Sheet marginTop="14px">
+			<Figure size="large">
+				{planned ? "Nothing more has to start." : "No sitting in the next fortnight."}
+			</Figure>
+			<p>
+				{planned
+					? "Everything planned for the coming days has begun or been served."
+					: "Plan one, and this page shows what must start when, and how much of it."}
+			</p>
+		</Sheet>
+	);
+}
+
+function Day({
+	day,
+	tasks,
+	open,
+}: {
+	readonly day: string;
+	readonly tasks: Loaded["days"][number]["tasks"];
+	readonly open: boolean;
+}) {
+	return (
+		<Sheet as="details" {...(open ? { open: true } : {})} paddingBlock="6px 10px">
+			<chakra.summary cursor="pointer" minHeight="44px" display="flex" alignItems="center" gap="12px">
+				<chakra.b fontFamily="head" fontSize="20px">
+					{day}
+				</chakra.b>
+				<Muted>
+					{tasks.length} to start, first {tasks[0]?.time}
+				</Muted>
+			</chakra.summary>
+			<ol>
+				{tasks.map((task) => (
+					<TaskRow key={task.id} task={task} />
+				))}
+			</ol>
+		</Sheet>
+	);
+}
+
+const Row = chakra("li", {
+	base: {
+		display: "grid",
+		gridTemplateColumns: { base: "58px minmax(0,1fr)", md: "58px 104px minmax(0,1fr)" },
+		gap: "2px 12px",
+		alignItems: "baseline",
+		paddingBlock: "8px",
+		borderTop: "1px solid",
+		borderColor: "hair",
+	},
+});
+
+function TaskRow({ task }: { readonly task: Loaded["days"][number]["tasks"][number] }) {
+	return (
+		<Row>
+			<chakra.b fontFamily="head" fontSize="19px">
+				{task.time}
+			</chakra.b>
+			<chakra.span hideBelow="md">
+				<Tape>{task.place}</Tape>
+			</chakra.span>
+			<span>
+				<Link to={task.to}>
+					<b>{task.task}</b>
+				</Link>{" "}
+				<Muted>
+					{task.dish} · {task.sitting}
+				</Muted>
+			</span>
+		</Row>
+	);
+}

@@ -1,0 +1,85 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import type { ComponentProps, ReactNode } from "react";
+import { useId } from "react";
+
+const Label = chakra("label", { base: { display: "grid", gap: "4px", minWidth: 0, alignContent: "start" } });
+const Words = chakra("span", { base: { color: "muted", fontSize: "16px" } });
+const Wrong = chakra("span", {
+	base: { color: "next", fontWeight: 650, fontSize: "16px", "&::before": { content: '"▲ "' } },
+});
+const Row = chakra("span", { base: { display: "flex", alignItems: "center", gap: "6px" } });
+
+const CONTROL = {
+	bg: "sheet",
+	border: "1.5px solid",
+	borderColor: "edge",
+	borderRadius: 0,
+	minHeight: "44px",
+	padding: "8px 10px",
+	fontSize: "17px",
+	width: "100%",
+	minWidth: 0,
+	"&[aria-invalid=true]": { borderColor: "next", borderWidth: "3px" },
+} as const;
+
+const Input = chakra("input", { base: CONTROL });
+const Select = chakra("select", { base: CONTROL });
+const Area = chakra("textarea", { base: { ...CONTROL, minHeight: "76px", resize: "vertical" } });
+
+interface About {
+	readonly label: string;
+	/** What is wrong with what was typed, from the server. */
+	readonly wrong?: string | undefined;
+	/** Unit or hint after the control. */
+	readonly after?: ReactNode;
+}
+
+/** What a control says of itself to those who cannot see the message beside it. */
+function useAbout(wrong: string | undefined) {
+	const id = useId();
+	return {
+		id,
+		about: wrong ? ({ "aria-invalid": true, "aria-describedby": id } as const) : {},
+	};
+}
+
+export function Field({ label, wrong, after, ...input }: About & ComponentProps<typeof Input>) {
+	const { id, about } = useAbout(wrong);
+	return (
+		<Label>
+			<Words>{label}</Words>
+			<Row>
+				<Input {...input} {...about} />
+				{after ? <Words whiteSpace="nowrap">{after}</Words> : null}
+			</Row>
+			{wrong ? <Wrong id={id}>{wrong}</Wrong> : null}
+		</Label>
+	);
+}
+
+export function Choice({ label, wrong, after, children, ...select }: About & ComponentProps<typeof Select>) {
+	const { id, about } = useAbout(wrong);
+	return (
+		<Label>
+			<Words>{label}</Words>
+			<Row>
+				<Select {...select} {...about}>
+					{children}
+				</Select>
+				{after ? <Words>{after}</Words> : null}
+			</Row>
+			{wrong ? <Wrong id={id}>{wrong}</Wrong> : null}
+		</Label>
+	);
+}
+
+export function LongText({ label, wrong, after: _, ...area }: About & ComponentProps<typeof Area>) {
+	const { id, about } = useAbout(wrong);
+	return (
+		<Label>
+			<Words>{label}</Words>
+			<Area {...area} {...about} />
+			{wrong ? <Wrong id={id}>{wrong}</Wrong> : null}
+		</Label>
+	);
+}

@@ -1,0 +1,39 @@
+import { ActLink, Figure, Page, Sheet, Title } from "./parts.tsx";
+import { Tape } from "./Tape.tsx";
+
+/** Nothing here, or something broke: what is so, and the way on. */
+export function Lost({ status, what }: { readonly status: number; readonly what?: string }) {
+	const missing = status === 404;
+	return (
+		<Page>
+			<Sheet
+				maxWidth="640px"
+				marginInline="auto"
+				marginTop="6vh"
+				display="grid"
+				gap="14px"
+				justifyItems="start"
+			>
+				<Tape>{missing ? "Not on the shelf" : "Stopped"}</Tape>
+				<Title>{headline(status, what)}</Title>
+				<p>
+					{missing
+						? "The link may be old, or it was taken away since. Nothing else has changed."
+						: "The page could not be made. What was saved before is still there; go back and try once more."}
+				</p>
+				<Figure size="medium" as="p" color="muted" aria-hidden>
+					{status}
+				</Figure>
+				<ActLink to="/" kind="next">
+					Go to Today
+				</ActLink>
+			</Sheet>
+		</Page>
+	);
+}
+
+function headline(status: number, what: string | undefined): string {
+	if (status === 404) return what ? `There is no such ${what}.` : "There is no page here.";
+	if (status === 405) return "That cannot be done here.";
+	return "Something broke on our side.";
+}

@@ -1,0 +1,80 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { scaleLinear } from "d3-scale";
+import type { PanDrawing } from "./drawings.ts";
+
+const Svg = chakra("svg", { base: { width: "100%", height: "auto", overflow: "visible" } });
+const Rect = chakra("rect");
+const Circle = chakra("circle");
+const Label = chakra("text", { base: { fill: "muted", fontFamily: "text", fontSize: "16px" } });
+const Line = chakra("line", { base: { stroke: "muted", strokeWidth: 1.2 } });
+
+/** Width the drawing is laid out in, px; it shrinks with its column. */
+const WIDTH = 480;
+/** Room for the dimension over the rim, px. */
+const ABOVE = 32;
+
+/** A pan from above, to scale: its rim, its floor and every piece where it lies. */
+export function PanFromAbove({ pan }: { readonly pan: PanDrawing }) {
+	const px = scaleLinear().domain([0, pan.rim.length_mm]).range([0, WIDTH]);
+	const height = px(pan.rim.width_mm);
+	const middle = { x: WIDTH / 2, y: height / 2 };
+	const at = (x_mm: number) => middle.x + px(x_mm);
+	const down = (y_mm: number) => middle.y + px(y_mm);
+	const shade = pan.filled ? "broth" : "panFloor";
+	return (
+		<Svg viewBox={`-4 ${-ABOVE} ${WIDTH + 8} ${height + ABOVE + 6}`} role="img" aria-label={pan.words}>
+			<Line x1={0} x2={WIDTH} y1={-10} y2={-10} />
+			<Line x1={0} x2={0} y1={-17} y2={-3} />
+			<Line x1={WIDTH} x2={WIDTH} y1={-17} y2={-3} />
+			<Label x={WIDTH / 2} y={-15} textAnchor="middle">
+				{pan.across}
+			</Label>
+			{pan.floor.kind === "circle" ? (
+				<>
+					<Circle cx={middle.x} cy={middle.y} r={WIDTH / 2} fill="place" stroke="pan" strokeWidth={2} />
+					<Circle cx={middle.x} cy={middle.y} r={px(pan.floor.diameter_mm) / 2 - 5} fill={shade} />
+				</>
+			) : (
+				<>
+					<Rect width={WIDTH} height={height} rx={14} fill="place" stroke="pan" strokeWidth={2} />
+					<Inside floor={pan.top} at={at} down={down} px={px} fill="panFloor" />
+					<Inside floor={pan.floor} at={at} down={down} px={px} fill={shade} />
+				</>
+			)}
+			{pan.placed.map((piece) => (
+				<Rect
+					key={`${piece.x_mm},${piece.y_mm}`}
+					x={at(piece.x_mm - piece.length_mm / 2)}
+					y={down(piece.y_mm - piece.width_mm / 2)}
+					width={px(piece.length_mm)}
+					height={px(piece.width_mm)}
+					rx={pan.round ? px(piece.width_mm) / 2 : Math.min(12, px(piece.width_mm) / 4)}
+					fill="meat"
+					stroke="meatEdge"
+				/>
+			))}
+		</Svg>
+	);
+}
+
+interface InsideProps {
+	readonly floor: PanDrawing["floor"];
+	readonly at: (mm: number) => number;
+	readonly down: (mm: number) => number;
+	readonly px: (mm: number) => number;
+	readonly fill: string;
+}
+
+function Inside({ floor, at, down, px, fill }: InsideProps) {
+	if (floor.kind === "circle") return null;
+	return (
+		<Rect
+			x={at(-floor.length_mm / 2)}
+			y={down(-floor.width_mm / 2)}
+			width={px(floor.length_mm)}
+			height={px(floor.width_mm)}
+			rx={20}
+			fill={fill}
+		/>
+	);
+}

@@ -1,0 +1,169 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { type ReactNode, useEffect, useState } from "react";
+import { Form, NavLink, useLocation } from "react-router";
+import { KeySheet } from "./KeySheet.tsx";
+import { Hidden, Key } from "./parts.tsx";
+
+const Bar = chakra("header", {
+	base: { bg: "bar", borderBottom: "1px solid", borderColor: "hair" },
+});
+const Row = chakra("div", {
+	base: {
+		maxWidth: "1280px",
+		marginInline: "auto",
+		paddingInline: { base: "14px", md: "24px" },
+		minHeight: "54px",
+		display: "flex",
+		flexWrap: "wrap",
+		alignItems: "center",
+		columnGap: { base: "14px", lg: "26px" },
+	},
+});
+const Mark = chakra("span", {
+	base: {
+		fontFamily: "head",
+		fontWeight: 800,
+		fontStretch: "75%",
+		fontSize: "22px",
+		letterSpacing: "-.01em",
+		whiteSpace: "nowrap",
+		"& u": { textDecoration: "none", borderBottom: "4px solid", borderColor: "next", paddingBottom: "1px" },
+	},
+});
+const Nav = chakra("nav", {
+	base: {
+		display: "flex",
+		columnGap: { base: "2px", md: "10px" },
+		order: { base: 3, md: 0 },
+		width: { base: "100%", md: "auto" },
+		marginInline: { base: "-8px", md: 0 },
+	},
+});
+const Area = chakra(NavLink, {
+	base: {
+		display: "inline-flex",
+		gap: "6px",
+		alignItems: "center",
+		justifyContent: "center",
+		flex: { base: "1 1 0", md: "none" },
+		minHeight: "48px",
+		paddingInline: "8px",
+		color: "muted",
+		textDecoration: "none",
+		fontSize: "17px",
+		borderBottom: "4px solid transparent",
+		borderTop: "4px solid transparent",
+		_hover: { color: "ink" },
+		"&[aria-current=page]": { color: "ink", fontWeight: 650, borderBottomColor: "tape" },
+	},
+});
+const Aside = chakra("div", {
+	base: {
+		marginInlineStart: "auto",
+		display: "flex",
+		alignItems: "center",
+		columnGap: { base: "10px", lg: "16px" },
+		color: "muted",
+	},
+});
+const Switch = chakra("button", {
+	base: {
+		bg: "transparent",
+		border: 0,
+		padding: "8px 4px",
+		minHeight: "44px",
+		cursor: "pointer",
+		color: "muted",
+		textDecoration: "underline dotted",
+		textUnderlineOffset: "4px",
+		whiteSpace: "nowrap",
+		_hover: { color: "ink" },
+	},
+});
+
+const AREAS = [
+	{ to: "/", name: "Today", key: "t" },
+	{ to: "/book", name: "Book", key: "b" },
+	{ to: "/sittings", name: "Sittings", key: "s" },
+	{ to: "/kitchen", name: "Kitchen", key: "k" },
+] as const;
+
+export interface ShellView {
+	readonly house: string;
+	readonly units: "metric" | "us";
+	readonly light: "bench" | "evening";
+	readonly timeZone: string;
+	readonly now: number;
+	/** The clock on the wall, as the server saw it. */
+	readonly clock: string;
+}
+
+/** The bench: the areas, the house, its clock and its units, round every screen. */
+export function Shell({ view, children }: { readonly view: ShellView; readonly children: ReactNode }) {
+	return (
+		<>
+			<Bar className="screenOnly">
+				<Row>
+					<Mark>
+						<u>Wide</u> Table
+					</Mark>
+					<Nav aria-label="Areas">
+						{AREAS.map(({ to, name, key }) => (
+							<Area key={to} to={to} end={to === "/"} aria-keyshortcuts={key}>
+								{name}
+								<Key aria-hidden>{key}</Key>
+							</Area>
+						))}
+					</Nav>
+					<Aside>
+						<chakra.span hideBelow="lg">{view.house}</chakra.span>
+						<Switches view={view} />
+						<KeySheet />
+						<WallClock view={view} />
+					</Aside>
+				</Row>
+			</Bar>
+			{children}
+		</>
+	);
+}
+
+function Switches({ view }: { readonly view: ShellView }) {
+	const { pathname, search } = useLocation();
+	const otherUnits = view.units === "metric" ? "us" : "metric";
+	const otherLight = view.light === "bench" ? "evening" : "bench";
+	return (
+		<Form method="post" action="/preferences" preventScrollReset>
+			<input type="hidden" name="back" value={pathname + search} />
+			<Switch name="units" value={otherUnits} aria-keyshortcuts="u" data-key-name="Change units">
+				<Hidden>Change units from </Hidden>
+				{view.units === "metric" ? "kg · l · °C" : "lb · qt · °F"}
+			</Switch>
+			<Switch name="light" value={otherLight} aria-keyshortcuts="e" data-key-name="Change light">
+				{view.light === "bench" ? "Evening" : "Daylight"}
+			</Switch>
+		</Form>
+	);
+}
+
+/** The house's clock; it goes on ticking where scripts run. */
+function WallClock({ view }: { readonly view: ShellView }) {
+	const [clock, setClock] = useState(view.clock);
+	useEffect(() => {
+		const words = new Intl.DateTimeFormat("en-GB", {
+			timeZone: view.timeZone,
+			hour: "2-digit",
+			minute: "2-digit",
+		});
+		const skew = view.now - Date.now();
+		const tick = () => setClock(words.format(Date.now() + skew));
+		tick();
+		const timer = setInterval(tick, 5000);
+		return () => clearInterval(timer);
+	}, [view.timeZone, view.now]);
+	return (
+		<chakra.b color="ink" fontWeight="650" fontSize="18px" aria-label={`House time ${clock}`} role="img">
+			{clock}
+		</chakra.b>
+	);
+}

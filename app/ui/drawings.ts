@@ -1,0 +1,46 @@
+import type { Floor, Placed } from "#core/pans";
+
+/** What the drawings are given: millimetres, and the words that say the same. */
+
+export interface PanDrawing {
+	readonly rim: { readonly length_mm: number; readonly width_mm: number };
+	readonly top: Floor;
+	readonly floor: Floor;
+	readonly depth_mm: number;
+	readonly placed: readonly Placed[];
+	/** Pieces are drawn as discs. */
+	readonly round: boolean;
+	readonly pieceHeight_mm: number;
+	/** Length over the rim, as it is read. */
+	readonly across: string;
+	readonly words: string;
+	/** For a pan brought to its line. */
+	readonly filled?: {
+		readonly line_mm: number;
+		readonly bed_mm: number;
+		readonly lid: string;
+		readonly lineWords: string;
+		readonly line: string;
+		readonly dip: string;
+		readonly headspace_mm: number;
+		readonly schools: readonly { readonly name: string; readonly mm: number }[];
+		readonly words: string;
+	};
+}
+
+export interface OvenDrawing {
+	readonly name: string;
+	readonly rungs: number;
+	readonly pitch_mm: number;
+	readonly wide: "2/1" | "1/1" | "2/3" | "1/2" | "1/3" | "1/4" | "1/6";
+	readonly set: string;
+	readonly set_C: number;
+	readonly pans: readonly {
+		readonly name: string;
+		readonly count: number;
+		readonly depth_mm: number;
+		readonly length_mm: number;
+		readonly width_mm: number;
+	}[];
+	readonly words: string;
+}

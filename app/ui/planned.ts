@@ -1,0 +1,37 @@
+import type { Kitchen } from "#core/plan";
+import { type Plan, planSitting } from "#core/plan";
+import { type Database, type DishWithRecipe, orderOf, type Sitting, withRecipes } from "#db";
+
+export interface PlannedDishRow {
+	readonly dish: DishWithRecipe;
+	/** Absent when it cannot be planned; then `refused` says why. */
+	readonly plan?: Plan;
+	readonly refused?: string;
+}
+
+/** The dishes of a sitting with their recipes and plans, in order. */
+export async function plannedDishes(
+	db: Database,
+	sitting: Sitting,
+	kitchen: Kitchen,
+): Promise<PlannedDishRow[]> {
+	const dishes = await withRecipes(db, sitting.dishes);
+	return planDishes(dishes, sitting, kitchen);
+}
+
+/** The same from dishes that are read already, or changed on trial. */
+export function planDishes(
+	dishes: readonly DishWithRecipe[],
+	sitting: Pick<Sitting, "serviceAt" | "covers" | "hands">,
+	kitchen: Kitchen,
+): PlannedDishRow[] {
+	const planned = planSitting(
+		dishes.map((dish) => ({ id: dish.id, recipe: dish.recipe, order: orderOf(sitting, dish) })),
+		kitchen,
+	);
+	return dishes.map((dish, index) => {
+		const result = planned[index];
+		if (result && "plan" in result) return { dish, plan: result.plan };
+		return { dish, refused: result?.refused ?? "" };
+	});
+}

@@ -1,0 +1,48 @@
+import { readable, type UnitSystem } from "#core/quantity";
+import { clockWords, dayWords, wallClock } from "#core/schedule";
+
+/** How one reader is told things: units, the house's clock, and which day is today. */
+export interface Reading {
+	readonly units: UnitSystem;
+	readonly timeZone: string;
+	readonly now: number;
+	/** kg */
+	mass(kg: number): string;
+	/** litres */
+	volume(l: number): string;
+	length(mm: number): string;
+	temperature(celsius: number): string;
+	/** Instant as a clock time, the day named when it is not today. */
+	clock(at: number): string;
+	/** The same after another instant was named: the day only when it is another. */
+	clockAfter(at: number, named: number): string;
+	day(at: number): string;
+}
+
+export function readingIn(units: UnitSystem, timeZone: string, now: number): Reading {
+	return {
+		units,
+		timeZone,
+		now,
+		mass: (kg) => readable(kg * 1000, "mass", units),
+		volume: (l) => readable(l * 1000, "volume", units),
+		length: (mm) => readable(mm, "length", units),
+		temperature: (celsius) => readable(celsius, "temperature", units),
+		clock: (at) => clockWords(at, timeZone, now),
+		clockAfter: (at, named) => {
+			const sameDay = wallClock(at, timeZone).date === wallClock(named, timeZone).date;
+			return sameDay ? wallClock(at, timeZone).time : clockWords(at, timeZone, now);
+		},
+		day: (at) => dayWords(at, timeZone),
+	};
+}
+
+/** A share as a percentage: "62 %". */
+export function percent(share: number): string {
+	return `${Number((share * 100).toFixed(1))} %`;
+}
+
+/** "1 pan", "4 pans". */
+export function counted(count: number, one: string, many = `${one}s`): string {
+	return `${count.toLocaleString("en-GB")} ${count === 1 ? one : many}`;
+}

@@ -1,0 +1,28 @@
+import type { RouterContextProvider } from "react-router";
+import { data } from "react-router";
+import { type HouseRow, Missing, readHouse } from "#db";
+import { type Visit, visitContext } from "#server";
+import { type Reading, readingIn } from "./reading.ts";
+
+export interface HouseVisit extends Visit {
+	readonly house: HouseRow;
+	readonly reading: Reading;
+}
+
+/** The visit with the house and how this reader is told things. */
+export async function visitOf(context: Readonly<RouterContextProvider>): Promise<HouseVisit> {
+	const visit = context.get(visitContext);
+	const house = await readHouse(visit.store.db);
+	const units = visit.preferences.units ?? house.units;
+	return { ...visit, house, reading: readingIn(units, house.timeZone, Date.now()) };
+}
+
+/** What is asked for, or the designed 404. */
+export async function foundOr404<T>(looking: Promise<T>, what: string): Promise<T> {
+	try {
+		return await looking;
+	} catch (error) {
+		if (error instanceof Missing) throw data({ missing: what }, { status: 404 });
+		throw error;
+	}
+}

@@ -1,0 +1,89 @@
+import type { PlanWarning } from "#core/plan";
+import { durationWords } from "#core/schedule";
+import type { Reading } from "./reading.ts";
+
+export interface WarningWords {
+	/** What is so, with its figures. */
+	readonly says: string;
+	/** The usual remedy. */
+	readonly remedy: string;
+}
+
+/** A warning of the plan as a calm senior cook would say it. */
+export function warningWords(warning: PlanWarning, reading: Reading): WarningWords {
+	switch (warning.code) {
+		case "tooFewFromMeat":
+			return {
+				says: `The weight on hand makes ${warning.makes} portions; ${warning.wanted} are wanted, ${warning.wanted - warning.makes} short.`,
+				remedy: "Buy more, or offer another dish for the rest.",
+			};
+		case "tooFewFromPans":
+			return {
+				says: `That number of pans makes ${warning.makes} portions; ${warning.wanted} are wanted, ${warning.wanted - warning.makes} short.`,
+				remedy: "Take more pans, or a larger kind.",
+			};
+		case "noPan":
+			return {
+				says: "No free pan takes these pieces.",
+				remedy: "Cut smaller, free the pan for this dish, or add one under Kitchen.",
+			};
+		case "panStock":
+			return {
+				says: `${warning.unplaced} pieces have no pan: the stock is used up.`,
+				remedy: "Borrow pans, cook in two goes, or let another kind be used.",
+			};
+		case "overfull":
+			return {
+				says: `The line leaves ${reading.length(warning.dip_mm)} to the rim; ${reading.length(warning.headspace_mm)} is wanted.`,
+				remedy: "Use a deeper pan, a lower line, or fewer vegetables under the meat.",
+			};
+		case "heavy":
+			return {
+				says: `${warning.pans} of ${warning.of} pans weigh up to ${reading.mass(warning.heaviest_kg)}, over the ${reading.mass(warning.limit_kg)} limit for one.`,
+				remedy: "Two carry, pour at the oven, or use smaller pans.",
+			};
+		case "tallPiece":
+			return {
+				says: `The pieces stand ${reading.length(Math.max(1, warning.over_mm))} into the headspace.`,
+				remedy: "Use a deeper pan, or cut them lower.",
+			};
+		case "ovenSpace":
+			return {
+				says: `${warning.without} of ${warning.of} pans have no rung.`,
+				remedy: "Cook in two goes, use flatter pans, or move another dish.",
+			};
+		case "noOven":
+			return {
+				says: `No free oven takes these pans at ${reading.temperature(warning.low_C)} to ${reading.temperature(warning.high_C)}.`,
+				remedy: "Choose another pan, or look at the ovens under Kitchen.",
+			};
+		case "ratio":
+			return {
+				says: `The pans take ${reading.volume(warning.pans_l)}; the card's ratio would give ${reading.volume(warning.card_l)}.`,
+				remedy:
+					warning.pans_l > warning.card_l
+						? "Expect a weaker sauce: reduce longer, or lay the pieces closer."
+						: "Expect a stronger, shorter sauce: taste for salt before it reduces.",
+			};
+		case "bedReachesLine":
+			return {
+				says: "Meat and vegetables alone reach the line.",
+				remedy: "Raise the line, or put fewer vegetables under the meat.",
+			};
+		case "beforeOpening":
+			return {
+				says: "Searing starts outside the kitchen's hours.",
+				remedy: "Put on more hands, choose a quicker dish, or cook the day before.",
+			};
+		case "marinatedTooLong":
+			return {
+				says: `It would lie ${durationWords(warning.minutes)} in the marinade; ${durationWords(warning.longest_min)} is the most.`,
+				remedy: "Start later; too long turns it woolly.",
+			};
+		case "noSearPan":
+			return {
+				says: "The kitchen has no searing pan.",
+				remedy: "Choose one under Kitchen; until then searing takes no time in the clock.",
+			};
+	}
+}

@@ -1,0 +1,56 @@
+import { mkdirSync } from "node:fs";
+import { resolve } from "node:path";
+import { type Static, Type } from "@sinclair/typebox";
+import { checked, oneOf, Refusal } from "#core/check";
+
+/** What the environment may set. Everything has a default that works on one machine. */
+const Environment = Type.Object({
+	PORT: Type.Integer({ minimum: 1, maximum: 65_535, allowed: "a port from 1 to 65535" }),
+	HOST: Type.String({ minLength: 1, maxLength: 253, allowed: "an address or host name" }),
+	DATABASE_URL: Type.String({
+		pattern: "^(file:|libsql:|https?:|wss?:).+",
+		allowed: "file:PATH, or the libsql:, http(s): or ws(s): address of a libSQL server",
+	}),
+	DATABASE_AUTH_TOKEN: Type.Optional(Type.String({ minLength: 1 })),
+	WT_DATA: Type.String({ minLength: 1, allowed: "a folder" }),
+	LOG_LEVEL: oneOf(["fatal", "error", "warn", "info", "debug", "trace", "silent"] as const),
+});
+
+export type Config = Static<typeof Environment>;
+
+/**
+ * The environment, checked. It stops the start with a message for each variable that
+ * does not hold, and makes the data folder.
+ *
+ * @throws {Refusal} naming the variable and what is allowed
+ */
+export function readConfig(environment: NodeJS.ProcessEnv): Config {
+	const dataFolder = resolve(environment.WT_DATA || "data/house");
+	const config = checked(Environment, {
+		PORT: numeric(environment.PORT || "3140"),
+		HOST: environment.HOST || "127.0.0.1",
+		DATABASE_URL: environment.DATABASE_URL || `file:${dataFolder}/wide-table.db`,
+		...(environment.DATABASE_AUTH_TOKEN ? { DATABASE_AUTH_TOKEN: environment.DATABASE_AUTH_TOKEN } : {}),
+		WT_DATA: dataFolder,
+		LOG_LEVEL: environment.LOG_LEVEL || "info",
+	});
+	makeFolder(config.WT_DATA);
+	return config;
+}
+
+function numeric(text: string): number | string {
+	return /^\d+$/.test(text) ? Number(text) : text;
+}
+
+function makeFolder(folder: string): void {
+	try {
+		mkdirSync(folder, { recursive: true });
+	} catch (error) {
+		throw new Refusal([
+			{
+				field: "WT_DATA",
+				message: `${folder} cannot be made (${error}); a folder that can be written is needed`,
+			},
+		]);
+	}
+}
