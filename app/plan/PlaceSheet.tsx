@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { type ReactNode, useState } from "react";
 import { OvenCavity } from "../ui/OvenCavity.tsx";
 import { PanCut } from "../ui/PanCut.tsx";
 import { PanFromAbove } from "../ui/PanFromAbove.tsx";
@@ -20,8 +21,10 @@ const Answer = chakra("h2", {
 	base: { fontFamily: "head", fontWeight: 700, fontSize: { base: "24px", md: "28px" }, lineHeight: 1.1 },
 });
 
-/** The place that is open: its answer, its drawing, what to do, and the arithmetic. */
+/** The place that is open: its answer, its drawing, and the arithmetic, which stays open from place to place. */
 export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
+	const [shown, setShown] = useState(false);
+	const arithmetic = <Arithmetic detail={detail} shown={shown} onShow={setShown} />;
 	const drawn = detail.pan !== undefined || detail.searLoad !== undefined || detail.braise !== undefined;
 	return (
 		<Sheet marginTop="6px" aria-live="polite">
@@ -34,9 +37,9 @@ export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
 					{detail.pan ? <PanFromAbove pan={detail.pan} /> : <FactList detail={detail} />}
 					<Warnings detail={detail} />
 				</chakra.div>
-				{drawn ? <Drawing detail={detail} /> : null}
+				{drawn ? <Drawing detail={detail}>{arithmetic}</Drawing> : null}
 			</Columns>
-			{drawn ? null : <Arithmetic detail={detail} />}
+			{drawn ? null : arithmetic}
 		</Sheet>
 	);
 }
@@ -67,7 +70,7 @@ function FactList({ detail }: { readonly detail: PlaceDetail }) {
 	);
 }
 
-function Drawing({ detail }: { readonly detail: PlaceDetail }) {
+function Drawing({ detail, children }: { readonly detail: PlaceDetail; readonly children: ReactNode }) {
 	const { pan, searLoad, braise } = detail;
 	return (
 		<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
@@ -106,7 +109,7 @@ function Drawing({ detail }: { readonly detail: PlaceDetail }) {
 					</chakra.div>
 				</>
 			) : null}
-			<Arithmetic detail={detail} />
+			{children}
 		</chakra.div>
 	);
 }
@@ -217,9 +220,15 @@ function Lines({ lines }: { readonly lines: readonly LineView[] }) {
 	);
 }
 
-function Arithmetic({ detail }: { readonly detail: PlaceDetail }) {
+interface ArithmeticProps {
+	readonly detail: PlaceDetail;
+	readonly shown: boolean;
+	readonly onShow: (shown: boolean) => void;
+}
+
+function Arithmetic({ detail, shown, onShow }: ArithmeticProps) {
 	return (
-		<chakra.details marginTop="10px">
+		<chakra.details marginTop="10px" open={shown} onToggle={(event) => onShow(event.currentTarget.open)}>
 			<chakra.summary
 				cursor="pointer"
 				minHeight="44px"

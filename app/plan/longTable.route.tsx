@@ -68,7 +68,8 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 		return data({ wrong: {}, stale: staleView(error, visit.reading) }, { status: 409 });
 	}
 	const place = form.get("place");
-	return redirect(typeof place === "string" && place ? `?place=${encodeURIComponent(place)}` : ".");
+	const table = `/sittings/${params.sittingId}/dishes/${params.dishId}`;
+	return redirect(typeof place === "string" && place ? `${table}?place=${encodeURIComponent(place)}` : table);
 }
 
 const Top = chakra("div", {

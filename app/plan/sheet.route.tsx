@@ -317,7 +317,7 @@ function Body({ sheet }: { readonly sheet: SheetView }) {
 				<li>{sheet.code}</li>
 			</ul>
 			<h2>Write down what really happened</h2>
-			<chakra.dl
+			<chakra.ul
 				display="grid"
 				gridTemplateColumns="repeat(3, 1fr)"
 				gap="7mm 6mm"
@@ -335,11 +335,11 @@ function Body({ sheet }: { readonly sheet: SheetView }) {
 					"Cook",
 					"Next time",
 				].map((label) => (
-					<chakra.dt key={label} borderTop="1px solid black">
+					<chakra.li key={label} borderTop="1px solid black">
 						{label}
-					</chakra.dt>
+					</chakra.li>
 				))}
-			</chakra.dl>
+			</chakra.ul>
 		</>
 	);
 }

@@ -83,7 +83,7 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 		if (!(error instanceof Stale)) throw error;
 		return data({ typed: read.typed, wrong: {}, stale: staleView(error, reading) }, { status: 409 });
 	}
-	return redirect(".");
+	return redirect(`/sittings/${params.sittingId}`);
 }
 
 async function recipeToAdd(db: Parameters<typeof readRecipe>[0], recipeId: string): Promise<string> {

@@ -52,16 +52,20 @@ const MM3_PER_LITRE = 1e6;
 /**
  * Litres the inside holds below a height.
  *
- * The area is at most a square of the height, so the mean of both ends and four
- * times the middle is its exact integral.
- *
  * @param height_mm above the floor; more than the depth counts as the brim
  */
 export function volumeBelow(pan: PanShape, height_mm: number): number {
-	const height = Math.min(Math.max(height_mm, 0), depthOf(pan));
-	const ends = areaOf(insideAt(pan, 0)) + areaOf(insideAt(pan, height));
-	const middle = areaOf(insideAt(pan, height / 2));
-	return (height * (ends + 4 * middle)) / 6 / MM3_PER_LITRE;
+	return volumeTo(pan, Math.min(Math.max(height_mm, 0), depthOf(pan)));
+}
+
+/**
+ * Litres up to a height, the walls thought on beyond the brim. The area is at most a
+ * square of the height, so the mean of both ends and four times the middle is exact.
+ */
+function volumeTo(pan: PanShape, height_mm: number): number {
+	const ends = areaOf(insideAt(pan, 0)) + areaOf(insideAt(pan, height_mm));
+	const middle = areaOf(insideAt(pan, height_mm / 2));
+	return (height_mm * (ends + 4 * middle)) / 6 / MM3_PER_LITRE;
 }
 
 /**
@@ -75,7 +79,7 @@ export function heightOf(pan: PanShape, volume_l: number): number {
 	if (volume_l >= volumeBelow(pan, depth)) return depth;
 	let height = (volume_l * MM3_PER_LITRE) / areaOf(insideAt(pan, 0));
 	for (let step = 0; step < 20; step += 1) {
-		const miss = (volumeBelow(pan, height) - volume_l) * MM3_PER_LITRE;
+		const miss = (volumeTo(pan, height) - volume_l) * MM3_PER_LITRE;
 		height -= miss / areaOf(insideAt(pan, height));
 		if (Math.abs(miss) < 1e-6) break;
 	}

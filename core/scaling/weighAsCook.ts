@@ -14,6 +14,8 @@ const FINE_STEPS_G = [10, 5, 1, 0.5, 0.1, 0.01];
 /** These are never rounded by more than this share. */
 const EXACT_ROLES: ReadonlySet<Role> = new Set<Role>(["salt", "thickener"]);
 const EXACT_SHARE = 0.02;
+/** What the usual step would round away is weighed to this share. */
+const FINE_SHARE = 0.1;
 
 /**
  * An amount rounded to what a cook can weigh. Salt and thickener take a finer step
@@ -28,11 +30,11 @@ export function weighAsCook(amount_g: number, role: Role): number {
 	const usual = SCALE_STEPS.find(({ under_g }) => amount_g < under_g)?.step_g ?? 50;
 	const rounded = toStep(amount_g, usual);
 	const exact = EXACT_ROLES.has(role);
-	if (rounded > 0 && (!exact || within(rounded, amount_g))) return rounded;
+	if (rounded > 0 && (!exact || within(rounded, amount_g, EXACT_SHARE))) return rounded;
 	for (const step of FINE_STEPS_G) {
 		if (step >= usual) continue;
 		const finer = toStep(amount_g, step);
-		if (finer > 0 && (!exact || within(finer, amount_g))) return finer;
+		if (finer > 0 && within(finer, amount_g, exact ? EXACT_SHARE : FINE_SHARE)) return finer;
 	}
 	return amount_g;
 }
@@ -41,6 +43,6 @@ function toStep(amount_g: number, step_g: number): number {
 	return Number((Math.round(amount_g / step_g) * step_g).toFixed(2));
 }
 
-function within(rounded: number, wanted: number): boolean {
-	return Math.abs(rounded - wanted) <= EXACT_SHARE * wanted + 1e-12;
+function within(rounded: number, wanted: number, share: number): boolean {
+	return Math.abs(rounded - wanted) <= share * wanted + 1e-12;
 }

@@ -1,0 +1,58 @@
+import { describe, expect, it } from "vitest";
+import { hasTrial, readTrial } from "./trial.ts";
+
+const TYPED = {
+	covers: "140",
+	uptake: "62",
+	spare: "5",
+	date: "2026-11-28",
+	time: "19:30",
+	basis: "covers",
+	onHand: "26.7 kg",
+	pans: "5",
+	panType: "",
+};
+const read = (changed: Record<string, string>, units: "metric" | "us" = "metric") =>
+	readTrial(new URLSearchParams({ ...TYPED, ...changed }), "UTC", units);
+
+describe("the scale control", () => {
+	it("reads covers, shares and the hour of service", () => {
+		expect(read({})).toEqual({
+			value: {
+				sitting: { covers: 140, serviceAt: Date.UTC(2026, 10, 28, 19, 30) },
+				dish: { uptake: 0.62, spare: 0.05, basis: "covers", onHand_g: null, panCount: null, panTypeId: null },
+			},
+		});
+	});
+
+	it("a bare weight is in the reader's unit, a written one in its own", () => {
+		expect(read({ basis: "onHand", onHand: "17,4" })).toMatchObject({
+			value: { dish: { onHand_g: 17_400 } },
+		});
+		expect(read({ basis: "onHand", onHand: "10" }, "us")).toMatchObject({
+			value: { dish: { onHand_g: 4536 } },
+		});
+		expect(read({ basis: "onHand", onHand: "38 lb 8 oz" })).toMatchObject({
+			value: { dish: { onHand_g: 17_463 } },
+		});
+	});
+
+	it.each([
+		[{ covers: "0" }, "covers"],
+		[{ uptake: "120" }, "uptake"],
+		[{ time: "7pm" }, "time"],
+		[{ basis: "onHand", onHand: "heaps" }, "onHand"],
+		[{ basis: "onHand", onHand: "2 l" }, "onHand"],
+		[{ basis: "pans", pans: "" }, "pans"],
+		[{ basis: "guess" }, "basis"],
+	])("%o is refused at its field, and kept", (changed, field) => {
+		const result = read(changed);
+		expect("wrong" in result && Object.keys(result.wrong)).toEqual([field]);
+		expect("typed" in result && result.typed).toMatchObject(changed);
+	});
+
+	it("is only there when the address carries it", () => {
+		expect(hasTrial(new URLSearchParams("place=sear"))).toBe(false);
+		expect(hasTrial(new URLSearchParams("basis=covers"))).toBe(true);
+	});
+});

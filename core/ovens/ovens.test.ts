@@ -1,0 +1,56 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { fitOvens, type Oven } from "./index.ts";
+
+const NORTH: Oven = {
+	id: "n",
+	name: "North",
+	kind: "fanOven",
+	rungs: 10,
+	pitch_mm: 65,
+	shelf: "1/1",
+	min_C: 60,
+	max_C: 250,
+};
+const SOUTH: Oven = {
+	id: "s",
+	name: "South",
+	kind: "stillOven",
+	rungs: 4,
+	pitch_mm: 120,
+	shelf: "2/1",
+	min_C: 90,
+	max_C: 280,
+};
+const OVEN_C = { low: 140, set: 150, high: 165 };
+const pan = (count: number, gn: "1/1" | "1/2" | "2/1" = "1/1", depth_mm = 100) => [
+	{ type: { id: gn, name: gn, shape: { gn, depth_mm }, stock: count }, count },
+];
+
+describe("pans into ovens", () => {
+	it("a deep pan takes the rung above it too", () => {
+		const fit = fitOvens(pan(5), [NORTH], OVEN_C);
+		expect(fit.loads[0]?.rungsTaken).toBe(10);
+		expect(fitOvens(pan(6), [NORTH], OVEN_C).without).toBe(1);
+	});
+
+	it("two half pans share a rung", () => {
+		expect(fitOvens(pan(4, "1/2"), [NORTH], OVEN_C).loads[0]?.rungsTaken).toBe(4);
+	});
+
+	it("an oven that cannot reach the temperature is not used", () => {
+		expect(fitOvens(pan(1), [{ ...NORTH, max_C: 120 }], OVEN_C)).toEqual({ loads: [], without: 1 });
+		expect(fitOvens(pan(1), [{ ...NORTH, min_C: 160, max_C: 160 }], OVEN_C).loads[0]?.set_C).toBe(160);
+	});
+
+	it("no pan is lost and no oven over-filled", () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 40 }), fc.constantFrom(65, 100, 150), (count, depth) => {
+				const fit = fitOvens(pan(count, "1/1", depth), [NORTH, SOUTH], OVEN_C);
+				const inside = fit.loads.flatMap((load) => load.pans).reduce((sum, one) => sum + one.count, 0);
+				expect(inside + fit.without).toBe(count);
+				for (const load of fit.loads) expect(load.rungsTaken).toBeLessThanOrEqual(load.oven.rungs);
+			}),
+		);
+	});
+});

@@ -1,0 +1,248 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import type { Ingredient, Recipe } from "../recipe/index.ts";
+import { type DishOrder, type Kitchen, plan, planSitting } from "./index.ts";
+
+const INGREDIENTS: readonly Ingredient[] = [
+	{ id: "collar", name: "pork collar", density_g_per_ml: null, each_g: null, allergens: [] },
+	{ id: "onion", name: "onions", density_g_per_ml: null, each_g: 150, allergens: [] },
+	{ id: "celery", name: "celery", density_g_per_ml: null, each_g: null, allergens: ["celery"] },
+	{ id: "cider", name: "cider", density_g_per_ml: 1, each_g: null, allergens: ["sulphites"] },
+	{ id: "stock", name: "stock", density_g_per_ml: 1, each_g: null, allergens: ["celery"] },
+	{ id: "lard", name: "lard", density_g_per_ml: 0.92, each_g: null, allergens: [] },
+	{ id: "bay", name: "bay leaves", density_g_per_ml: null, each_g: 0.2, allergens: [] },
+	{ id: "salt", name: "salt", density_g_per_ml: 1.2, each_g: null, allergens: [] },
+];
+
+const KITCHEN: Kitchen = {
+	pans: [
+		{ id: "full", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 10 },
+		{ id: "half", name: "GN 1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 6 },
+	],
+	ovens: [
+		{
+			id: "north",
+			name: "North",
+			kind: "fanOven",
+			rungs: 10,
+			pitch_mm: 65,
+			shelf: "1/1",
+			min_C: 60,
+			max_C: 250,
+		},
+		{
+			id: "south",
+			name: "South",
+			kind: "stillOven",
+			rungs: 4,
+			pitch_mm: 120,
+			shelf: "2/1",
+			min_C: 90,
+			max_C: 280,
+		},
+	],
+	searPan: { name: "Wide pan", shape: { round: { diameter_mm: 360, height_mm: 60 } } },
+	burners: 3,
+	headspace_mm: 25,
+	liftLimit_kg: 15,
+	houseCode: "blast90",
+	timeZone: "UTC",
+	hours: { opens_min: 360, closes_min: 1320 },
+	ingredients: new Map(INGREDIENTS.map((one) => [one.id, one])),
+};
+
+const RECIPE: Recipe = {
+	format: "wide-table/recipe",
+	formatVersion: 1,
+	name: "Pork collar, cider",
+	summary: "",
+	cut: "porkShoulder",
+	portions: 10,
+	portion: { portion_g: 165 },
+	losses: { trimLoss: 0.08, boneShare: 0, cookingLoss: 0.34 },
+	pack_kg: 3.5,
+	orderLead_days: 2,
+	piece: { shape: "block", length_mm: 82, width_mm: 58, height_mm: 50, weight_g: 250 },
+	gap_mm: 10,
+	lines: [
+		{ ingredient: "collar", amount: 2500, unit: "g", role: "main", group: "base" },
+		{ ingredient: "onion", amount: 4, unit: "piece", role: "vegetable", group: "base" },
+		{ ingredient: "celery", amount: 200, unit: "g", role: "vegetable", group: "base" },
+		{ ingredient: "cider", amount: 0.7, unit: "l", role: "liquid", group: "liquid", reducedTo: 0.5 },
+		{ ingredient: "stock", amount: 1050, unit: "ml", role: "liquid", group: "liquid" },
+		{ ingredient: "lard", amount: 18, unit: "g", role: "searFat", group: "base" },
+		{ ingredient: "bay", amount: 3, unit: "piece", role: "potent", group: "liquid", exponent: 0.8 },
+		{ ingredient: "salt", amount: 25, unit: "g", role: "salt", group: "base" },
+	],
+	sear: { sides: 4, minutesPerSide: 1.5, recovery_min: 2, gap_mm: 15 },
+	braise: { line: { below_mm: 15 }, lid: "lid", oven_C: { low: 140, set: 150, high: 160 } },
+	rest_min: 15,
+	sauce_ml: 60,
+	steps: [
+		{ place: "trim", text: "Trim.", station: "Larder", handsOn_min: 10, waiting_min: 0, grows: "withWeight" },
+		{
+			place: "build",
+			text: "Build.",
+			station: "Stove",
+			handsOn_min: 5,
+			waiting_min: 20,
+			grows: "withWeight",
+		},
+		{
+			place: "sauce",
+			text: "Reduce.",
+			station: "Stove",
+			handsOn_min: 3,
+			waiting_min: 15,
+			grows: "withWeight",
+		},
+		{ place: "plate", text: "Plate.", station: "Pass", handsOn_min: 3, waiting_min: 0, grows: "withWeight" },
+	],
+};
+
+const ORDER: DishOrder = {
+	serviceAt: Date.UTC(2026, 10, 28, 19, 30),
+	covers: 100,
+	uptake: 0.6,
+	spare: 0.05,
+	hands: 2,
+	basis: { from: "covers" },
+	panTypeId: null,
+};
+
+const line = (id: string, of: ReturnType<typeof plan>) =>
+	of.lines.find(({ ingredient }) => ingredient.id === id);
+
+describe("one dish from covers to the oven door", () => {
+	const whole = plan(RECIPE, ORDER, KITCHEN);
+
+	it("composes the chain: 63 portions, 15.75 kg trimmed, five packs", () => {
+		expect(whole.chain.portions).toBe(63);
+		expect(whole.chain.trimmed_kg).toBeCloseTo(15.75, 9);
+		expect(whole.chain).toMatchObject({ packs: 5, order_kg: 17.5 });
+		expect(whole.pieces).toBe(63);
+	});
+
+	it("is the same for the same input", () => {
+		expect(plan(RECIPE, ORDER, KITCHEN)).toEqual(whole);
+	});
+
+	it("pours what the pans need: reduced cider and stock together reach the line", () => {
+		const cider = line("cider", whole)?.measure_ml ?? 0;
+		const stock = line("stock", whole)?.measure_ml ?? 0;
+		expect(cider).toBeCloseTo(700 * whole.factor, 6);
+		expect((cider * 0.5 + stock) / 1000).toBeCloseTo(whole.pans.liquid_l, 6);
+	});
+
+	it("counts what is counted, fries by the load, salts by the meat", () => {
+		expect(line("bay", whole)?.count).toBe(Math.round(3 * whole.factor ** 0.8));
+		expect(line("lard", whole)?.amount_g).toBeCloseTo(whole.sear?.fat_g ?? 0, 6);
+		expect(line("salt", whole)?.percentOfMain).toBeCloseTo(1, 9);
+		expect(line("onion", whole)?.amount_g).toBeCloseTo(600 * whole.factor, 6);
+	});
+
+	it("traces every allergen to its lines", () => {
+		expect(whole.allergens).toEqual([
+			{ allergen: "celery", from: ["celery", "stock"] },
+			{ allergen: "sulphites", from: ["cider"] },
+		]);
+	});
+
+	it("in time does not depend on the number of portions, but on the hands", () => {
+		const double = plan(RECIPE, { ...ORDER, covers: 200 }, KITCHEN);
+		expect(double.clock.tender.high - double.clock.in).toBe(whole.clock.tender.high - whole.clock.in);
+		const alone = plan(RECIPE, { ...ORDER, hands: 1 }, KITCHEN);
+		expect(alone.clock.trim).toBeLessThan(whole.clock.trim);
+	});
+});
+
+describe("the three ways to scale", () => {
+	it("from the weight on hand, says what limits and how many are short", () => {
+		const short = plan(RECIPE, { ...ORDER, basis: { from: "onHand", onHand_kg: 12 } }, KITCHEN);
+		expect(short.setBy).toBe("meat");
+		expect(short.chain.portions).toBe(44);
+		expect(short.warnings).toContainEqual({ code: "tooFewFromMeat", place: "buy", makes: 44, wanted: 63 });
+	});
+
+	it("from pans, fills them and no more", () => {
+		const three = plan(RECIPE, { ...ORDER, basis: { from: "pans", pans: 3 }, panTypeId: "full" }, KITCHEN);
+		expect(three.pans.pans).toHaveLength(3);
+		expect(three.pans.pans.every((pan) => pan.pieces === pan.capacity)).toBe(true);
+		expect(three.pieces).toBe(3 * (three.pans.pans[0]?.capacity ?? 0));
+	});
+
+	it("more covers never buy less, pour less or need fewer pieces", () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 0, max: 100 }), (covers, more) => {
+				const few = plan(RECIPE, { ...ORDER, covers }, KITCHEN);
+				const many = plan(RECIPE, { ...ORDER, covers: covers + more }, KITCHEN);
+				expect(many.chain.asPurchased_kg).toBeGreaterThanOrEqual(few.chain.asPurchased_kg);
+				expect(many.pieces).toBeGreaterThanOrEqual(few.pieces);
+				expect(many.chain.portions).toBeGreaterThanOrEqual(many.wanted);
+			}),
+			{ numRuns: 40 },
+		);
+	});
+});
+
+describe("what limits", () => {
+	const codes = (order: Partial<DishOrder>, kitchen: Partial<Kitchen> = {}, recipe: Partial<Recipe> = {}) =>
+		plan({ ...RECIPE, ...recipe }, { ...ORDER, ...order }, { ...KITCHEN, ...kitchen }).warnings.map(
+			({ code }) => code,
+		);
+
+	it("runs out of pans, and says how many pieces are without", () => {
+		expect(codes({ covers: 1000 })).toContain("panStock");
+		expect(codes({}, { pans: [] })).toContain("noPan");
+	});
+
+	it("runs out of rungs, or of ovens that reach the heat", () => {
+		expect(codes({ covers: 300 }, { ovens: KITCHEN.ovens.slice(0, 1) })).toContain("ovenSpace");
+		expect(codes({}, { ovens: [] })).toContain("noOven");
+	});
+
+	it("warns of what cannot be carried, does not close, or has no searing pan", () => {
+		expect(codes({}, { liftLimit_kg: 4 })).toContain("heavy");
+		expect(codes({}, {}, { braise: { ...RECIPE.braise, line: { over_mm: 30 } } })).toContain("overfull");
+		expect(codes({}, { searPan: null })).toContain("noSearPan");
+	});
+
+	it("warns when the pans' litres are far from the card's ratio", () => {
+		const lines = RECIPE.lines.map((one) => (one.ingredient === "stock" ? { ...one, amount: 100 } : one));
+		expect(codes({}, {}, { lines })).toContain("ratio");
+	});
+
+	it("warns of a night's work and of a marinade that grows too long", () => {
+		expect(codes({ serviceAt: Date.UTC(2026, 10, 28, 8, 0) })).toContain("beforeOpening");
+		const marinate = { minutes: 600, longest_min: 610, container: "a tub" };
+		expect(codes({ serviceAt: Date.UTC(2026, 10, 28, 19, 30) }, {}, { marinate })).toContain(
+			"marinatedTooLong",
+		);
+	});
+});
+
+describe("a whole sitting", () => {
+	it("each dish takes its pans and rungs out of what the ones before it left", () => {
+		const dishes = ["a", "b"].map((id) => ({ id, recipe: RECIPE, order: { ...ORDER, covers: 160 } }));
+		const planned = planSitting(dishes, KITCHEN);
+		const used = new Map<string, number>();
+		for (const dish of planned) {
+			if (!("plan" in dish)) throw new Error("both can be planned");
+			for (const pan of dish.plan.pans.pans) used.set(pan.type.id, (used.get(pan.type.id) ?? 0) + 1);
+		}
+		for (const type of KITCHEN.pans) expect(used.get(type.id) ?? 0).toBeLessThanOrEqual(type.stock);
+	});
+
+	it("a dish that cannot be planned does not stop the others, and says why", () => {
+		const order = { ...ORDER, basis: { from: "onHand", onHand_kg: 0.05 } } as const;
+		const [refused, fine] = planSitting(
+			[
+				{ id: "a", recipe: RECIPE, order },
+				{ id: "b", recipe: RECIPE, order: ORDER },
+			],
+			KITCHEN,
+		);
+		expect(refused).toEqual({ id: "a", refused: "0.05 kg does not make one portion; more is needed" });
+		expect(fine).toHaveProperty("plan");
+	});
+});

@@ -1,0 +1,111 @@
+import { type ChildProcess, spawn, spawnSync } from "node:child_process";
+import { once } from "node:events";
+import { mkdtempSync } from "node:fs";
+import { createServer } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { test as base, type Page } from "@playwright/test";
+
+/** Skerry House on a data folder of its own, served from the production build. */
+export class House {
+	readonly data = mkdtempSync(join(tmpdir(), "wide-table-house-"));
+	#server: ChildProcess | undefined;
+	#port = 0;
+
+	get url(): string {
+		return `http://127.0.0.1:${this.#port}`;
+	}
+
+	get database(): string {
+		return `${this.data}/wide-table.db`;
+	}
+
+	/** Puts the demo data in. */
+	seed(): void {
+		const { status, stderr } = spawnSync("npx", ["tsx", "scripts/seedDemo.ts"], {
+			env: this.#environment(),
+			encoding: "utf8",
+		});
+		if (status !== 0) throw new Error(stderr);
+	}
+
+	async start(): Promise<void> {
+		this.#port ||= await freePort();
+		const server = spawn("node", ["scripts/start.mjs"], {
+			env: this.#environment(),
+			stdio: ["ignore", "ignore", "inherit"],
+		});
+		this.#server = server;
+		for (let attempt = 0; attempt < 200; attempt += 1) {
+			if (server.exitCode !== null) throw new Error(`the server ended with ${server.exitCode}`);
+			const answer = await fetch(`${this.url}/healthz`).catch(() => undefined);
+			if (answer?.ok) return;
+			await new Promise((done) => setTimeout(done, 50));
+		}
+		throw new Error("the server does not answer");
+	}
+
+	/** Ends the server and waits until it is gone. @returns its exit code, null when it was killed */
+	async stop(signal: "SIGTERM" | "SIGKILL" = "SIGTERM"): Promise<number | null> {
+		const server = this.#server;
+		if (!server || server.exitCode !== null) return server?.exitCode ?? null;
+		server.kill(signal);
+		await once(server, "exit");
+		return server.exitCode;
+	}
+
+	async restart(): Promise<void> {
+		await this.stop();
+		await this.start();
+	}
+
+	#environment(): NodeJS.ProcessEnv {
+		const { DATABASE_URL: _, DATABASE_AUTH_TOKEN: __, ...rest } = process.env;
+		return {
+			...rest,
+			WT_DATA: this.data,
+			PORT: String(this.#port || 3140),
+			HOST: "127.0.0.1",
+			LOG_LEVEL: "silent",
+			NODE_ENV: "production",
+		};
+	}
+}
+
+async function freePort(): Promise<number> {
+	const probe = createServer().listen(0, "127.0.0.1");
+	await once(probe, "listening");
+	const address = probe.address();
+	probe.close();
+	await once(probe, "close");
+	if (address === null || typeof address === "string") throw new Error("no free port");
+	return address.port;
+}
+
+/** Each file of tests has a house of its own, with the demo data in. */
+export const test = base.extend<object, { house: House }>({
+	house: [
+		// biome-ignore lint/correctness/noEmptyPattern: fixtures name what they need, and this one needs nothing
+		async ({}, use) => {
+			const house = new House();
+			house.seed();
+			await house.start();
+			await use(house);
+			await house.stop();
+		},
+		{ scope: "worker", timeout: 60_000 },
+	],
+	baseURL: async ({ house }, use) => {
+		await use(house.url);
+	},
+});
+
+export { expect } from "@playwright/test";
+
+/** The page's own scripts have taken it over. */
+export async function hydrated(page: Page): Promise<void> {
+	await page.waitForFunction(() => {
+		const root = document.querySelector("main");
+		return root !== null && Object.keys(root).some((key) => key.startsWith("__react"));
+	});
+}

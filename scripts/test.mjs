@@ -1,0 +1,81 @@
+/**
+ * `npm test`: everything, from a fresh clone. Each stage runs even when one before it
+ * failed; the last line counts what really ran.
+ */
+import { spawnSync } from "node:child_process";
+import { mkdirSync, readFileSync, rmSync } from "node:fs";
+import { join } from "node:path";
+import { installChromium, installPackages, ROOT, run } from "./setup.mjs";
+
+process.chdir(ROOT);
+installPackages();
+installChromium();
+
+const REPORTS = join(ROOT, "test-results/reports");
+rmSync(REPORTS, { recursive: true, force: true });
+mkdirSync(REPORTS, { recursive: true });
+
+let passed = 0;
+let failed = 0;
+
+check("types", "npm", ["run", "-s", "types"]);
+check("lint", "npm", ["run", "-s", "lint"]);
+check("architecture", "npm", ["run", "-s", "architecture"]);
+counted("unit", vitest);
+counted("cases", cases);
+if (check("build", "npm", ["run", "-s", "build", "--", "--logLevel", "warn"])) counted("end to end", playwright);
+else failed += 1;
+
+console.log(`${passed} passed, ${failed} failed`);
+process.exitCode = failed > 0 || passed === 0 ? 1 : 0;
+
+/** A stage that passes or fails as one. */
+function check(name, command, words) {
+	heading(name);
+	const holds = run(command, words) === 0;
+	if (holds) passed += 1;
+	else failed += 1;
+	console.log(`${name}: ${holds ? "passed" : "FAILED"}`);
+	return holds;
+}
+
+/** A stage that counts its own; one that breaks off before it has counted is a failure. */
+function counted(name, stage) {
+	heading(name);
+	try {
+		const count = stage();
+		const brokeOff = count.code !== 0 && count.failed === 0;
+		passed += count.passed;
+		failed += count.failed + (brokeOff || count.passed + count.failed === 0 ? 1 : 0);
+		console.log(`${name}: ${count.passed} passed, ${count.failed} failed`);
+	} catch (error) {
+		failed += 1;
+		console.log(`${name}: FAILED, ${error.message}`);
+	}
+}
+
+function heading(name) {
+	console.log(`\n── ${name} ──`);
+}
+
+function vitest() {
+	const report = join(REPORTS, "unit.json");
+	const code = run("npx", ["vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${report}`]);
+	const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, "utf8"));
+	return { code, passed: numPassedTests, failed: numFailedTests || (code === 0 ? 0 : numFailedTestSuites) };
+}
+
+function cases() {
+	const { status, stdout } = spawnSync("npm", ["run", "-s", "cases"], { cwd: ROOT, encoding: "utf8", stdio: ["ignore", "pipe", "inherit"] });
+	process.stdout.write(stdout);
+	const [, good = "0", bad = "0"] = /(\d+) passed, (\d+) failed\s*$/.exec(stdout) ?? [];
+	return { code: status, passed: Number(good), failed: Number(bad) };
+}
+
+function playwright() {
+	const report = join(REPORTS, "e2e.json");
+	const env = { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report };
+	const code = run("npx", ["playwright", "test", "--reporter=list,json"], { env });
+	const { stats } = JSON.parse(readFileSync(report, "utf8"));
+	return { code, passed: stats.expected, failed: stats.unexpected + stats.flaky };
+}
