@@ -1,0 +1,98 @@
+import { once } from "node:events";
+import { createServer, type Server } from "node:http";
+import { join } from "node:path";
+import { pathToFileURL } from "node:url";
+import { createRequestListener } from "@react-router/node";
+import { type Browser, chromium, type Response } from "@playwright/test";
+import compression from "compression";
+import express from "express";
+import type { ServerBuild } from "react-router";
+import { House } from "../e2e/house.ts";
+import { median, report } from "./table.ts";
+
+const LOADS = 9;
+
+interface Measured {
+	readonly script_kB: number;
+	readonly all_kB: number;
+	readonly firstContent_ms: number;
+}
+
+/** Bytes and time to first content of the long table, against a bare page of the same parts. */
+export async function benchPages(): Promise<void> {
+	const house = new House();
+	house.seed();
+	await house.start();
+	const bare = await serveBare();
+	const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+	try {
+		const table = await longTable(browser, house);
+		const [ours, theirs] = [await measured(browser, table), await measured(browser, bare.url)];
+		console.log(`\nThe long table against a bare page (median of ${LOADS} cold loads, sizes as sent)`);
+		report("scripts, bare page", `${theirs.script_kB.toFixed(0)} kB`);
+		report("scripts, long table", `${ours.script_kB.toFixed(0)} kB`);
+		report("scripts, ratio", (ours.script_kB / theirs.script_kB).toFixed(2), "at most 1.4");
+		report("all bytes, bare page", `${theirs.all_kB.toFixed(0)} kB`);
+		report("all bytes, long table (with its two fonts)", `${ours.all_kB.toFixed(0)} kB`);
+		report("first content, bare page", `${theirs.firstContent_ms.toFixed(0)} ms`);
+		report("first content, long table", `${ours.firstContent_ms.toFixed(0)} ms`);
+		report("first content, ratio", (ours.firstContent_ms / theirs.firstContent_ms).toFixed(2));
+	} finally {
+		await browser.close();
+		bare.server.close();
+		await house.stop();
+	}
+}
+
+async function longTable(browser: Browser, house: House): Promise<string> {
+	const page = await browser.newPage();
+	await page.goto(`${house.url}/sittings`);
+	await page.getByRole("link", { name: "Festival supper" }).click();
+	const link = page.getByRole("link", { name: "Open the long table" }).first();
+	const address = house.url + (await link.getAttribute("href"));
+	await page.close();
+	return address;
+}
+
+async function measured(browser: Browser, url: string): Promise<Measured> {
+	const loads: Measured[] = [];
+	for (let load = 0; load < LOADS; load += 1) loads.push(await oneLoad(browser, url));
+	const of = (field: keyof Measured) => median(loads.map((one) => one[field]));
+	return { script_kB: of("script_kB"), all_kB: of("all_kB"), firstContent_ms: of("firstContent_ms") };
+}
+
+/** One load with an empty cache. */
+async function oneLoad(browser: Browser, url: string): Promise<Measured> {
+	const context = await browser.newContext();
+	const page = await context.newPage();
+	const sizes: Promise<{ script: boolean; bytes: number }>[] = [];
+	page.on("response", (response) => sizes.push(sizeOf(response)));
+	await page.goto(url, { waitUntil: "networkidle" });
+	const firstContent_ms = await page.evaluate(
+		() => performance.getEntriesByName("first-contentful-paint")[0]?.startTime ?? Number.NaN,
+	);
+	const sent = await Promise.all(sizes);
+	await context.close();
+	const sum = (some: typeof sent) => some.reduce((total, { bytes }) => total + bytes, 0) / 1000;
+	return { script_kB: sum(sent.filter(({ script }) => script)), all_kB: sum(sent), firstContent_ms };
+}
+
+async function sizeOf(response: Response): Promise<{ script: boolean; bytes: number }> {
+	const { responseBodySize } = await response.request().sizes();
+	return { script: response.request().resourceType() === "script", bytes: responseBodySize };
+}
+
+/** The bare page served as ours is: compressed, its files immutable. */
+async function serveBare(): Promise<{ url: string; server: Server }> {
+	const folder = "bench/bare/build";
+	const build = (await import(pathToFileURL(join(process.cwd(), folder, "server/index.js")).href)) as ServerBuild;
+	const app = express();
+	app.use(compression());
+	app.use(express.static(join(folder, "client"), { immutable: true, maxAge: "1y" }));
+	app.use(createRequestListener({ build, mode: "production" }));
+	const server = createServer(app).listen(0, "127.0.0.1");
+	await once(server, "listening");
+	const address = server.address();
+	if (address === null || typeof address === "string") throw new Error("no address");
+	return { url: `http://127.0.0.1:${address.port}/`, server };
+}

@@ -1,0 +1,83 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { type DishOrder, type Kitchen, plan } from "#core/plan";
+import type { Ingredient, Recipe } from "#core/recipe";
+import { INGREDIENTS } from "../db/demo/ingredients.ts";
+import { median, report, timed } from "./table.ts";
+
+const BOOK = "db/demo/book";
+const COVERS = 1200;
+const RUNS = 400;
+/** Length of the yardstick: so many square roots, sums and products. */
+const LOOP = 1_000_000;
+
+const KITCHEN: Kitchen = {
+	pans: [
+		{ id: "a", name: "GN 1/1-65", shape: { gn: "1/1", depth_mm: 65 }, stock: 60 },
+		{ id: "b", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 120 },
+		{ id: "c", name: "GN 1/1-150", shape: { gn: "1/1", depth_mm: 150 }, stock: 40 },
+		{ id: "d", name: "GN 1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 80 },
+		{ id: "e", name: "GN 1/3-100", shape: { gn: "1/3", depth_mm: 100 }, stock: 40 },
+		{ id: "f", name: "GN 2/1-100", shape: { gn: "2/1", depth_mm: 100 }, stock: 20 },
+	],
+	ovens: ["one", "two", "three", "four"].map((name) => ({
+		id: name,
+		name,
+		kind: "fanOven",
+		rungs: 20,
+		pitch_mm: 65,
+		shelf: "2/1",
+		min_C: 60,
+		max_C: 260,
+	})),
+	searPan: { name: "Tilting pan", shape: { box: { length_mm: 720, width_mm: 520, depth_mm: 180 } } },
+	burners: 3,
+	headspace_mm: 25,
+	liftLimit_kg: 15,
+	houseCode: "blast90",
+	timeZone: "Atlantic/Faroe",
+	hours: { opens_min: 360, closes_min: 1320 },
+	ingredients: new Map(
+		INGREDIENTS.map((one): [string, Ingredient] => [
+			one.id,
+			{ density_g_per_ml: null, each_g: null, allergens: [], ...one },
+		]),
+	),
+};
+
+const ORDER: DishOrder = {
+	serviceAt: Date.UTC(2026, 10, 28, 19, 30),
+	covers: COVERS,
+	uptake: 1,
+	spare: 0.05,
+	hands: 6,
+	basis: { from: "covers" },
+	panTypeId: null,
+};
+
+/** One whole plan of a dish for 1,200 covers, against a fixed loop of arithmetic in the same run. */
+export function benchPlan(): void {
+	const recipes = readdirSync(BOOK).map((file) => JSON.parse(readFileSync(join(BOOK, file), "utf8")) as Recipe);
+	const cold = timed(1, () => plan(recipes[0] as Recipe, ORDER, KITCHEN))[0] ?? Number.NaN;
+	for (const recipe of recipes) timed(60, () => plan(recipe, ORDER, KITCHEN));
+	const loop = median(timed(25, yardstick));
+	console.log(`\nOne plan, ${COVERS} covers (median of ${RUNS}; the yardstick is ${LOOP} steps of arithmetic, ${loop.toFixed(2)} ms)`);
+	report("the first, cold", `${cold.toFixed(2)} ms`, "under 5 ms");
+	for (const recipe of recipes) {
+		const ms = median(timed(RUNS, () => plan(recipe, ORDER, KITCHEN)));
+		report(recipe.name, `${ms.toFixed(3)} ms`, `under 5 ms; ${(ms / loop).toFixed(3)} of the yardstick`);
+	}
+}
+
+let kept = 0;
+
+function yardstick(): void {
+	let sum = 0;
+	for (let step = 1; step <= LOOP; step += 1) sum += Math.sqrt(step) * 1.000001 - step / 3;
+	kept += sum;
+}
+
+/** Read so that the loop is not thrown away as useless. */
+export function yardstickSum(): number {
+	return kept;
+}
