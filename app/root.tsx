@@ -14,6 +14,7 @@ import "./theme/fonts.css";
 import textFont from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2?url";
 import headFont from "@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-standard-normal.woff2?url";
 import { system } from "./theme/system.ts";
+import { Busy } from "./ui/Busy.tsx";
 import { Lost } from "./ui/Lost.tsx";
 import { Shell } from "./ui/Shell.tsx";
 import { ShortKeys } from "./ui/ShortKeys.tsx";
@@ -36,6 +37,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 	const { house, reading, preferences } = await visitOf(context);
 	return {
 		house: house.name,
+		who: preferences.who ?? null,
 		units: reading.units,
 		light: preferences.light,
 		shortKeys: preferences.shortKeys,
@@ -44,6 +46,8 @@ export async function loader({ context }: Route.LoaderArgs) {
 		clock: reading.clock(reading.now),
 	};
 }
+
+export { revalidateWhenSent as shouldRevalidate } from "./ui/offline.ts";
 
 export function Layout({ children }: { readonly children: ReactNode }) {
 	const view = useRouteLoaderData<typeof loader>("root");
@@ -71,6 +75,7 @@ export function Layout({ children }: { readonly children: ReactNode }) {
 export default function Root({ loaderData }: Route.ComponentProps) {
 	return (
 		<Shell view={loaderData}>
+			<Busy />
 			<ShortKeys on={loaderData.shortKeys} />
 			<Outlet />
 		</Shell>
@@ -84,6 +89,7 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
 }
 
 function whatWentWrong(error: unknown): { status: number; what?: string } {
+	if (error instanceof TypeError && /fetch/i.test(error.message)) return { status: 0 };
 	if (!isRouteErrorResponse(error)) return { status: 500 };
 	const what: unknown = error.data?.missing;
 	return typeof what === "string" ? { status: error.status, what } : { status: error.status };

@@ -2,8 +2,8 @@ import { once } from "node:events";
 import { createServer, type Server } from "node:http";
 import { join } from "node:path";
 import { pathToFileURL } from "node:url";
-import { createRequestListener } from "@react-router/node";
 import { type Browser, chromium, type Response } from "@playwright/test";
+import { createRequestListener } from "@react-router/node";
 import compression from "compression";
 import express from "express";
 import type { ServerBuild } from "react-router";
@@ -24,7 +24,10 @@ export async function benchPages(): Promise<void> {
 	house.seed();
 	await house.start();
 	const bare = await serveBare();
-	const browser = await chromium.launch({ executablePath: "/usr/bin/chromium", args: ["--no-sandbox", "--disable-gpu"] });
+	const browser = await chromium.launch({
+		executablePath: "/usr/bin/chromium",
+		args: ["--no-sandbox", "--disable-gpu"],
+	});
 	try {
 		const table = await longTable(browser, house);
 		const [ours, theirs] = [await measured(browser, table), await measured(browser, bare.url)];
@@ -85,7 +88,9 @@ async function sizeOf(response: Response): Promise<{ script: boolean; bytes: num
 /** The bare page served as ours is: compressed, its files immutable. */
 async function serveBare(): Promise<{ url: string; server: Server }> {
 	const folder = "bench/bare/build";
-	const build = (await import(pathToFileURL(join(process.cwd(), folder, "server/index.js")).href)) as ServerBuild;
+	const build = (await import(
+		pathToFileURL(join(process.cwd(), folder, "server/index.js")).href
+	)) as ServerBuild;
 	const app = express();
 	app.use(compression());
 	app.use(express.static(join(folder, "client"), { immutable: true, maxAge: "1y" }));

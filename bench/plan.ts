@@ -57,11 +57,15 @@ const ORDER: DishOrder = {
 
 /** One whole plan of a dish for 1,200 covers, against a fixed loop of arithmetic in the same run. */
 export function benchPlan(): void {
-	const recipes = readdirSync(BOOK).map((file) => JSON.parse(readFileSync(join(BOOK, file), "utf8")) as Recipe);
+	const recipes = readdirSync(BOOK).map(
+		(file) => JSON.parse(readFileSync(join(BOOK, file), "utf8")) as Recipe,
+	);
 	const cold = timed(1, () => plan(recipes[0] as Recipe, ORDER, KITCHEN))[0] ?? Number.NaN;
 	for (const recipe of recipes) timed(60, () => plan(recipe, ORDER, KITCHEN));
 	const loop = median(timed(25, yardstick));
-	console.log(`\nOne plan, ${COVERS} covers (median of ${RUNS}; the yardstick is ${LOOP} steps of arithmetic, ${loop.toFixed(2)} ms)`);
+	console.log(
+		`\nOne plan, ${COVERS} covers (median of ${RUNS}; the yardstick is ${LOOP} steps of arithmetic, ${loop.toFixed(2)} ms)`,
+	);
 	report("the first, cold", `${cold.toFixed(2)} ms`, "under 5 ms");
 	for (const recipe of recipes) {
 		const ms = median(timed(RUNS, () => plan(recipe, ORDER, KITCHEN)));

@@ -36,16 +36,24 @@ async function add(files: readonly string[]): Promise<void> {
 async function addOne(store: Store, file: string): Promise<void> {
 	const id = basename(file, ".json");
 	if (!/^[a-z0-9-]{1,60}$/.test(id)) {
-		throw new Refusal([{ field: file, message: "the name of the file becomes the address; a to z, 0 to 9 and - are allowed" }]);
+		throw new Refusal([
+			{ field: file, message: "the name of the file becomes the address; a to z, 0 to 9 and - are allowed" },
+		]);
 	}
 	const { number, added } = await addRecipe(store, id, await readDoc(file), "recipe file");
-	console.log(added ? `${id}: standard no. ${number} is in the book.` : `${id}: the book has this already, as no. ${number}.`);
+	console.log(
+		added
+			? `${id}: standard no. ${number} is in the book.`
+			: `${id}: the book has this already, as no. ${number}.`,
+	);
 }
 
 async function readDoc(file: string): Promise<unknown> {
 	try {
 		return JSON.parse(await readFile(resolve(process.env.INIT_CWD ?? ".", file), "utf8"));
 	} catch (error) {
-		throw new Refusal([{ field: file, message: `cannot be read as JSON (${error instanceof Error ? error.message : error})` }]);
+		throw new Refusal([
+			{ field: file, message: `cannot be read as JSON (${error instanceof Error ? error.message : error})` },
+		]);
 	}
 }

@@ -23,7 +23,8 @@ check("lint", "npm", ["run", "-s", "lint"]);
 check("architecture", "npm", ["run", "-s", "architecture"]);
 counted("unit", vitest);
 counted("cases", cases);
-if (check("build", "npm", ["run", "-s", "build", "--", "--logLevel", "warn"])) counted("end to end", playwright);
+if (check("build", "npm", ["run", "-s", "build", "--", "--logLevel", "warn"]))
+	counted("end to end", playwright);
 else failed += 1;
 
 console.log(`${passed} passed, ${failed} failed`);
@@ -60,13 +61,23 @@ function heading(name) {
 
 function vitest() {
 	const report = join(REPORTS, "unit.json");
-	const code = run("npx", ["vitest", "run", "--reporter=default", "--reporter=json", `--outputFile.json=${report}`]);
+	const code = run("npx", [
+		"vitest",
+		"run",
+		"--reporter=default",
+		"--reporter=json",
+		`--outputFile.json=${report}`,
+	]);
 	const { numPassedTests, numFailedTests, numFailedTestSuites } = JSON.parse(readFileSync(report, "utf8"));
 	return { code, passed: numPassedTests, failed: numFailedTests || (code === 0 ? 0 : numFailedTestSuites) };
 }
 
 function cases() {
-	const { status, stdout } = spawnSync("npm", ["run", "-s", "cases"], { cwd: ROOT, encoding: "utf8", stdio: ["ignore", "pipe", "inherit"] });
+	const { status, stdout } = spawnSync("npm", ["run", "-s", "cases"], {
+		cwd: ROOT,
+		encoding: "utf8",
+		stdio: ["ignore", "pipe", "inherit"],
+	});
 	process.stdout.write(stdout);
 	const [, good = "0", bad = "0"] = /(\d+) passed, (\d+) failed\s*$/.exec(stdout) ?? [];
 	return { code: status, passed: Number(good), failed: Number(bad) };

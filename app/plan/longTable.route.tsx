@@ -1,6 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Link, redirect, useNavigation } from "react-router";
 import { changeSitting, readKitchen, readPanTypes, readSitting, Stale, withRecipes } from "#db";
+import { NotSentNote } from "../ui/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/offline.ts";
 import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
 import { StaleNote } from "../ui/StaleNote.tsx";
 import { staleView } from "../ui/stale.ts";
@@ -72,11 +74,19 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	return redirect(typeof place === "string" && place ? `${table}?place=${encodeURIComponent(place)}` : table);
 }
 
+/** @see sentOrKept */
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+	return sentOrKept(serverAction);
+}
+
+export { revalidateWhenSent as shouldRevalidate } from "../ui/offline.ts";
+
 const Top = chakra("div", {
 	base: { display: "flex", flexWrap: "wrap", alignItems: "flex-end", gap: "12px 28px", marginBottom: "14px" },
 });
 
-export default function LongTable({ loaderData, actionData }: Route.ComponentProps) {
+export default function LongTable({ loaderData, actionData: result }: Route.ComponentProps) {
+	const actionData = isNotSent(result) ? undefined : result;
 	const { dish, sitting, table } = loaderData;
 	const busy = useNavigation().state === "loading";
 	return (
@@ -95,6 +105,7 @@ export default function LongTable({ loaderData, actionData }: Route.ComponentPro
 					Production sheet <Key aria-hidden>p</Key>
 				</ActLink>
 			</Top>
+			{isNotSent(result) ? <NotSentNote /> : null}
 			{actionData?.stale ? <StaleNote stale={actionData.stale} /> : null}
 			<ScaleControl
 				view={loaderData}

@@ -2,6 +2,8 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, redirect } from "react-router";
 import { onDay, wallClock } from "#core/schedule";
 import { addSitting } from "#db";
+import { NotSentNote } from "../ui/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/offline.ts";
 import { Act, ActLink, Key, Page, Sheet, Title } from "../ui/parts.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/newSitting.route";
@@ -23,11 +25,20 @@ export async function action({ context, request }: Route.ActionArgs) {
 	return redirect(`/sittings/${await addSitting(store, who, read.value)}`);
 }
 
-export default function NewSitting({ loaderData, actionData }: Route.ComponentProps) {
+/** @see sentOrKept */
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+	return sentOrKept(serverAction);
+}
+
+export { revalidateWhenSent as shouldRevalidate } from "../ui/offline.ts";
+
+export default function NewSitting({ loaderData, actionData: result }: Route.ComponentProps) {
+	const actionData = isNotSent(result) ? undefined : result;
 	const empty = { date: loaderData.date, time: "19:00", hands: "2" };
 	return (
 		<Page>
 			<Title>Plan a sitting</Title>
+			{isNotSent(result) ? <NotSentNote /> : null}
 			<Sheet marginTop="16px" maxWidth="640px">
 				<Form method="post">
 					<DetailFields typed={actionData?.typed ?? empty} wrong={actionData?.wrong ?? {}} />

@@ -3,6 +3,8 @@ import { data, Form, Link, redirect } from "react-router";
 import { wallClock } from "#core/schedule";
 import { changeSitting, newDish, readBook, readKitchen, readRecipe, readSitting, Stale } from "#db";
 import { Choice } from "../ui/Field.tsx";
+import { NotSentNote } from "../ui/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/offline.ts";
 import { Act, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
 import { placesOf } from "../ui/places.ts";
 import { plannedDishes } from "../ui/planned.ts";
@@ -90,6 +92,13 @@ async function recipeToAdd(db: Parameters<typeof readRecipe>[0], recipeId: strin
 	return (await foundOr404(readRecipe(db, recipeId), "recipe")).id;
 }
 
+/** @see sentOrKept */
+export function clientAction({ serverAction }: Route.ClientActionArgs) {
+	return sentOrKept(serverAction);
+}
+
+export { revalidateWhenSent as shouldRevalidate } from "../ui/offline.ts";
+
 const Columns = chakra("div", {
 	base: {
 		display: "grid",
@@ -100,7 +109,8 @@ const Columns = chakra("div", {
 	},
 });
 
-export default function SittingPage({ loaderData, actionData }: Route.ComponentProps) {
+export default function SittingPage({ loaderData, actionData: result }: Route.ComponentProps) {
+	const actionData = isNotSent(result) ? undefined : result;
 	const sitting = loaderData;
 	const typed = { ...sitting.typed, ...actionData?.typed };
 	const wrong = actionData?.wrong ?? {};
@@ -131,6 +141,7 @@ export default function SittingPage({ loaderData, actionData }: Route.ComponentP
 					<b>Called off.</b> Nothing of it shows on Today.
 				</Note>
 			) : null}
+			{isNotSent(result) ? <NotSentNote /> : null}
 			{actionData?.stale ? (
 				<chakra.div marginTop="14px">
 					<StaleNote stale={actionData.stale} />
@@ -166,7 +177,7 @@ export default function SittingPage({ loaderData, actionData }: Route.ComponentP
 									label="Another dish"
 									name="recipe"
 									defaultValue=""
-									aria-keyshortcuts="d"
+									aria-keyshortcuts="r"
 									data-key-name="Choose another dish"
 								>
 									{sitting.book.map(({ id, name }) => (

@@ -16,13 +16,9 @@ export function Lost({ status, what }: { readonly status: number; readonly what?
 			>
 				<Tape>{missing ? "Not on the shelf" : "Stopped"}</Tape>
 				<Title>{headline(status, what)}</Title>
-				<p>
-					{missing
-						? "The link may be old, or it was taken away since. Nothing else has changed."
-						: "The page could not be made. What was saved before is still there; go back and try once more."}
-				</p>
+				<p>{explanation(status)}</p>
 				<Figure size="medium" as="p" color="muted" aria-hidden>
-					{status}
+					{status === 0 ? "" : status}
 				</Figure>
 				<ActLink to="/" kind="next">
 					Go to Today
@@ -32,8 +28,16 @@ export function Lost({ status, what }: { readonly status: number; readonly what?
 	);
 }
 
+function explanation(status: number): string {
+	if (status === 404) return "The link may be old, or it was taken away since. Nothing else has changed.";
+	if (status === 0)
+		return "Look at the connection of this device, then load the page again. What was saved is still there.";
+	return "The page could not be made. What was saved before is still there; go back and try once more.";
+}
+
 function headline(status: number, what: string | undefined): string {
 	if (status === 404) return what ? `There is no such ${what}.` : "There is no page here.";
+	if (status === 0) return "The house's server does not answer.";
 	if (status === 405) return "That cannot be done here.";
 	return "Something broke on our side.";
 }

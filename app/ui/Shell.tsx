@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type ReactNode, useEffect, useState } from "react";
-import { Form, NavLink, useLocation } from "react-router";
+import { Form, Link, NavLink, useLocation } from "react-router";
 import { KeySheet } from "./KeySheet.tsx";
 import { Hidden, Key } from "./parts.tsx";
 
@@ -81,6 +81,21 @@ const Switch = chakra("button", {
 	},
 });
 
+const Desk = chakra(Link, {
+	base: {
+		minHeight: "44px",
+		display: "inline-flex",
+		alignItems: "center",
+		gap: "4px",
+		textUnderlineOffset: "4px",
+		textDecoration: "underline dotted",
+		maxWidth: "260px",
+		overflow: "hidden",
+		whiteSpace: "nowrap",
+		_hover: { color: "ink" },
+	},
+});
+
 const AREAS = [
 	{ to: "/", name: "Today", key: "t" },
 	{ to: "/book", name: "Book", key: "b" },
@@ -90,6 +105,8 @@ const AREAS = [
 
 export interface ShellView {
 	readonly house: string;
+	/** Whose changes are written down, when a name was given at this desk. */
+	readonly who: string | null;
 	readonly units: "metric" | "us";
 	readonly light: "bench" | "evening";
 	readonly timeZone: string;
@@ -116,7 +133,10 @@ export function Shell({ view, children }: { readonly view: ShellView; readonly c
 						))}
 					</Nav>
 					<Aside>
-						<chakra.span hideBelow="lg">{view.house}</chakra.span>
+						<Desk to="/preferences" aria-keyshortcuts="d" data-key-name="At this desk">
+							<chakra.span hideBelow="lg">{view.house}, </chakra.span>
+							{view.who ?? "this desk"}
+						</Desk>
 						<Switches view={view} />
 						<KeySheet />
 						<WallClock view={view} />
@@ -133,16 +153,18 @@ function Switches({ view }: { readonly view: ShellView }) {
 	const otherUnits = view.units === "metric" ? "us" : "metric";
 	const otherLight = view.light === "bench" ? "evening" : "bench";
 	return (
-		<Form method="post" action="/preferences" preventScrollReset>
-			<input type="hidden" name="back" value={pathname + search} />
-			<Switch name="units" value={otherUnits} aria-keyshortcuts="u" data-key-name="Change units">
-				<Hidden>Change units from </Hidden>
-				{view.units === "metric" ? "kg · l · °C" : "lb · qt · °F"}
-			</Switch>
-			<Switch name="light" value={otherLight} aria-keyshortcuts="e" data-key-name="Change light">
-				{view.light === "bench" ? "Evening" : "Daylight"}
-			</Switch>
-		</Form>
+		<chakra.span hideBelow="sm" asChild>
+			<Form method="post" action="/preferences" preventScrollReset>
+				<input type="hidden" name="back" value={pathname + search} />
+				<Switch name="units" value={otherUnits} aria-keyshortcuts="u" data-key-name="Change units">
+					<Hidden>Change units from </Hidden>
+					{view.units === "metric" ? "kg · l · °C" : "lb · qt · °F"}
+				</Switch>
+				<Switch name="light" value={otherLight} aria-keyshortcuts="e" data-key-name="Change light">
+					{view.light === "bench" ? "Evening" : "Daylight"}
+				</Switch>
+			</Form>
+		</chakra.span>
 	);
 }
 

@@ -1,0 +1,28 @@
+import type { ShouldRevalidateFunction } from "react-router";
+
+/** Nothing was sent, because the house's server did not answer. */
+export interface NotSent {
+	readonly notSent: true;
+}
+
+/**
+ * Sends a change, and stays on the page with everything that was typed when the
+ * connection is gone.
+ */
+export async function sentOrKept<T>(send: () => Promise<T>): Promise<T | NotSent> {
+	try {
+		return await send();
+	} catch (error) {
+		// A browser reports a connection that is gone as a TypeError of fetch.
+		if (error instanceof TypeError) return { notSent: true };
+		throw error;
+	}
+}
+
+export function isNotSent(result: unknown): result is NotSent {
+	return typeof result === "object" && result !== null && "notSent" in result;
+}
+
+/** After a change that was not sent, there is nobody to ask for the page again. */
+export const revalidateWhenSent: ShouldRevalidateFunction = ({ actionResult, defaultShouldRevalidate }) =>
+	isNotSent(actionResult) ? false : defaultShouldRevalidate;
