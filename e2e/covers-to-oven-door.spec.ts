@@ -1,6 +1,8 @@
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { expect, test } from "./house.ts";
 
+test.use({ houseOf: "covers" });
+
 test.describe.configure({ mode: "serial" });
 
 /** Saturday's date is named too when it is more than six days off. */

@@ -82,11 +82,18 @@ async function freePort(): Promise<number> {
 	return address.port;
 }
 
-/** Each file of tests has a house of its own, with the demo data in. */
-export const test = base.extend<object, { house: House }>({
+interface Houses {
+	/** Names the house; a file that uses a name of its own gets a server and data of its own. */
+	houseOf: string;
+	house: House;
+}
+
+/** Tests with a house, the demo data in and the server running. */
+export const test = base.extend<object, Houses>({
+	houseOf: ["", { option: true, scope: "worker" }],
 	house: [
-		// biome-ignore lint/correctness/noEmptyPattern: fixtures name what they need, and this one needs nothing
-		async ({}, use) => {
+		async ({ houseOf }, use) => {
+			if (houseOf === "") throw new Error("name the house of this file: test.use({ houseOf: … })");
 			const house = new House();
 			house.seed();
 			await house.start();

@@ -3,6 +3,8 @@ import { createClient } from "@libsql/client";
 import type { Browser, Page } from "@playwright/test";
 import { expect, House, test } from "./house.ts";
 
+test.use({ houseOf: "robust" });
+
 async function openSupper(page: Page): Promise<string> {
 	await page.goto("/sittings");
 	await page.getByRole("link", { name: "Festival supper" }).click();
@@ -68,6 +70,23 @@ test("a wrong form is answered with 400, names the field and what is allowed, an
 	await page.getByRole("button", { name: /Add it/ }).click();
 	await expect(page.getByText("a gastronorm is 20, 40, 65, 100, 150, 200 mm deep")).toBeVisible();
 	await expect(page.getByLabel("Name on the shelf")).toHaveValue("Odd one");
+});
+
+test("when the connection is gone nothing typed is lost, and it is saved once it is back", async ({
+	page,
+	context,
+}) => {
+	await openSupper(page);
+	await page.getByLabel("Note for the kitchen").fill("Lamp at eight");
+	await context.setOffline(true);
+	await page.getByRole("button", { name: /Save/ }).last().click();
+	await expect(page.getByRole("alert")).toContainText("Not saved: the house's server does not answer");
+	await expect(page.getByLabel("Note for the kitchen")).toHaveValue("Lamp at eight");
+	await context.setOffline(false);
+	await page.getByRole("button", { name: /Save/ }).last().click();
+	await expect(page.getByRole("alert")).toHaveCount(0);
+	await page.reload();
+	await expect(page.getByLabel("Note for the kitchen")).toHaveValue("Lamp at eight");
 });
 
 test("pans and ovens are added, changed and taken out of use", async ({ page }) => {

@@ -3,6 +3,8 @@ import { createClient } from "@libsql/client";
 import type { Page } from "@playwright/test";
 import { expect, type House, hydrated, test } from "./house.ts";
 
+test.use({ houseOf: "views" });
+
 /** Every main view, by the address it has in this house. */
 async function addressesOf(house: House): Promise<Record<string, string>> {
 	const client = createClient({ url: `file:${house.database}` });
