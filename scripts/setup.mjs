@@ -1,5 +1,5 @@
 import { spawnSync } from "node:child_process";
-import { existsSync, statSync } from "node:fs";
+import { existsSync, statSync, utimesSync } from "node:fs";
 import { join } from "node:path";
 
 /** What a fresh machine lacks, put there once: packages from the lock file, and Chromium. */
@@ -27,6 +27,9 @@ export function installPackages() {
 		console.error("The packages could not be installed: is the npm registry reachable?");
 		process.exit(1);
 	}
+	// npm leaves its own stamp alone when there was nothing to do.
+	const now = new Date();
+	if (existsSync(stamp)) utimesSync(stamp, now, now);
 }
 
 const CHROMIUM = "/usr/bin/chromium";

@@ -84,7 +84,8 @@ export function choosePans(load: PanLoad, stock: readonly PanType[], limits: Pan
 		.filter(({ capacity }) => capacity > 0);
 	const sound = candidates.filter((one) => one.sound);
 	const usable = sound.length > 0 ? sound : candidates;
-	const best = bestOf(mixes(usable, load.pieces).map((mix) => fillMix(mix, load, limits)));
+	const filled = filling(load, limits);
+	const best = bestOf(mixes(usable, load.pieces).map((mix) => fillMix(mix, load, filled)));
 	return best ?? { pans: [], unplaced: load.pieces, rungs: 0, liquid_l: 0 };
 }
 
@@ -156,17 +157,29 @@ function everything(candidates: readonly Candidate[], pieces: number): Mix {
 	return mix;
 }
 
-function fillMix(mix: Mix, load: PanLoad, limits: PanLimits): PanChoice {
+/** One pan of a kind with so many pieces; worked out once, since a choice tries few different ones often. */
+type Filling = (of: Candidate, pieces: number) => ChosenPan;
+
+function filling(load: PanLoad, limits: PanLimits): Filling {
+	const known = new Map<Candidate, Map<number, ChosenPan>>();
+	return (of, pieces) => {
+		const ofKind = known.get(of) ?? new Map<number, ChosenPan>();
+		known.set(of, ofKind);
+		const found = ofKind.get(pieces);
+		if (found) return found;
+		const { type, capacity } = of;
+		const pan = fillPan(type.shape, load.piece, pieces, load.line, bedOf(load, pieces), limits);
+		const chosen = { ...pan, type, capacity };
+		ofKind.set(pieces, chosen);
+		return chosen;
+	};
+}
+
+function fillMix(mix: Mix, load: PanLoad, filled: Filling): PanChoice {
 	const room = mix.reduce((sum, { of, count }) => sum + of.capacity * count, 0);
 	const placed = Math.min(load.pieces, room);
 	const pans = shareOut(mix, placed, room)
-		.flatMap(({ of, pieces }) =>
-			pieces.map((held) => ({
-				...fillPan(of.type.shape, load.piece, held, load.line, bedOf(load, held), limits),
-				type: of.type,
-				capacity: of.capacity,
-			})),
-		)
+		.flatMap(({ of, pieces }) => pieces.map((held) => filled(of, held)))
 		.filter((pan) => pan.pieces > 0);
 	return {
 		pans,
