@@ -84,7 +84,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 				dip: reading.length(pan.dip_mm),
 				lifted: reading.mass(pan.lifted_kg),
 			})),
-			cover: `${LIDS[dish.recipe.braise.lid]}; liquid ${lineWords(dish.recipe.braise.line)}`,
+			cover: `Cover with ${LIDS[dish.recipe.braise.lid]}; liquid ${lineWords(dish.recipe.braise.line)}`,
 			ovens: plan.ovens.loads.map(
 				(load) =>
 					`${load.oven.name} at ${reading.temperature(load.set_C)}: ${load.pans.map(({ type, count }) => `${count} × ${type.name}`).join(", ")}`,
@@ -238,8 +238,8 @@ function Body({ sheet }: { readonly sheet: SheetView }) {
 			<chakra.div
 				display="grid"
 				gap="0 8mm"
-				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "minmax(0,1fr) minmax(0,1fr)" }}
-				_print={{ gridTemplateColumns: "1fr 1fr" }}
+				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "minmax(0,6fr) minmax(0,7fr)" }}
+				_print={{ gridTemplateColumns: "6fr 7fr" }}
 			>
 				<div>
 					<h2>Clock</h2>
