@@ -4,7 +4,7 @@ import type { Kitchen, Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import type { PlaceKey, Recipe } from "#core/recipe";
 import { durationWords } from "#core/schedule";
-import { FAT_KG_PER_L, FILM_MM } from "#core/sear";
+import { FILM_MM } from "#core/sear";
 import { isByPiece } from "#core/yields";
 import type { DishWithRecipe, Sitting } from "#db";
 import { counted, percent, type Reading } from "../ui/reading.ts";
@@ -158,7 +158,7 @@ function searSums(given: SumsFor): Sum[] {
 		},
 		{
 			label: "Fat",
-			working: `${loads} loads × a film of ${FILM_MM} mm over the pan × ${FAT_KG_PER_L} kg/l`,
+			working: `${loads} loads × a film of ${reading.length(FILM_MM)} over the pan`,
 			result: reading.mass(fat_g / 1000),
 		},
 		workSum("sear", given),
