@@ -1,8 +1,9 @@
 import { readFile } from "node:fs/promises";
-import { basename, join, resolve } from "node:path";
+import { basename, resolve } from "node:path";
 import { Refusal } from "#core/check";
-import { addRecipe, ensureHouse, Store } from "#db";
+import { addRecipe, type Store } from "#db";
 import { readConfig } from "../server/config.ts";
+import { openStore } from "../server/openStore.ts";
 
 /** Adds recipe files to the book: `npm run -s recipe -- FILE…`. The file's name is the recipe's address. */
 
@@ -22,13 +23,7 @@ try {
 
 async function add(files: readonly string[]): Promise<void> {
 	const config = readConfig(process.env);
-	const store = await Store.open({
-		url: config.DATABASE_URL,
-		...(config.DATABASE_AUTH_TOKEN ? { authToken: config.DATABASE_AUTH_TOKEN } : {}),
-		backups: join(config.WT_DATA, "backups"),
-		migrations: resolve("db/migrations"),
-	});
-	await ensureHouse(store);
+	const store = await openStore(config);
 	for (const file of files) await addOne(store, file);
 	await store.close();
 }

@@ -2,9 +2,10 @@ import { existsSync } from "node:fs";
 import { mkdir, rename } from "node:fs/promises";
 import { join, resolve } from "node:path";
 import { Refusal } from "#core/check";
-import { ensureHouse, readBook, readSittings, Store } from "#db";
+import { readBook, readSittings } from "#db";
 import { seedSkerryHouse } from "#db/demo";
 import { type Config, readConfig } from "../server/config.ts";
+import { openStore } from "../server/openStore.ts";
 
 /** Puts Skerry House into an empty database; `--fresh` sets the old one aside first. */
 
@@ -20,13 +21,7 @@ try {
 
 async function seed(config: Config): Promise<void> {
 	if (process.argv.includes("--fresh")) await setAside(config);
-	const store = await Store.open({
-		url: config.DATABASE_URL,
-		...(config.DATABASE_AUTH_TOKEN ? { authToken: config.DATABASE_AUTH_TOKEN } : {}),
-		backups: join(config.WT_DATA, "backups"),
-		migrations: resolve("db/migrations"),
-	});
-	await ensureHouse(store);
+	const store = await openStore(config);
 	if ((await readBook(store.db)).length === 0) {
 		await seedSkerryHouse(store, Date.now(), resolve("db/demo/book"));
 		console.log("Demo data of Skerry House is in.");

@@ -1,32 +1,20 @@
 import type { Server } from "node:http";
-import { resolve } from "node:path";
 import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express, { type Express } from "express";
 import { pino } from "pino";
 import { pinoHttp } from "pino-http";
 import { RouterContextProvider, type ServerBuild } from "react-router";
-import { ensureHouse, Store } from "#db";
+import type { Store } from "#db";
 import { type Config, readConfig } from "./config.ts";
+import { openStore } from "./openStore.ts";
 import { readPreferences } from "./preferences.ts";
 import { limitedBody, sameOriginOnly, securityHeaders } from "./security.ts";
 import { NOBODY_NAMED, visitContext } from "./visit.ts";
 
-export { readConfig };
+export { openStore, readConfig };
 
 const DEVELOPMENT = import.meta.env.DEV;
-
-/** Opens the house's database with its first rows. */
-export async function openStore(config: Config): Promise<Store> {
-	const store = await Store.open({
-		url: config.DATABASE_URL,
-		...(config.DATABASE_AUTH_TOKEN ? { authToken: config.DATABASE_AUTH_TOKEN } : {}),
-		backups: resolve(config.WT_DATA, "backups"),
-		migrations: resolve("db/migrations"),
-	});
-	await ensureHouse(store);
-	return store;
-}
 
 /** The whole application but the files the browser is given. */
 export function makeApp(config: Config, store: Store): Express {

@@ -4,9 +4,10 @@ import { data, Form } from "react-router";
 import { cutWords } from "#core/braise";
 import { Count } from "#core/check";
 import { readIngredients, readRecipe } from "#db";
+import { Facts } from "../ui/Facts.tsx";
 import { Field } from "../ui/Field.tsx";
 import { readForm } from "../ui/form.ts";
-import { Act, Figure, Heading, Key, Muted, Page, Sheet, Table } from "../ui/parts.tsx";
+import { Act, Heading, Key, Muted, Page, Sheet, Table } from "../ui/parts.tsx";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/card.route";
@@ -78,16 +79,7 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 				</Form>
 			</chakra.div>
 			<Sheet marginTop="14px">
-				<chakra.dl display="flex" flexWrap="wrap" gap="10px 26px">
-					{card.facts.map(({ figure, label }) => (
-						<chakra.div key={label} display="flex" flexDirection="column-reverse">
-							<chakra.dt color="muted">{label}</chakra.dt>
-							<dd>
-								<Figure fontSize="19px">{figure}</Figure>
-							</dd>
-						</chakra.div>
-					))}
-				</chakra.dl>
+				<Facts facts={card.facts} fontSize="19px" />
 			</Sheet>
 			<chakra.div
 				display="grid"

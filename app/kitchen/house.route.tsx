@@ -5,6 +5,7 @@ import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { changeEquipment, readPanTypes, Stale } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
 import { readForm, typedIn, type Wrong, wrongOf } from "../ui/form.ts";
+import { minuteClock } from "../ui/reading.ts";
 import { staleView } from "../ui/stale.ts";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/house.route";
@@ -39,8 +40,8 @@ export async function loader({ context }: Route.LoaderArgs) {
 			name: house.name,
 			timeZone: house.timeZone,
 			units: house.units,
-			opens: clockOf(house.opens_min),
-			closes: clockOf(house.closes_min),
+			opens: minuteClock(house.opens_min),
+			closes: minuteClock(house.closes_min),
 			headspace_mm: String(house.headspace_mm),
 			lift_kg: String(house.liftLimit_g / 1000),
 			houseCode: house.houseCode,
@@ -92,10 +93,6 @@ function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
 		burners,
 		searPanId: searPanId || null,
 	};
-}
-
-function clockOf(minutes: number): string {
-	return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
 }
 
 function minutesOf(clock: string): number {

@@ -6,6 +6,7 @@ import { HOUSE_CODES } from "#core/safety";
 import { readOvens, readPanTypes, shapeOf } from "#db";
 import { coolingWords } from "../ui/cautions.ts";
 import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
+import { minuteClock } from "../ui/reading.ts";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/kitchen.route";
 
@@ -15,8 +16,6 @@ export async function loader({ context }: Route.LoaderArgs) {
 	const { store, reading, house } = await visitOf(context);
 	const [pans, ovens] = await Promise.all([readPanTypes(store.db), readOvens(store.db)]);
 	const code = HOUSE_CODES[house.houseCode];
-	const clock = (minutes: number) =>
-		`${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
 	const views = pans.map((pan) => {
 		const shape = shapeOf(pan);
 		return {
@@ -43,7 +42,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 		})),
 		house: {
 			name: house.name,
-			hours: `${clock(house.opens_min)} to ${clock(house.closes_min)}`,
+			hours: `${minuteClock(house.opens_min)} to ${minuteClock(house.closes_min)}`,
 			headspace: reading.length(house.headspace_mm),
 			lift: reading.mass(house.liftLimit_g / 1000),
 			code: code.name,

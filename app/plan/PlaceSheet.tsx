@@ -1,9 +1,10 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type ReactNode, useState } from "react";
+import { Facts } from "../ui/Facts.tsx";
 import { OvenCavity } from "../ui/OvenCavity.tsx";
 import { PanCut } from "../ui/PanCut.tsx";
 import { PanFromAbove } from "../ui/PanFromAbove.tsx";
-import { Figure, Key, Muted, Note, Sheet, Table } from "../ui/parts.tsx";
+import { Key, Muted, Note, Sheet, Table } from "../ui/parts.tsx";
 import type { PlaceDetail, StepView } from "./detail.ts";
 import type { LineView } from "./lineView.ts";
 import { TenderLine } from "./TenderLine.tsx";
@@ -16,7 +17,6 @@ const Columns = chakra("div", {
 		},
 	},
 });
-const Facts = chakra("dl", { base: { display: "flex", flexWrap: "wrap", gap: "12px 28px" } });
 const Answer = chakra("h2", {
 	base: { fontFamily: "head", fontWeight: 700, fontSize: { base: "24px", md: "28px" }, lineHeight: 1.1 },
 });
@@ -34,7 +34,7 @@ export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
 						<Answer>{detail.title}</Answer>
 						<Muted>{detail.says}</Muted>
 					</div>
-					{detail.pan ? <PanFromAbove pan={detail.pan} /> : <FactList detail={detail} />}
+					{detail.pan ? <PanFromAbove pan={detail.pan} /> : <Facts facts={detail.facts} fontSize="22px" />}
 					<Warnings detail={detail} />
 				</chakra.div>
 				{drawn ? <Drawing detail={detail}>{arithmetic}</Drawing> : null}
@@ -52,21 +52,6 @@ export function WorkSheet({ detail }: { readonly detail: PlaceDetail }) {
 			<Method steps={detail.steps} />
 			<Lines lines={detail.lines} />
 		</Sheet>
-	);
-}
-
-function FactList({ detail }: { readonly detail: PlaceDetail }) {
-	return (
-		<Facts>
-			{detail.facts.map(({ figure, label }) => (
-				<chakra.div key={label} display="flex" flexDirection="column-reverse">
-					<chakra.dt color="muted">{label}</chakra.dt>
-					<dd>
-						<Figure size="medium">{figure}</Figure>
-					</dd>
-				</chakra.div>
-			))}
-		</Facts>
 	);
 }
 
@@ -88,7 +73,7 @@ function Drawing({ detail, children }: { readonly detail: PlaceDetail; readonly 
 						))}{" "}
 						mm. Dashed: the least headspace.
 					</Muted>
-					<FactList detail={detail} />
+					<Facts facts={detail.facts} fontSize="22px" />
 				</>
 			) : null}
 			{searLoad ? (

@@ -15,6 +15,7 @@ import { handsOn, type PlanLine } from "#core/plan";
 import { LIDS, type PlaceKey, type Recipe } from "#core/recipe";
 import { durationWords } from "#core/schedule";
 import type { OvenDrawing, PanDrawing } from "../ui/drawings.ts";
+import type { Fact } from "../ui/Facts.tsx";
 import { marinade_l, setOf } from "../ui/places.ts";
 import { counted, percent } from "../ui/reading.ts";
 import { type WarningWords, warningWords } from "../ui/warningWords.ts";
@@ -35,11 +36,6 @@ export interface PlaceDetail {
 	readonly pan?: PanDrawing;
 	readonly searLoad?: { readonly pan: PanDrawing; readonly loads: readonly number[] };
 	readonly braise?: BraiseView;
-}
-
-export interface Fact {
-	readonly figure: string;
-	readonly label: string;
 }
 
 export interface StepView {

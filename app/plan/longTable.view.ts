@@ -8,7 +8,7 @@ import { cautionsOf } from "../ui/cautions.ts";
 import type { Typed, Wrong } from "../ui/form.ts";
 import { type PlaceView, placesOf } from "../ui/places.ts";
 import { planDishes } from "../ui/planned.ts";
-import { percent } from "../ui/reading.ts";
+import { percent, percentTyped } from "../ui/reading.ts";
 import type { HouseVisit } from "../ui/visit.ts";
 import { warningWords } from "../ui/warningWords.ts";
 import { detailOf } from "./detail.ts";
@@ -98,8 +98,8 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 			: `${threeDigits(reading.units === "us" ? kg / 0.45359237 : kg).replace(",", "")} ${unit}`;
 	const stored = {
 		covers: String(sitting.covers),
-		uptake: String(Number((dish.uptake * 100).toFixed(1))),
-		spare: String(Number((dish.spare * 100).toFixed(1))),
+		uptake: percentTyped(dish.uptake),
+		spare: percentTyped(dish.spare),
 		date,
 		time,
 		basis: dish.basis,

@@ -1,12 +1,11 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
+import { Facts } from "../ui/Facts.tsx";
 import { Field } from "../ui/Field.tsx";
 import type { Typed, Wrong } from "../ui/form.ts";
-import { Act, ActLink, Figure, Sheet } from "../ui/parts.tsx";
+import { Act, ActLink, Sheet } from "../ui/parts.tsx";
 import { Tape } from "../ui/Tape.tsx";
 import type { DishView } from "./dishView.ts";
-
-const Figures = chakra("dl", { base: { display: "flex", flexWrap: "wrap", gap: "10px 26px" } });
 
 interface DishRowProps {
 	readonly sittingId: string;
@@ -34,16 +33,7 @@ export function DishRow({ sittingId, dish, typed, wrong }: DishRowProps) {
 				<ActLink to={table}>Open the long table</ActLink>
 			</chakra.div>
 			{dish.figures ? (
-				<Figures>
-					{dish.figures.map(({ figure, label }) => (
-						<chakra.div key={label} display="flex" flexDirection="column-reverse">
-							<chakra.dt color="muted">{label}</chakra.dt>
-							<dd>
-								<Figure fontSize="20px">{figure}</Figure>
-							</dd>
-						</chakra.div>
-					))}
-				</Figures>
+				<Facts facts={dish.figures} />
 			) : (
 				<chakra.p color="next" fontWeight="650">
 					▲ No plan: {dish.refused}

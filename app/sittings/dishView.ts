@@ -1,6 +1,6 @@
 import { pansWords, placesOf } from "../ui/places.ts";
 import type { PlannedDishRow } from "../ui/planned.ts";
-import type { Reading } from "../ui/reading.ts";
+import { percentTyped, type Reading } from "../ui/reading.ts";
 import { warningWords } from "../ui/warningWords.ts";
 
 /** A dish on its sitting in brief: its figures, or why there are none. */
@@ -9,8 +9,8 @@ export function dishView({ dish, plan, refused }: PlannedDishRow, reading: Readi
 		id: dish.id,
 		name: dish.recipe.name,
 		number: dish.number,
-		uptake: String(Number((dish.uptake * 100).toFixed(1))),
-		spare: String(Number((dish.spare * 100).toFixed(1))),
+		uptake: percentTyped(dish.uptake),
+		spare: percentTyped(dish.spare),
 	};
 	if (!plan) return { ...base, refused: refused ?? "", figures: null, warnings: [] };
 	const [first] = placesOf(dish.recipe, plan, reading)

@@ -37,9 +37,19 @@ export function readingIn(units: UnitSystem, timeZone: string, now: number): Rea
 	};
 }
 
+/** A share as it is typed into a percentage field: "62". */
+export function percentTyped(share: number): string {
+	return String(Number((share * 100).toFixed(1)));
+}
+
+/** Minutes after midnight as a clock time: "06:00". */
+export function minuteClock(minutes: number): string {
+	return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
+}
+
 /** A share as a percentage: "62 %". */
 export function percent(share: number): string {
-	return `${Number((share * 100).toFixed(1))} %`;
+	return `${percentTyped(share)} %`;
 }
 
 /** "1 pan", "4 pans". */
