@@ -8,6 +8,7 @@ import { Facts } from "../ui/Facts.tsx";
 import { Field } from "../ui/Field.tsx";
 import { readForm } from "../ui/form.ts";
 import { Act, Heading, Key, Muted, Page, Sheet, Table } from "../ui/parts.tsx";
+import { StepWords } from "../ui/StepWords.tsx";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/card.route";
@@ -133,19 +134,8 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 						<chakra.ol display="grid" gap="12px" marginTop="10px">
 							{card.steps.map((step) => (
 								<chakra.li key={step.text} borderTop="1px solid" borderColor="hair" paddingTop="8px">
-									<Tape>{step.place}</Tape>{" "}
-									<Muted>{[step.station, step.minutes].filter(Boolean).join(" · ")}</Muted>
-									<chakra.p marginTop="4px">{step.text}</chakra.p>
-									{step.check ? (
-										<p>
-											<b>Look for:</b> {step.check}
-										</p>
-									) : null}
-									{step.caution ? (
-										<chakra.p color="next">
-											<b>Mind:</b> {step.caution}
-										</chakra.p>
-									) : null}
+									<Tape>{step.place}</Tape>
+									<StepWords step={step} />
 								</chakra.li>
 							))}
 						</chakra.ol>

@@ -3,9 +3,8 @@ import { asScaleLine, ingredientOf } from "#core/plan";
 import { threeDigits, toBase, UNITS } from "#core/quantity";
 import { ALLERGENS, type Ingredient, LIDS, type Recipe, type RecipeLine } from "#core/recipe";
 import { type ScaledLine, scaleLines } from "#core/scaling";
-import { durationWords } from "#core/schedule";
-import { PLACE_LABELS } from "../ui/places.ts";
 import { counted, percent, type Reading } from "../ui/reading.ts";
+import { stepView } from "../ui/stepView.ts";
 
 const GROUP_LABELS: Readonly<Record<RecipeLine["group"], string>> = {
 	base: "Base",
@@ -49,21 +48,7 @@ export function cardView(
 		})),
 		facts: factsOf(recipe, reading),
 		allergens: allergensIn(ingredients),
-		steps: recipe.steps.map((step) => ({
-			place: PLACE_LABELS[step.place],
-			text: step.text,
-			station: step.station,
-			check: step.check ?? null,
-			caution: step.caution ?? null,
-			minutes: [
-				step.handsOn_min
-					? `${durationWords(step.handsOn_min * (step.grows === "withWeight" ? factor : 1))} of work`
-					: "",
-				step.waiting_min ? `${durationWords(step.waiting_min)} waiting` : "",
-			]
-				.filter(Boolean)
-				.join(", "),
-		})),
+		steps: recipe.steps.map((step) => stepView(step, factor)),
 	};
 }
 

@@ -1,19 +1,12 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { data } from "react-router";
-import {
-	depthOf,
-	emptyPanWeight,
-	GASTRONORM_SIZES,
-	insideAt,
-	panWords,
-	rimOf,
-	volumeBelow,
-} from "#core/pans";
+import { depthOf, emptyPanWeight, GASTRONORM_SIZES, volumeBelow } from "#core/pans";
 import { readPanTypes, shapeOf } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
 import type { Wrong } from "../ui/form.ts";
 import { PanFromAbove } from "../ui/PanFromAbove.tsx";
+import { panDrawing } from "../ui/panDrawing.ts";
 import { Figure, Muted } from "../ui/parts.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/pan.route";
@@ -45,17 +38,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		pan: {
 			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
 			empty: reading.mass(emptyPanWeight(shape)),
-			drawing: {
-				rim: rimOf(shape),
-				top: insideAt(shape, depthOf(shape)),
-				floor: insideAt(shape, 0),
-				depth_mm: depthOf(shape),
-				placed: [],
-				round: false,
-				pieceHeight_mm: 0,
-				across: reading.length(rimOf(shape).length_mm),
-				words: `${panWords(shape)} from above, empty.`,
-			},
+			drawing: panDrawing(shape, reading),
 		},
 	};
 }

@@ -5,7 +5,10 @@ import { OvenCavity } from "../ui/OvenCavity.tsx";
 import { PanCut } from "../ui/PanCut.tsx";
 import { PanFromAbove } from "../ui/PanFromAbove.tsx";
 import { Key, Muted, Note, Sheet, Table } from "../ui/parts.tsx";
-import type { PlaceDetail, StepView } from "./detail.ts";
+import { StepWords } from "../ui/StepWords.tsx";
+import type { StepView } from "../ui/stepView.ts";
+import type { PlaceDetail } from "./detail.ts";
+import type { SearLoad } from "./drawings.ts";
 import type { LineView } from "./lineView.ts";
 import { TenderLine } from "./TenderLine.tsx";
 
@@ -100,13 +103,12 @@ function Drawing({ detail, children }: { readonly detail: PlaceDetail; readonly 
 }
 
 /** Each load as one pan in a row, with the pieces it takes. */
-function LoadRow({ loads }: { readonly loads: readonly number[] }) {
+function LoadRow({ loads }: { readonly loads: readonly SearLoad[] }) {
 	return (
 		<chakra.ol display="flex" flexWrap="wrap" gap="6px" aria-label="Pieces in each load">
-			{loads.map((pieces, index) => (
+			{loads.map(({ number, pieces }) => (
 				<chakra.li
-					// biome-ignore lint/suspicious/noArrayIndexKey: loads have no identity but their order
-					key={index}
+					key={number}
 					width="42px"
 					height="42px"
 					borderRadius="50%"
@@ -144,21 +146,7 @@ function Method({ steps }: { readonly steps: readonly StepView[] }) {
 		>
 			{steps.map((step) => (
 				<chakra.li key={step.text} borderTop="2px solid" borderColor="steel" paddingTop="6px">
-					{step.text}
-					<chakra.p color="muted">
-						{step.station}
-						{step.minutes ? ` · ${step.minutes}` : ""}
-					</chakra.p>
-					{step.check ? (
-						<p>
-							<b>Look for:</b> {step.check}
-						</p>
-					) : null}
-					{step.caution ? (
-						<chakra.p color="next">
-							<b>Mind:</b> {step.caution}
-						</chakra.p>
-					) : null}
+					<StepWords step={step} />
 				</chakra.li>
 			))}
 		</chakra.ol>

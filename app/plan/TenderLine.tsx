@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
-import type { BraiseView } from "./detail.ts";
+import type { BraiseView } from "./drawings.ts";
 
 const Svg = chakra("svg", { base: { width: "100%", height: "auto", overflow: "visible" } });
 const Rect = chakra("rect");

@@ -68,12 +68,13 @@ function portionSums({ plan, sitting, dish, reading, recipe }: SumsFor): Sum[] {
 function trimmedSum({ plan, recipe, reading }: SumsFor): Sum {
 	const { chain } = plan;
 	const { trimLoss, boneShare = 0, cookingLoss } = recipe.losses;
-	const bone = boneShare > 0 ? `(1 − ${percent(boneShare)} bone) × ` : "";
+	const lost = `(1 − ${percent(cookingLoss)} lost in cooking)`;
+	const kept = boneShare > 0 ? `((1 − ${percent(boneShare)} bone) × ${lost})` : lost;
 	return {
 		label: "Trimmed",
 		working: isByPiece(recipe.portion)
 			? `${reading.mass(chain.asPurchased_kg)} × (1 − ${percent(trimLoss)} trim)`
-			: `${reading.mass(chain.cooked_kg)} cooked ÷ (${bone}(1 − ${percent(cookingLoss)} lost in cooking))`,
+			: `${reading.mass(chain.cooked_kg)} cooked ÷ ${kept}`,
 		result: reading.mass(chain.trimmed_kg),
 	};
 }
@@ -165,14 +166,11 @@ function searSums(given: SumsFor): Sum[] {
 	];
 }
 
-function workSum(place: PlaceKey, { plan, recipe, sitting }: SumsFor): Sum {
+function workSum(place: PlaceKey, { plan, sitting }: SumsFor): Sum {
 	const work = plan.work[place];
-	const waiting = recipe.steps
-		.filter((step) => step.place === place)
-		.reduce((sum, step) => sum + step.waiting_min, 0);
 	return {
 		label: "Work",
-		working: `${durationWords(work.handsOn_min)} for one cook ÷ ${counted(sitting.hands, "cook")} + ${waiting} min waiting`,
+		working: `${durationWords(work.handsOn_min)} for one cook ÷ ${counted(sitting.hands, "cook")} + ${work.waiting_min} min waiting`,
 		result: durationWords(work.wall_min),
 	};
 }

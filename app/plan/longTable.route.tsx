@@ -34,15 +34,17 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	}
 	const address = new URL(request.url).searchParams;
 	const read = hasTrial(address) ? readTrial(address, visit.house.timeZone, visit.reading.units) : null;
+	const trial = read && "value" in read ? read.value : null;
+	const serviceAt = trial?.sitting.serviceAt ?? sitting.serviceAt;
 	return longTableView({
-		visit,
+		visit: { ...visit, reading: visit.reading.towards(serviceAt) },
 		kitchen,
 		sitting,
 		dishes,
 		dishId: params.dishId,
 		panTypes,
 		place: address.get("place"),
-		trial: read && "value" in read ? read.value : null,
+		trial,
 		typed: read && "typed" in read ? read.typed : null,
 		wrong: read && "wrong" in read ? read.wrong : {},
 	});

@@ -24,8 +24,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ context, params }: Route.LoaderArgs) {
-	const { store, reading, house } = await visitOf(context);
+	const { store, reading: anyDay, house } = await visitOf(context);
 	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
+	const reading = anyDay.towards(sitting.serviceAt);
 	const [kitchen, book] = await Promise.all([readKitchen(store.db), readBook(store.db)]);
 	const rows = await plannedDishes(store.db, sitting, kitchen);
 	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);

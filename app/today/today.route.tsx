@@ -1,102 +1,27 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import type { Kitchen } from "#core/plan";
 import { onDay } from "#core/schedule";
-import { type Database, readKitchen, readSittings, type Sitting } from "#db";
+import { readKitchen, readSittings } from "#db";
 import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
-import { type PlaceView, placesOf } from "../ui/places.ts";
 import { plannedDishes } from "../ui/planned.ts";
-import type { Reading } from "../ui/reading.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/today.route";
 import { SittingCard } from "./SittingCard.tsx";
+import { DAYS_AHEAD, todayView } from "./today.view.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Today · Wide Table" }];
-
-/** How far ahead the day's list looks. */
-const DAYS_AHEAD = 14;
-const HOUR_MS = 3_600_000;
-
-/** One thing that must start, with where it belongs. */
-interface Task {
-	readonly id: string;
-	readonly at: number;
-	readonly time: string;
-	readonly place: string;
-	readonly task: string;
-	readonly dish: string;
-	readonly sitting: string;
-	readonly to: string;
-}
 
 export async function loader({ context }: Route.LoaderArgs) {
 	const { store, reading, house } = await visitOf(context);
 	const start = onDay(reading.now, house.timeZone, 0);
 	const end = onDay(reading.now, house.timeZone, 0, DAYS_AHEAD);
 	const kitchen = await readKitchen(store.db);
-	const coming = (await readSittings(store.db, start, end)).filter((sitting) => !sitting.calledOff);
-	const cards = await Promise.all(coming.map((sitting) => cardOf(store.db, sitting, kitchen, reading)));
-	const tasks = cards.flatMap((card) => card.tasks).sort((a, b) => a.at - b.at);
-	const ahead = tasks.filter((task) => task.at >= reading.now);
-	const [next] = ahead;
-	return {
-		today: reading.day(reading.now),
-		next: next ? { ...next, wait: waitWords(next.at - reading.now), clock: reading.clock(next.at) } : null,
-		days: byDay(ahead, reading),
-		begun: tasks.filter((task) => task.at < reading.now && task.at >= start),
-		sittings: cards.map(({ tasks: _, ...card }) => card),
-	};
-}
-
-async function cardOf(db: Database, sitting: Sitting, kitchen: Kitchen, reading: Reading) {
-	const rows = await plannedDishes(db, sitting, kitchen);
-	const warnings = rows.reduce((sum, { plan }) => sum + (plan ? plan.warnings.length : 1), 0);
-	return {
-		id: sitting.id,
-		name: sitting.name,
-		room: sitting.room,
-		when: reading.clock(sitting.serviceAt),
-		covers: sitting.covers,
-		dishes: rows.map(({ dish }) => dish.recipe.name),
-		warnings,
-		tasks: rows.flatMap(({ dish, plan }): Task[] =>
-			plan
-				? placesOf(dish.recipe, plan, reading)
-						.filter(({ key }) => key !== "build" && key !== "sauce")
-						.map((place) => taskOf(place, sitting, dish.id, dish.recipe.name, reading))
-				: [],
-		),
-	};
-}
-
-function taskOf(place: PlaceView, sitting: Sitting, dishId: string, dish: string, reading: Reading): Task {
-	return {
-		id: `${dishId} ${place.key}`,
-		at: place.at,
-		time: reading.clock(place.at).split(" ").at(-1) ?? "",
-		place: place.label,
-		task: place.task,
-		dish,
-		sitting: sitting.name,
-		to: `/sittings/${sitting.id}/dishes/${dishId}?place=${place.key}`,
-	};
-}
-
-function byDay(tasks: readonly Task[], reading: Reading): { day: string; tasks: Task[] }[] {
-	const days = new Map<string, Task[]>();
-	for (const task of tasks) {
-		const day = reading.day(task.at);
-		days.set(day, [...(days.get(day) ?? []), task]);
-	}
-	return [...days].map(([day, list]) => ({ day, tasks: list }));
-}
-
-function waitWords(ms: number): string {
-	const hours = ms / HOUR_MS;
-	if (hours < 1) return `in ${Math.max(1, Math.round(hours * 60))} min`;
-	if (hours < 48) return `in ${Math.round(hours)} h`;
-	return `in ${Math.round(hours / 24)} days`;
+	const sittings = await readSittings(store.db, start, end);
+	const coming = sittings
+		.filter((sitting) => !sitting.calledOff)
+		.map(async (sitting) => ({ sitting, rows: await plannedDishes(store.db, sitting, kitchen) }));
+	return todayView(await Promise.all(coming), reading);
 }
 
 const Columns = chakra("div", {

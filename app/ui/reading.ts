@@ -1,5 +1,5 @@
 import { readable, type UnitSystem } from "#core/quantity";
-import { clockWords, dayWords, wallClock } from "#core/schedule";
+import { clockWords, type DayNames, dayNamesFor, dayWords, wallClock } from "#core/schedule";
 
 /** How one reader is told things: units, the house's clock, and which day is today. */
 export interface Reading {
@@ -16,10 +16,16 @@ export interface Reading {
 	clock(at: number): string;
 	/** The same after another instant was named: the day only when it is another. */
 	clockAfter(at: number, named: number): string;
+	/** The clock time alone. */
+	time(at: number): string;
 	day(at: number): string;
+	/** The same reader of one sitting: every day of it is named in one way. */
+	towards(serviceAt: number): Reading;
 }
 
-export function readingIn(units: UnitSystem, timeZone: string, now: number): Reading {
+export function readingIn(units: UnitSystem, timeZone: string, now: number, dayNames?: DayNames): Reading {
+	const clock = (at: number) => clockWords(at, timeZone, now, dayNames);
+	const time = (at: number) => wallClock(at, timeZone).time;
 	return {
 		units,
 		timeZone,
@@ -28,12 +34,14 @@ export function readingIn(units: UnitSystem, timeZone: string, now: number): Rea
 		volume: (l) => readable(l * 1000, "volume", units),
 		length: (mm) => readable(mm, "length", units),
 		temperature: (celsius) => readable(celsius, "temperature", units),
-		clock: (at) => clockWords(at, timeZone, now),
+		clock,
 		clockAfter: (at, named) => {
 			const sameDay = wallClock(at, timeZone).date === wallClock(named, timeZone).date;
-			return sameDay ? wallClock(at, timeZone).time : clockWords(at, timeZone, now);
+			return sameDay ? time(at) : clock(at);
 		},
+		time,
 		day: (at) => dayWords(at, timeZone),
+		towards: (serviceAt) => readingIn(units, timeZone, now, dayNamesFor(serviceAt, timeZone, now)),
 	};
 }
 

@@ -3,6 +3,8 @@ import type { PlaceKey, Recipe, RecipeStep } from "../recipe/index.ts";
 export interface WorkMinutes {
 	/** Minutes for one cook. */
 	readonly handsOn_min: number;
+	/** Minutes nobody stands there. */
+	readonly waiting_min: number;
 	/** Minutes on the wall with the hands there are. */
 	readonly wall_min: number;
 }
@@ -16,8 +18,8 @@ export interface WorkMinutes {
 export function workMinutes(recipe: Recipe, place: PlaceKey, factor: number, hands: number): WorkMinutes {
 	const steps = recipe.steps.filter((step) => step.place === place);
 	const handsOn_min = steps.reduce((sum, step) => sum + handsOn(step, factor), 0);
-	const waiting = steps.reduce((sum, step) => sum + step.waiting_min, 0);
-	return { handsOn_min, wall_min: Math.ceil(handsOn_min / hands + waiting) };
+	const waiting_min = steps.reduce((sum, step) => sum + step.waiting_min, 0);
+	return { handsOn_min, waiting_min, wall_min: Math.ceil(handsOn_min / hands + waiting_min) };
 }
 
 /** One cook's minutes at a step. */

@@ -1,16 +1,36 @@
 import { wallClock } from "./houseTime.ts";
 
 const DAY_MS = 24 * 60 * 60_000;
+/** A weekday alone names a day that is nearer than this. */
+const NEAR_DAYS = 6;
+
+/** How a day that is not today is named: "Sat" within the week, "Sat 5 Dec" beyond it. */
+export type DayNames = "weekday" | "date";
+
+/** The names that leave no doubt of a day as far off as `at`. */
+export function dayNamesFor(at: number, timeZone: string, now: number): DayNames {
+	return Math.abs(daysBetween(now, at, timeZone)) < NEAR_DAYS ? "weekday" : "date";
+}
 
 /**
  * An instant as a clock time, with its day when that is not today: "19:30",
- * "Sat 19:30" within the week, "Sat 5 Dec 19:30" beyond it.
+ * "Sat 19:30", "Sat 5 Dec 19:30".
  */
-export function clockWords(at: number, timeZone: string, now: number): string {
+export function clockWords(
+	at: number,
+	timeZone: string,
+	now: number,
+	names: DayNames = dayNamesFor(at, timeZone, now),
+): string {
 	const { date, time } = wallClock(at, timeZone);
 	if (date === wallClock(now, timeZone).date) return time;
-	const near = Math.abs(at - now) < 6 * DAY_MS;
-	return `${near ? weekday(at, timeZone) : dayWords(at, timeZone)} ${time}`;
+	return `${names === "weekday" ? weekday(at, timeZone) : dayWords(at, timeZone)} ${time}`;
+}
+
+/** Calendar days from one instant to another on the wall of the house. */
+function daysBetween(from: number, to: number, timeZone: string): number {
+	const noon = (at: number) => Date.parse(`${wallClock(at, timeZone).date}T12:00:00Z`);
+	return Math.round((noon(to) - noon(from)) / DAY_MS);
 }
 
 /** "Sat 28 Nov" */

@@ -1,5 +1,5 @@
 export { backwardClock, type Clock, type DayOfWork, type Durations } from "./backwardClock.ts";
-export { clockWords, dayWords, durationWords } from "./clockWords.ts";
+export { clockWords, type DayNames, dayNamesFor, dayWords, durationWords } from "./clockWords.ts";
 export {
 	fromWallClock,
 	latestWorkingStart,

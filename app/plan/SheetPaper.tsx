@@ -1,0 +1,238 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import type { ReactNode } from "react";
+import { Note } from "../ui/parts.tsx";
+import type { SheetView } from "./sheet.view.ts";
+
+const Paper = chakra("article", {
+	base: {
+		bg: "white",
+		color: "black",
+		maxWidth: "210mm",
+		marginInline: "auto",
+		padding: { base: "16px", md: "12mm" },
+		fontSize: "16px",
+		lineHeight: 1.3,
+		_print: { maxWidth: "none", padding: 0, fontSize: "10.5pt" },
+		"& table": { pageBreakInside: "auto" },
+		"& tr, & li": { breakInside: "avoid" },
+		"& thead": { display: "table-header-group" },
+		"& th, & td": {
+			borderBottom: "1px solid #888",
+			padding: "3px 8px 3px 0",
+			textAlign: "start",
+			verticalAlign: "top",
+		},
+		"& th": { borderBottom: "2px solid black", fontWeight: 650 },
+		"& .number": { textAlign: "end", whiteSpace: "nowrap" },
+		"& h2": {
+			fontFamily: "head",
+			fontWeight: 700,
+			fontSize: "1.2em",
+			marginTop: "5mm",
+			marginBottom: "1mm",
+			breakAfter: "avoid",
+		},
+	},
+});
+
+/** The production sheet as it lies on the paper. */
+export function SheetPaper({ view }: { readonly view: SheetView }) {
+	return (
+		<Paper>
+			<Head view={view} />
+			{view.sheet ? <SheetBody sheet={view.sheet} /> : <Note>There is no plan for this: {view.refused}</Note>}
+		</Paper>
+	);
+}
+
+type Body = NonNullable<SheetView["sheet"]>;
+
+function Head({ view }: { readonly view: SheetView }) {
+	return (
+		<chakra.header
+			borderBottom="3px solid black"
+			paddingBottom="3mm"
+			display="flex"
+			justifyContent="space-between"
+			gap="8mm"
+			alignItems="flex-end"
+		>
+			<div>
+				<chakra.h1 fontFamily="head" fontWeight="700" fontSize="1.75em" lineHeight="1.1">
+					{view.dish}
+				</chakra.h1>
+				<p>
+					{view.sitting}
+					{view.room ? `, ${view.room}` : ""} · {view.day} · standard no. {view.number}
+				</p>
+				<p>
+					{view.house}, production sheet, printed {view.printed}
+				</p>
+			</div>
+			<chakra.p textAlign="end" whiteSpace="nowrap">
+				service
+				<chakra.b display="block" fontFamily="head" fontSize="2.1em" lineHeight="1">
+					{view.service}
+				</chakra.b>
+			</chakra.p>
+		</chakra.header>
+	);
+}
+
+function SheetBody({ sheet }: { readonly sheet: Body }) {
+	return (
+		<>
+			<chakra.dl
+				display="grid"
+				gridTemplateColumns={{ base: "repeat(2, minmax(0,1fr))", sm: "repeat(4, minmax(0,1fr))" }}
+				_print={{ gridTemplateColumns: "repeat(4, 1fr)" }}
+				gap="2mm 6mm"
+				marginTop="3mm"
+			>
+				{sheet.figures.map(({ label, figure }) => (
+					<div key={label}>
+						<dt>{label}</dt>
+						<chakra.dd fontFamily="head" fontWeight="700" fontSize="1.3em" lineHeight="1.15">
+							{figure}
+						</chakra.dd>
+					</div>
+				))}
+			</chakra.dl>
+			{sheet.warnings.length > 0 ? (
+				<chakra.div border="2px solid black" padding="2mm 3mm" marginTop="4mm">
+					{sheet.warnings.map((words) => (
+						<p key={words}>
+							<b>▲ {words}</b>
+						</p>
+					))}
+				</chakra.div>
+			) : null}
+			<chakra.div
+				display="grid"
+				gap="0 8mm"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "minmax(0,6fr) minmax(0,7fr)" }}
+				_print={{ gridTemplateColumns: "6fr 7fr" }}
+			>
+				<div>
+					<h2>Clock</h2>
+					<table>
+						<tbody>
+							{sheet.clock.map(({ time, task }) => (
+								<tr key={time + task}>
+									<chakra.td whiteSpace="nowrap" fontWeight="700">
+										{time}
+									</chakra.td>
+									<td>{task}</td>
+									<td>☐</td>
+								</tr>
+							))}
+						</tbody>
+					</table>
+				</div>
+				<div>
+					<h2>Pans</h2>
+					<Grid heads={["No.", "Pan", "Pieces", "Pour", "Dip", "Carry"]}>
+						{sheet.pans.map((pan) => (
+							<tr key={pan.number}>
+								<td>{pan.number}</td>
+								<chakra.td whiteSpace="nowrap">{pan.name}</chakra.td>
+								<td className="number">{pan.pieces}</td>
+								<td className="number">{pan.liquid}</td>
+								<td className="number">{pan.dip}</td>
+								<td className="number">{pan.lifted}</td>
+							</tr>
+						))}
+					</Grid>
+					<p>{sheet.cover}.</p>
+					{sheet.ovens.map((oven) => (
+						<p key={oven}>{oven}.</p>
+					))}
+					{sheet.sear ? <p>Sear: {sheet.sear}.</p> : null}
+				</div>
+			</chakra.div>
+			<h2>Weigh out</h2>
+			<Grid heads={["What", "Amount", "Of main", "A portion"]}>
+				{sheet.lines.map((line) => (
+					<tr key={line.name + line.preparation}>
+						<td>
+							{line.name}
+							{line.preparation ? `, ${line.preparation}` : ""}
+						</td>
+						<td className="number">
+							<b>{line.amount}</b>
+						</td>
+						<td className="number">{line.percentOfMain}</td>
+						<td className="number">{line.perPortion}</td>
+					</tr>
+				))}
+			</Grid>
+			<h2>Method</h2>
+			<ol>
+				{sheet.steps.map((step) => (
+					<chakra.li key={step.text} marginBottom="2mm">
+						<b>{step.place}</b> ({[step.station, step.minutes].filter(Boolean).join(", ")}). {step.text}
+						{step.check ? ` Look for: ${step.check}` : ""} {step.caution ? <b>Mind: {step.caution}</b> : null}
+					</chakra.li>
+				))}
+			</ol>
+			<h2>Allergens</h2>
+			<p>
+				{sheet.allergens.length > 0
+					? `${sheet.allergens.join("; ")}.`
+					: "None of the fourteen in the lines of this card."}
+			</p>
+			<h2>Mind</h2>
+			<ul>
+				{sheet.cautions.map((text) => (
+					<li key={text}>{text}</li>
+				))}
+				<li>{sheet.code}</li>
+			</ul>
+			<h2>Write down what really happened</h2>
+			<chakra.ul
+				display="grid"
+				gridTemplateColumns="repeat(3, 1fr)"
+				gap="7mm 6mm"
+				paddingTop="4mm"
+				breakInside="avoid"
+			>
+				{[
+					"Weight in",
+					"Trim",
+					"Weight out",
+					"In the oven at",
+					"Tender at",
+					"Liquid left",
+					"Core at service",
+					"Cook",
+					"Next time",
+				].map((label) => (
+					<chakra.li key={label} borderTop="1px solid black">
+						{label}
+					</chakra.li>
+				))}
+			</chakra.ul>
+		</>
+	);
+}
+
+function Grid({ heads, children }: { readonly heads: readonly string[]; readonly children: ReactNode }) {
+	return (
+		<table>
+			<thead>
+				<tr>
+					{heads.map((head) => (
+						<th
+							key={head}
+							scope="col"
+							className={head === "What" || head === "Pan" || head === "No." ? undefined : "number"}
+						>
+							{head}
+						</th>
+					))}
+				</tr>
+			</thead>
+			<tbody>{children}</tbody>
+		</table>
+	);
+}

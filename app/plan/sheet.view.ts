@@ -1,0 +1,112 @@
+import { lineWords } from "#core/pans";
+import { handsOn, type Kitchen, type Plan } from "#core/plan";
+import { ALLERGENS, LIDS } from "#core/recipe";
+import { HOUSE_CODES } from "#core/safety";
+import { durationWords, wallClock } from "#core/schedule";
+import type { Sitting } from "#db";
+import { cautionsOf } from "../ui/cautions.ts";
+import { PLACE_LABELS, pansWords, placesOf, setOf } from "../ui/places.ts";
+import type { PlannedDishRow } from "../ui/planned.ts";
+import { counted, type Reading } from "../ui/reading.ts";
+import { warningWords } from "../ui/warningWords.ts";
+import { lineView } from "./lineView.ts";
+
+export interface SheetGiven {
+	readonly house: string;
+	readonly paper: string;
+	readonly sitting: Sitting;
+	readonly row: PlannedDishRow;
+	readonly kitchen: Kitchen;
+	readonly reading: Reading;
+}
+
+/** The production sheet of one dish, ready to print. */
+export function sheetView(given: SheetGiven) {
+	const { sitting, row, reading } = given;
+	const { dish, plan, refused } = row;
+	const head = {
+		to: `/sittings/${sitting.id}/dishes/${dish.id}`,
+		paper: given.paper,
+		house: given.house,
+		dish: dish.recipe.name,
+		number: dish.number,
+		sitting: sitting.name,
+		room: sitting.room,
+		service: wallClock(sitting.serviceAt, reading.timeZone).time,
+		day: reading.day(sitting.serviceAt),
+		printed: `${reading.day(reading.now)} ${reading.clock(reading.now)}`,
+	};
+	return plan
+		? { ...head, refused: null, sheet: bodyView(given, plan) }
+		: { ...head, refused: refused ?? "", sheet: null };
+}
+
+export type SheetView = ReturnType<typeof sheetView>;
+
+function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan: Plan) {
+	const code = HOUSE_CODES[kitchen.houseCode];
+	const { recipe } = dish;
+	return {
+		figures: [
+			{ label: "Covers", figure: String(sitting.covers) },
+			{ label: "Portions", figure: String(plan.chain.portions) },
+			{ label: "Buy", figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg) },
+			{
+				label: "Trimmed",
+				figure: `${reading.mass(plan.chain.trimmed_kg)}, ${counted(plan.pieces, "piece")}`,
+			},
+			{ label: "Pans", figure: pansWords(plan) },
+			{ label: "Oven", figure: reading.temperature(setOf(recipe, plan)) },
+			{ label: "In", figure: reading.clock(plan.clock.in) },
+			{
+				label: "Tender",
+				figure: `${reading.clock(plan.clock.tender.low)}–${reading.clockAfter(plan.clock.tender.high, plan.clock.tender.low)}`,
+			},
+		],
+		clock: [
+			...placesOf(recipe, plan, reading).map((place) => ({
+				at: place.at,
+				time: reading.clock(place.at),
+				task: place.task,
+			})),
+			{
+				at: plan.clock.tender.low,
+				time: reading.clock(plan.clock.tender.low),
+				task: "Check first: probe the thickest piece",
+			},
+			{ at: plan.clock.serve, time: reading.clock(plan.clock.serve), task: "Service" },
+		].sort((a, b) => a.at - b.at),
+		pans: plan.pans.pans.map((pan, index) => ({
+			number: index + 1,
+			name: pan.type.name,
+			pieces: pan.pieces,
+			liquid: reading.volume(pan.liquid_l),
+			dip: reading.length(pan.dip_mm),
+			lifted: reading.mass(pan.lifted_kg),
+		})),
+		cover: `Cover with ${LIDS[recipe.braise.lid]}; liquid ${lineWords(recipe.braise.line)}`,
+		ovens: plan.ovens.loads.map(
+			(load) =>
+				`${load.oven.name} at ${reading.temperature(load.set_C)}: ${load.pans.map(({ type, count }) => `${count} × ${type.name}`).join(", ")}`,
+		),
+		sear: plan.sear
+			? `${counted(plan.sear.loads, "load")} of ${plan.sear.perLoad} in ${kitchen.searPan?.name ?? "the pan"}, ${durationWords(plan.sear.minutes)} on ${counted(kitchen.burners, "burner")}`
+			: null,
+		lines: plan.lines.map((line) => lineView(line, reading)),
+		steps: recipe.steps.map((step) => ({
+			place: PLACE_LABELS[step.place],
+			text: step.text,
+			station: step.station,
+			minutes:
+				step.handsOn_min + step.waiting_min > 0
+					? durationWords(handsOn(step, plan.factor) / sitting.hands + step.waiting_min)
+					: "",
+			check: step.check ?? null,
+			caution: step.caution ?? null,
+		})),
+		allergens: plan.allergens.map(({ allergen, from }) => `${ALLERGENS[allergen]} (${from.join(", ")})`),
+		warnings: plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),
+		cautions: cautionsOf(recipe, plan, code, kitchen.liftLimit_kg, reading),
+		code: `“${code.name}” follows ${code.source}; for reference only.`,
+	};
+}
