@@ -1,5 +1,6 @@
 import { readFile } from "node:fs/promises";
 import { resolve } from "node:path";
+import { text } from "node:stream/consumers";
 import { Type } from "@sinclair/typebox";
 import { checked, Refusal } from "#core/check";
 import { calculate, isWanted, valueAt, type Wanted } from "#core/formats";
@@ -40,8 +41,9 @@ process.exitCode = failed > 0 ? 1 : 0;
 /** Paths are the caller's: from the folder where npm was called. */
 async function readCases(file: string) {
 	try {
-		const path = file === "-" ? "/dev/stdin" : resolve(process.env.INIT_CWD ?? ".", file);
-		return checked(Cases, JSON.parse(await readFile(path, "utf8")));
+		const given =
+			file === "-" ? text(process.stdin) : readFile(resolve(process.env.INIT_CWD ?? ".", file), "utf8");
+		return checked(Cases, JSON.parse(await given));
 	} catch (error) {
 		failed += 1;
 		console.log(`FAIL ${file}: ${error instanceof Error ? error.message : error}`);

@@ -1,47 +1,26 @@
-import { mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join, resolve } from "node:path";
 import { beforeAll, describe, expect, it } from "vitest";
-import type { Kitchen } from "#core/plan";
 import { HOUSE_CODES } from "#core/safety";
-import { ensureHouse, readKitchen, readSittings, Store } from "#db";
-import { seedSkerryHouse } from "#db/demo";
 import { cautionsOf } from "../ui/cautions.ts";
+import { type DemoTables, demoTables, tableOf } from "../ui/demoTables.testing.ts";
 import { placesOf } from "../ui/places.ts";
-import { type PlannedDishRow, plannedDishes } from "../ui/planned.ts";
 import { readingIn } from "../ui/reading.ts";
 import { warningWords } from "../ui/warningWords.ts";
-import type { SumsFor } from "./arithmetic.ts";
 import { detailOf } from "./detail.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);
 const READERS = (["metric", "us"] as const).map((units) => readingIn(units, "Atlantic/Faroe", NOW));
 const [METRIC, US] = READERS;
 
-let kitchen: Kitchen;
-let rows: { row: PlannedDishRow; sitting: SumsFor["sitting"] }[];
+let demo: DemoTables;
 
 beforeAll(async () => {
-	const folder = mkdtempSync(join(tmpdir(), "wide-table-words-"));
-	const store = await Store.open({
-		url: `file:${folder}/house.db`,
-		backups: folder,
-		migrations: resolve("db/migrations"),
-	});
-	await ensureHouse(store);
-	await seedSkerryHouse(store, NOW, resolve("db/demo/book"));
-	kitchen = await readKitchen(store.db);
-	const sittings = await readSittings(store.db, NOW, NOW + 15 * 86_400_000);
-	const planned = sittings.map(async (sitting) =>
-		(await plannedDishes(store.db, sitting, kitchen)).map((row) => ({ row, sitting })),
-	);
-	rows = (await Promise.all(planned)).flat();
-	await store.close();
+	demo = await demoTables(NOW);
 });
 
 /** Everything the long table says of every dish of the demo house to one reader. */
 function everythingSaid(reading: (typeof READERS)[number]): string[] {
-	return rows.flatMap(({ row: { dish, plan }, sitting }) => {
+	const { kitchen } = demo;
+	return demo.tables.flatMap(({ row: { dish, plan }, sitting }) => {
 		if (!plan) throw new Error(`${dish.recipe.name} has no plan`);
 		const given = { recipe: dish.recipe, plan, sitting, dish, kitchen, reading };
 		const places = placesOf(dish.recipe, plan, reading);
@@ -73,7 +52,8 @@ describe("what the long table says", () => {
 	});
 
 	it("shows a sum behind the figure of every place, each with its result", () => {
-		for (const { row, sitting } of rows) {
+		const { kitchen } = demo;
+		for (const { row, sitting } of demo.tables) {
 			const { dish, plan } = row;
 			if (!plan || !METRIC) continue;
 			const given = { recipe: dish.recipe, plan, sitting, dish, kitchen, reading: METRIC };
@@ -87,9 +67,9 @@ describe("what the long table says", () => {
 
 	it("leaves out the places a dish does not need", () => {
 		const keysOf = (name: string) => {
-			const found = rows.find(({ row }) => row.dish.recipe.name.startsWith(name))?.row;
-			if (!found?.plan || !METRIC) throw new Error(`no ${name}`);
-			return placesOf(found.dish.recipe, found.plan, METRIC).map(({ key }) => key);
+			const { dish, plan } = tableOf(demo, name).row;
+			if (!plan || !METRIC) throw new Error(`no plan of ${name}`);
+			return placesOf(dish.recipe, plan, METRIC).map(({ key }) => key);
 		};
 		expect(keysOf("Mutton neck")).toContain("marinate");
 		expect(keysOf("Goat shoulder")).not.toContain("marinate");

@@ -1,0 +1,126 @@
+import { beforeAll, describe, expect, it } from "vitest";
+import { UNITS } from "#core/quantity";
+import { PLACES } from "#core/recipe";
+import { type DemoTable, type DemoTables, demoTables, tableOf } from "../ui/demoTables.testing.ts";
+import { readingIn } from "../ui/reading.ts";
+import { sheetView } from "./sheet.view.ts";
+
+const NOW = Date.UTC(2026, 10, 24, 9, 0);
+const READING = readingIn("metric", "Atlantic/Faroe", NOW);
+
+let demo: DemoTables;
+
+beforeAll(async () => {
+	demo = await demoTables(NOW);
+});
+
+const sheetOf = ({ sitting, row }: DemoTable) =>
+	sheetView({
+		house: "Skerry House",
+		paper: "A4",
+		sitting,
+		row,
+		kitchen: demo.kitchen,
+		reading: READING.towards(sitting.serviceAt),
+	});
+
+function printed(table: DemoTable) {
+	const { sheet } = sheetOf(table);
+	const { plan, dish } = table.row;
+	if (!sheet || !plan) throw new Error(`no sheet for ${dish.recipe.name}`);
+	return { sheet, plan, recipe: dish.recipe };
+}
+
+/** The number a reading begins with: "26.7 kg" is 26.7. */
+const figure = (words: string) => Number.parseFloat(words.replaceAll(",", ""));
+
+describe("the production sheet", () => {
+	it("heads with the dish, the sitting and the hour of service", () => {
+		expect(sheetOf(tableOf(demo, "Goat shoulder"))).toMatchObject({
+			house: "Skerry House",
+			sitting: "Festival supper",
+			room: "Hall",
+			service: "19:30",
+			day: "Sat 28 Nov",
+			printed: "Tue 24 Nov 09:00",
+			refused: null,
+		});
+	});
+
+	it("is in the order of the clock, ends with service, and checks first before the lift", () => {
+		for (const table of demo.tables) {
+			const { clock } = printed(table).sheet;
+			expect(clock.map(({ at }) => at)).toEqual(clock.map(({ at }) => at).sort((a, b) => a - b));
+			expect(clock.at(-1)?.task).toBe("Service");
+			const tasks = clock.map(({ task }) => task);
+			const check = tasks.findIndex((task) => task.startsWith("Check first"));
+			expect(check).toBeGreaterThan(tasks.findIndex((task) => task.startsWith("Into the oven")));
+			expect(check).toBeLessThan(tasks.findIndex((task) => task.startsWith("Lift")));
+		}
+	});
+
+	it("numbers every pan, and their pieces are all the pieces", () => {
+		for (const table of demo.tables) {
+			const { sheet, plan } = printed(table);
+			expect(sheet.pans.map(({ number }) => number)).toEqual(plan.pans.pans.map((_, index) => index + 1));
+			expect(sheet.pans.reduce((sum, { pieces }) => sum + pieces, 0) + plan.pans.unplaced).toBe(plan.pieces);
+		}
+	});
+
+	it("what is poured into the pans is the liquid that is weighed out, reduced ones as what is left", () => {
+		for (const table of demo.tables) {
+			const { sheet, plan } = printed(table);
+			const poured = sheet.pans.reduce((sum, { liquid }) => {
+				const litres = figure(liquid);
+				return sum + (liquid.endsWith(" ml") ? litres / 1000 : litres);
+			}, 0);
+			const brought = plan.lines
+				.filter(({ line }) => line.role === "liquid")
+				.reduce((sum, one) => sum + ((one.measure_ml ?? 0) * (one.line.reducedTo ?? 1)) / 1000, 0);
+			expect(Math.abs(poured - brought)).toBeLessThan(0.02 * brought + 0.02);
+		}
+	});
+
+	it("weighs out every line of the card, and carries every step with its caution", () => {
+		for (const table of demo.tables) {
+			const { sheet, recipe } = printed(table);
+			expect(sheet.lines).toHaveLength(recipe.lines.length);
+			for (const { amount } of sheet.lines) expect(figure(amount)).toBeGreaterThan(0);
+			expect(sheet.steps.map(({ caution }) => caution)).toEqual(
+				recipe.steps.map(({ caution }) => caution ?? null),
+			);
+		}
+	});
+
+	it("tells pieces from weights: what the card counts is counted", () => {
+		const { sheet, recipe } = printed(tableOf(demo, "Mutton neck"));
+		recipe.lines.forEach((line, index) => {
+			const counts = UNITS[line.unit].dimension === "count" && line.role === "potent";
+			expect(/ pieces?$/.test(sheet.lines[index]?.amount ?? "")).toBe(counts);
+		});
+	});
+
+	it("names each allergen with what brings it", () => {
+		const { allergens } = printed(tableOf(demo, "Squid")).sheet;
+		expect(allergens.join("; ")).toMatch(/molluscs \([^)]*squid/);
+		expect(allergens.join("; ")).toMatch(/sulphites \([^)]*wine/);
+	});
+
+	it("says whose code it cites and that it is for reference", () => {
+		for (const table of demo.tables) expect(printed(table).sheet.code).toMatch(/for reference only\.$/);
+	});
+
+	it("says the same places as the long table", () => {
+		const labels = new Set(
+			demo.tables.flatMap((table) => printed(table).sheet.steps.map(({ place }) => place)),
+		);
+		expect(labels.size).toBeLessThanOrEqual(PLACES.length);
+		expect(labels).toContain("Pan up");
+	});
+
+	it("says why there is none, instead of a sheet of guesses", () => {
+		const { sitting, row } = tableOf(demo, "Goat shoulder");
+		const { refused, sheet } = sheetOf({ sitting, row: { dish: row.dish, refused: "no pan takes it" } });
+		expect([refused, sheet]).toEqual(["no pan takes it", null]);
+	});
+});

@@ -1,0 +1,77 @@
+import { beforeAll, describe, expect, it } from "vitest";
+import { type DemoTables, demoTables } from "../ui/demoTables.testing.ts";
+import { readingIn } from "../ui/reading.ts";
+import { type ComingSitting, todayView } from "./today.view.ts";
+
+const ZONE = "Atlantic/Faroe";
+const NOW = Date.UTC(2026, 10, 24, 9, 0);
+const HOUR_MS = 3_600_000;
+
+let demo: DemoTables;
+let coming: ComingSitting[];
+
+beforeAll(async () => {
+	demo = await demoTables(NOW);
+	const sittings = [...new Set(demo.tables.map(({ sitting }) => sitting))];
+	coming = sittings.map((sitting) => ({
+		sitting,
+		rows: demo.tables.filter((table) => table.sitting === sitting).map(({ row }) => row),
+	}));
+});
+
+const viewAt = (now: number) => todayView(coming, readingIn("metric", ZONE, now));
+
+describe("today", () => {
+	it("puts the next thing to start first, and nothing that is past", () => {
+		const { next, days } = viewAt(NOW);
+		const ahead = days.flatMap(({ tasks }) => tasks);
+		expect(next?.id).toBe(ahead[0]?.id);
+		for (const { at } of ahead) expect(at).toBeGreaterThanOrEqual(NOW);
+		expect(ahead.map(({ at }) => at)).toEqual(ahead.map(({ at }) => at).sort((a, b) => a - b));
+	});
+
+	it("keeps every task exactly once, as the hours pass: ahead, begun today, or gone with its day", () => {
+		const all = viewAt(NOW - 10 * 24 * HOUR_MS).days.flatMap(({ tasks }) => tasks.map(({ id }) => id));
+		expect(new Set(all).size).toBe(all.length);
+		for (let hour = 0; hour < 120; hour += 7) {
+			const { days, begun } = viewAt(NOW + hour * HOUR_MS);
+			const shown = [...days.flatMap(({ tasks }) => tasks), ...begun].map(({ id }) => id);
+			expect(new Set(shown).size).toBe(shown.length);
+			for (const id of shown) expect(all).toContain(id);
+		}
+	});
+
+	it("lists what should have started this morning apart", () => {
+		const first = viewAt(NOW).days[1]?.tasks[0];
+		const { begun } = viewAt((first?.at ?? 0) + 60_000);
+		expect(begun.map(({ id }) => id)).toContain(first?.id);
+	});
+
+	it.each([
+		[-20, "in 20 min"],
+		[-3 * 60, "in 3 h"],
+		[-3 * 24 * 60, "in 3 days"],
+	])("counts down to it: %i minutes before", (minutes, words) => {
+		const first = viewAt(NOW).days[0]?.tasks[0];
+		expect(viewAt((first?.at ?? 0) + minutes * 60_000).next?.wait).toBe(words);
+	});
+
+	it("counts a dish without a plan as a warning of its sitting", () => {
+		const [one] = coming;
+		if (!one) throw new Error("no sitting");
+		const before = todayView([one], readingIn("metric", ZONE, NOW)).sittings[0]?.warnings ?? 0;
+		const rows = one.rows.map(({ dish }, index) =>
+			index === 0 ? { dish, refused: "no pan" } : one.rows[index],
+		);
+		const after = todayView(
+			[{ sitting: one.sitting, rows: rows.filter((row) => row !== undefined) }],
+			readingIn("metric", ZONE, NOW),
+		);
+		const lost = one.rows[0]?.plan?.warnings.length ?? 0;
+		expect(after.sittings[0]?.warnings).toBe(before - lost + 1);
+	});
+
+	it("is quiet when nothing is planned", () => {
+		expect(todayView([], readingIn("metric", ZONE, NOW))).toMatchObject({ next: null, days: [], begun: [] });
+	});
+});

@@ -1,0 +1,69 @@
+import { beforeEach, describe, expect, it } from "vitest";
+import {
+	changeEquipment,
+	changeSitting,
+	readHouse,
+	readSittings,
+	type Sitting,
+	Stale,
+	type Store,
+} from "#db";
+import { openDemoHouse } from "./demoTables.testing.ts";
+import { readingIn } from "./reading.ts";
+import { staleView } from "./stale.ts";
+
+const NOW = Date.UTC(2026, 10, 24, 9, 0);
+const READING = readingIn("metric", "Atlantic/Faroe", NOW);
+
+let store: Store;
+let supper: Sitting;
+
+beforeEach(async () => {
+	store = await openDemoHouse(NOW);
+	const sittings = await readSittings(store.db, NOW, NOW + 15 * 86_400_000);
+	supper = sittings.find(({ name }) => name === "Festival supper") as Sitting;
+});
+
+/** What the second of two people is shown. */
+async function shownAfter(
+	changed: (sitting: Sitting) => Partial<Sitting>,
+): Promise<readonly { who: string; what: string }[]> {
+	await changeSitting(store, supper.id, supper.version, "Ada", (now) => ({ ...now, ...changed(now) }));
+	try {
+		await changeSitting(store, supper.id, supper.version, "Bo", (now) => ({ ...now, covers: 1 }));
+	} catch (error) {
+		if (!(error instanceof Stale)) throw error;
+		const view = staleView(error, READING);
+		expect(view.version).toBe(supper.version + 1);
+		return view.changes.map(({ who, what }) => ({ who, what }));
+	}
+	throw new Error("the second save went through");
+}
+
+describe("when somebody was quicker", () => {
+	it("says who changed what, from what to what", async () => {
+		expect(await shownAfter(() => ({ covers: 160 }))).toEqual([{ who: "Ada", what: "covers: 140 → 160" }]);
+	});
+
+	it("says a service in the house's clock, not in milliseconds", async () => {
+		const [change] = await shownAfter(({ serviceAt }) => ({ serviceAt: serviceAt + 1_800_000 }));
+		expect(change?.what).toBe("service: Sat 19:30 → Sat 20:00");
+	});
+
+	it("says a dish's share as a percentage", async () => {
+		const [change] = await shownAfter(({ dishes }) => ({
+			dishes: dishes.map((dish, index) => (index === 0 ? { ...dish, uptake: 0.7 } : dish)),
+		}));
+		expect(change?.what).toBe("a dish, uptake: 62 % → 70 %");
+	});
+
+	it("says weights as weights", async () => {
+		const before = await readHouse(store.db);
+		const change = (liftLimit_g: number) =>
+			changeEquipment(store, "house", before.id, before.version, "Ada", { liftLimit_g });
+		await change(12_000);
+		const error: unknown = await change(9000).catch((thrown) => thrown);
+		expect(error).toBeInstanceOf(Stale);
+		expect(staleView(error as Stale, READING).changes[0]?.what).toBe("carrying limit: 15 kg → 12 kg");
+	});
+});
