@@ -1,0 +1,49 @@
+import { describe, expect, it } from "vitest";
+import type { PlanWarning } from "#core/plan";
+import { readingIn } from "./reading.ts";
+import { warningWords } from "./warningWords.ts";
+
+const METRIC = readingIn("metric", "UTC", 0);
+const US = readingIn("us", "UTC", 0);
+
+/** One of every kind, with what must be read in it. */
+const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
+	[{ code: "tooFewFromMeat", place: "buy", makes: 40, wanted: 60 }, ["40", "60", "20 short"]],
+	[{ code: "tooFewFromPans", place: "buy", makes: 40, wanted: 60 }, ["40", "60", "20 short"]],
+	[{ code: "noPan", place: "panUp" }, ["No free pan"]],
+	[{ code: "panStock", place: "panUp", unplaced: 12 }, ["12 pieces"]],
+	[{ code: "overfull", place: "panUp", dip_mm: 12, headspace_mm: 25 }, ["12 mm", "25 mm"]],
+	[
+		{ code: "heavy", place: "panUp", pans: 3, of: 5, heaviest_kg: 17.2, limit_kg: 15 },
+		["3 of 5", "17.2 kg", "15 kg"],
+	],
+	[{ code: "tallPiece", place: "panUp", over_mm: 8 }, ["8 mm"]],
+	[{ code: "ovenSpace", place: "braise", without: 2, of: 9 }, ["2 of 9"]],
+	[{ code: "noOven", place: "braise", low_C: 140, high_C: 165 }, ["140 °C", "165 °C"]],
+	[{ code: "ratio", place: "build", pans_l: 14, card_l: 9 }, ["14 l", "9 l"]],
+	[{ code: "bedReachesLine", place: "panUp" }, ["reach the line"]],
+	[{ code: "beforeOpening", place: "sear" }, ["outside the kitchen's hours"]],
+	[{ code: "marinatedTooLong", place: "marinate", minutes: 3000, longest_min: 2880 }, ["50 h", "48 h"]],
+	[{ code: "noSearPan", place: "sear" }, ["no searing pan"]],
+];
+
+describe("a warning", () => {
+	it.each(WARNINGS)("$code says its figures", (warning, figures) => {
+		const { says } = warningWords(warning, METRIC);
+		for (const figure of figures) expect(says).toContain(figure);
+	});
+
+	it.each(WARNINGS)("$code offers a remedy, in whole sentences and the reader's units", (warning) => {
+		const { says, remedy } = warningWords(warning, US);
+		for (const sentence of [says, remedy]) expect(sentence).toMatch(/^[A-Z0-9].*\.$/);
+		expect(says + remedy).not.toMatch(/\d (kg|g|l|ml|mm|°C)\b/);
+		expect(says + remedy).not.toMatch(/!|undefined|NaN|\bsafe\b/);
+	});
+
+	it("more liquid than the card's is weak, less is strong", () => {
+		const ratio = (pans_l: number) =>
+			warningWords({ code: "ratio", place: "build", pans_l, card_l: 10 }, METRIC).remedy;
+		expect(ratio(15)).toContain("weaker");
+		expect(ratio(6)).toContain("stronger");
+	});
+});
