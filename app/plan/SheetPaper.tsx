@@ -116,17 +116,24 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				<div>
 					<h2>Clock</h2>
 					<table>
-						<tbody>
-							{sheet.clock.map(({ time, task }) => (
-								<tr key={time + task}>
-									<chakra.td whiteSpace="nowrap" fontWeight="700">
-										{time}
-									</chakra.td>
-									<td>{task}</td>
-									<td>☐</td>
+						{sheet.days.map(({ day, tasks }) => (
+							<tbody key={day}>
+								<tr>
+									<th colSpan={3} scope="rowgroup">
+										{day}
+									</th>
 								</tr>
-							))}
-						</tbody>
+								{tasks.map(({ time, task }) => (
+									<tr key={time + task}>
+										<chakra.td whiteSpace="nowrap" fontWeight="700">
+											{time}
+										</chakra.td>
+										<td>{task}</td>
+										<td>☐</td>
+									</tr>
+								))}
+							</tbody>
+						))}
 					</table>
 				</div>
 				<div>

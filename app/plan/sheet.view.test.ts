@@ -49,13 +49,23 @@ describe("the production sheet", () => {
 
 	it("is in the order of the clock, ends with service, and checks first before the lift", () => {
 		for (const table of demo.tables) {
-			const { clock } = printed(table).sheet;
+			const { days } = printed(table).sheet;
+			const clock = days.flatMap(({ tasks }) => tasks);
 			expect(clock.map(({ at }) => at)).toEqual(clock.map(({ at }) => at).sort((a, b) => a - b));
 			expect(clock.at(-1)?.task).toBe("Service");
 			const tasks = clock.map(({ task }) => task);
 			const check = tasks.findIndex((task) => task.startsWith("Check first"));
 			expect(check).toBeGreaterThan(tasks.findIndex((task) => task.startsWith("Into the oven")));
 			expect(check).toBeLessThan(tasks.findIndex((task) => task.startsWith("Lift")));
+		}
+	});
+
+	it("names each day of work once, the day of service last", () => {
+		for (const table of demo.tables) {
+			const days = printed(table).sheet.days.map(({ day }) => day);
+			expect(new Set(days).size).toBe(days.length);
+			expect(days.at(-1)).toBe(sheetOf(table).day);
+			expect(days.length).toBeGreaterThan(1);
 		}
 	});
 

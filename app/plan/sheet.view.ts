@@ -46,6 +46,8 @@ export type SheetView = ReturnType<typeof sheetView>;
 function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan: Plan) {
 	const code = HOUSE_CODES[kitchen.houseCode];
 	const { recipe } = dish;
+	// The day of service heads the sheet; only another day is named again.
+	const at = (instant: number) => reading.clockAfter(instant, sitting.serviceAt);
 	return {
 		figures: [
 			{ label: "Covers", figure: String(sitting.covers) },
@@ -57,25 +59,20 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			},
 			{ label: "Pans", figure: pansWords(plan) },
 			{ label: "Oven", figure: reading.temperature(setOf(recipe, plan)) },
-			{ label: "In", figure: reading.clock(plan.clock.in) },
+			{ label: "In", figure: at(plan.clock.in) },
 			{
 				label: "Tender",
-				figure: `${reading.clock(plan.clock.tender.low)}–${reading.clockAfter(plan.clock.tender.high, plan.clock.tender.low)}`,
+				figure: `${at(plan.clock.tender.low)}–${reading.clockAfter(plan.clock.tender.high, plan.clock.tender.low)}`,
 			},
 		],
-		clock: [
-			...placesOf(recipe, plan, reading).map((place) => ({
-				at: place.at,
-				time: reading.clock(place.at),
-				task: place.task,
-			})),
-			{
-				at: plan.clock.tender.low,
-				time: reading.clock(plan.clock.tender.low),
-				task: "Check first: probe the thickest piece",
-			},
-			{ at: plan.clock.serve, time: reading.clock(plan.clock.serve), task: "Service" },
-		].sort((a, b) => a.at - b.at),
+		days: daysOf(
+			[
+				...placesOf(recipe, plan, reading),
+				{ at: plan.clock.tender.low, task: "Check first: probe the thickest piece" },
+				{ at: plan.clock.serve, task: "Service" },
+			],
+			reading,
+		),
 		pans: plan.pans.pans.map((pan, index) => ({
 			number: index + 1,
 			name: pan.type.name,
@@ -109,4 +106,19 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		cautions: cautionsOf(recipe, plan, code, kitchen.liftLimit_kg, reading),
 		code: `“${code.name}” follows ${code.source}; for reference only.`,
 	};
+}
+
+interface Task {
+	readonly at: number;
+	readonly task: string;
+}
+
+/** Tasks in the order of the clock, by day: a sheet is read on a day other than it was printed. */
+function daysOf(tasks: readonly Task[], reading: Reading) {
+	const days = new Map<string, { at: number; time: string; task: string }[]>();
+	for (const { at, task } of [...tasks].sort((a, b) => a.at - b.at)) {
+		const day = reading.day(at);
+		days.set(day, [...(days.get(day) ?? []), { at, time: reading.time(at), task }]);
+	}
+	return [...days].map(([day, ofDay]) => ({ day, tasks: ofDay }));
 }

@@ -3,8 +3,8 @@ import type { PlannedDishRow } from "../ui/planned.ts";
 import { percentTyped, type Reading } from "../ui/reading.ts";
 import { warningWords } from "../ui/warningWords.ts";
 
-/** A dish on its sitting in brief: its figures, or why there are none. */
-export function dishView({ dish, plan, refused }: PlannedDishRow, reading: Reading) {
+/** A dish on its sitting in brief: its figures, or why there are none. Only days other than that of service are named. */
+export function dishView({ dish, plan, refused }: PlannedDishRow, serviceAt: number, reading: Reading) {
 	const base = {
 		id: dish.id,
 		name: dish.recipe.name,
@@ -24,8 +24,11 @@ export function dishView({ dish, plan, refused }: PlannedDishRow, reading: Readi
 			{ figure: String(plan.chain.portions), label: "portions" },
 			{ figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg), label: "to buy" },
 			{ figure: pansWords(plan), label: "pans" },
-			{ figure: first?.clock ?? "", label: `${first?.label.toLowerCase() ?? ""} from` },
-			{ figure: reading.clock(plan.clock.in), label: "in the oven" },
+			{
+				figure: first ? reading.clockAfter(first.at, serviceAt) : "",
+				label: `${first?.label.toLowerCase() ?? ""} from`,
+			},
+			{ figure: reading.clockAfter(plan.clock.in, serviceAt), label: "in the oven" },
 		],
 	};
 }

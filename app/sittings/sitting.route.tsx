@@ -45,7 +45,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		where: `${sitting.room ? `${sitting.room}, ` : ""}${counted(sitting.covers, "cover")}, ${counted(sitting.hands, "cook")}`,
 		first: first ? { clock: first.clock, task: first.task, dish: first.dish.recipe.name } : null,
 		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
-		dishes: rows.map((row) => dishView(row, reading)),
+		dishes: rows.map((row) => dishView(row, sitting.serviceAt, reading)),
 		typed: {
 			name: sitting.name,
 			room: sitting.room,
