@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
 import { type DishOrder, type Kitchen, plan } from "#core/plan";
-import type { Ingredient, Recipe } from "#core/recipe";
+import type { Recipe } from "#core/recipe";
 import { INGREDIENTS } from "../db/demo/ingredients.ts";
 import { median, report, timed } from "./table.ts";
 
@@ -37,12 +37,9 @@ const KITCHEN: Kitchen = {
 	houseCode: "blast90",
 	timeZone: "Atlantic/Faroe",
 	hours: { opens_min: 360, closes_min: 1320 },
-	ingredients: new Map(
-		INGREDIENTS.map((one): [string, Ingredient] => [
-			one.id,
-			{ density_g_per_ml: null, each_g: null, allergens: [], ...one },
-		]),
-	),
+	allergenList: "eu14",
+	saltBand_pct: { low: 0.8, high: 1.2 },
+	ingredients: new Map(INGREDIENTS.map((one) => [one.id, one])),
 };
 
 const ORDER: DishOrder = {

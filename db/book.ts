@@ -1,36 +1,119 @@
-import { and, desc, eq } from "drizzle-orm";
+import { and, asc, desc, eq, inArray } from "drizzle-orm";
 import { nanoid } from "nanoid";
-import { checkRecipe, type Recipe } from "#core/recipe";
+import { refuse } from "#core/check";
+import {
+	checkPreparation,
+	checkRecipe,
+	type Ingredient,
+	isPreparation,
+	type Preparation,
+	type Recipe,
+	withMade,
+} from "#core/recipe";
 import { record } from "./events.ts";
-import { readIngredients } from "./kitchen.ts";
+import { readIngredients } from "./knownIngredients.ts";
+import { reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
-import type { Reader, Store } from "./Store.ts";
-import { recipe, recipeVersion } from "./schema.ts";
+import type { Reader, Store, Transaction } from "./Store.ts";
+import { type RecipeState, recipe, recipeListing, recipeState, recipeVersion } from "./schema.ts";
 
+export type RecipeRow = typeof recipe.$inferSelect;
 export type RecipeVersionRow = typeof recipeVersion.$inferSelect;
+export type RecipeStateRow = typeof recipeState.$inferSelect;
 
-/** The newest version of every recipe, by name. */
-export async function readBook(db: Reader): Promise<RecipeVersionRow[]> {
-	const rows = await db.select().from(recipeVersion).orderBy(desc(recipeVersion.number));
-	const newest = new Map<string, RecipeVersionRow>();
-	for (const row of rows) if (!newest.has(row.recipeId)) newest.set(row.recipeId, row);
-	return [...newest.values()].sort((a, b) => a.doc.name.localeCompare(b.doc.name, "en"));
+/** A numbered version with its life so far, oldest first. */
+export interface VersionWithLife extends RecipeVersionRow {
+	readonly state: RecipeState;
+	readonly life: readonly RecipeStateRow[];
 }
 
-/** One version of a recipe; the newest when no number is given. @throws {Missing} */
-export async function readRecipe(db: Reader, recipeId: string, number?: number): Promise<RecipeVersionRow> {
-	const wanted =
-		number === undefined
-			? eq(recipeVersion.recipeId, recipeId)
-			: and(eq(recipeVersion.recipeId, recipeId), eq(recipeVersion.number, number));
+/** The current version of every dish that is not retired, by name. */
+export async function readBook(db: Reader): Promise<(RecipeVersionRow & { readonly doc: Recipe })[]> {
+	const rows = await db
+		.select({ version: recipeVersion })
+		.from(recipeListing)
+		.innerJoin(
+			recipeVersion,
+			and(eq(recipeVersion.recipeId, recipeListing.recipeId), eq(recipeVersion.number, recipeListing.number)),
+		)
+		.where(and(eq(recipeListing.kind, "dish"), inArray(recipeListing.state, ["standard", "tested"])))
+		.orderBy(asc(recipeListing.sortName));
+	return rows.map(({ version }) => ({ ...version, doc: version.doc as Recipe }));
+}
+
+/** One version of a recipe; the current one when no number is given. @throws {Missing} */
+export async function readRecipe(db: Reader, recipeId: string, number?: number): Promise<VersionWithLife> {
+	const wanted = number ?? (await currentNumber(db, recipeId));
 	const [row] = await db
 		.select()
 		.from(recipeVersion)
-		.where(wanted)
-		.orderBy(desc(recipeVersion.number))
-		.limit(1);
+		.where(and(eq(recipeVersion.recipeId, recipeId), eq(recipeVersion.number, wanted)));
+	if (!row) throw new Missing("recipe", recipeId);
+	const [version] = await withLife(db, [row]);
+	if (!version) throw new Missing("recipe", recipeId);
+	return version;
+}
+
+/** The same of a dish; a preparation is not one. @throws {Missing} */
+export async function readDish(
+	db: Reader,
+	recipeId: string,
+	number?: number,
+): Promise<VersionWithLife & { readonly doc: Recipe }> {
+	const version = await readRecipe(db, recipeId, number);
+	if (isPreparation(version.doc)) throw new Missing("dish", recipeId);
+	return { ...version, doc: version.doc };
+}
+
+async function currentNumber(db: Reader, recipeId: string): Promise<number> {
+	const [row] = await db
+		.select({ number: recipeListing.number })
+		.from(recipeListing)
+		.where(eq(recipeListing.recipeId, recipeId));
+	if (!row) throw new Missing("recipe", recipeId);
+	return row.number;
+}
+
+/** All versions of a recipe, the newest first. */
+export async function readVersions(db: Reader, recipeId: string): Promise<VersionWithLife[]> {
+	const rows = await db
+		.select()
+		.from(recipeVersion)
+		.where(eq(recipeVersion.recipeId, recipeId))
+		.orderBy(desc(recipeVersion.number));
+	return withLife(db, rows);
+}
+
+async function withLife(db: Reader, rows: readonly RecipeVersionRow[]): Promise<VersionWithLife[]> {
+	if (rows.length === 0) return [];
+	const states = await db
+		.select()
+		.from(recipeState)
+		.where(
+			inArray(
+				recipeState.recipeVersionId,
+				rows.map(({ id }) => id),
+			),
+		)
+		.orderBy(asc(recipeState.id));
+	return rows.map((row) => {
+		const life = states.filter(({ recipeVersionId }) => recipeVersionId === row.id);
+		return { ...row, life, state: life.at(-1)?.state ?? "tested" };
+	});
+}
+
+/** What is known of a recipe besides its versions. @throws {Missing} */
+export async function readRecipeRow(db: Reader, recipeId: string): Promise<RecipeRow> {
+	const [row] = await db.select().from(recipe).where(eq(recipe.id, recipeId));
 	if (!row) throw new Missing("recipe", recipeId);
 	return row;
+}
+
+/** How a version comes into the book. */
+export interface Entry {
+	readonly who: string;
+	readonly state?: RecipeState;
+	readonly reason?: string;
 }
 
 /**
@@ -44,10 +127,12 @@ export function addRecipe(
 	store: Store,
 	id: string,
 	given: unknown,
-	who: string,
+	entry: Entry,
 ): Promise<{ number: number; added: boolean }> {
 	return store.write(async (tx) => {
-		const doc = checkRecipe(given, await readIngredients(tx));
+		const known = await readIngredients(tx);
+		const doc = checkDoc(given, known);
+		await refuseCircle(tx, id, doc, known);
 		const [newest] = await tx
 			.select()
 			.from(recipeVersion)
@@ -55,24 +140,173 @@ export function addRecipe(
 			.orderBy(desc(recipeVersion.number))
 			.limit(1);
 		if (newest && sameRecipe(newest.doc, doc)) return { number: newest.number, added: false };
+		if (newest && isPreparation(newest.doc) !== isPreparation(doc)) {
+			throw refuse("format", "a dish stays a dish and a preparation a preparation; another name is allowed");
+		}
 		const number = (newest?.number ?? 0) + 1;
-		const now = Date.now();
-		if (!newest) await tx.insert(recipe).values({ id, createdAt: now });
-		await tx
-			.insert(recipeVersion)
-			.values({ id: nanoid(10), recipeId: id, number, doc, createdAt: now, createdBy: who });
-		await record(tx, {
-			who,
-			subject: "recipe",
-			subjectId: id,
-			what: newest ? "changed" : "added",
-			version: number,
-			changes: [{ field: "version", from: newest?.number ?? null, to: number }],
-		});
+		await writeVersion(tx, id, number, doc, entry);
+		await reindex(tx, [id]);
 		return { number, added: true };
 	});
 }
 
-function sameRecipe(one: Recipe, other: Recipe): boolean {
-	return JSON.stringify(one) === JSON.stringify(other);
+/** A dish or a preparation from outside. @throws {Refusal} with one problem a field */
+export function checkDoc(given: unknown, known: ReadonlyMap<string, Ingredient>): Recipe | Preparation {
+	const format = (given as { format?: unknown } | null)?.format;
+	return format === "wide-table/preparation" ? checkPreparation(given, known) : checkRecipe(given, known);
+}
+
+/** @throws {Refusal} when a preparation would need itself through others */
+async function refuseCircle(
+	tx: Transaction,
+	id: string,
+	doc: Recipe | Preparation,
+	known: ReadonlyMap<string, Ingredient>,
+): Promise<void> {
+	if (!isPreparation(doc)) return;
+	const rows = await tx
+		.select({ recipeId: recipeVersion.recipeId, doc: recipeVersion.doc })
+		.from(recipeListing)
+		.innerJoin(
+			recipeVersion,
+			and(eq(recipeVersion.recipeId, recipeListing.recipeId), eq(recipeVersion.number, recipeListing.number)),
+		)
+		.where(eq(recipeListing.kind, "preparation"));
+	const all = new Map(rows.map((row) => [row.recipeId, row.doc as Preparation]));
+	withMade(all.set(id, doc), known);
+}
+
+async function writeVersion(
+	tx: Transaction,
+	id: string,
+	number: number,
+	doc: Recipe | Preparation,
+	{ who, state = "standard", reason = "" }: Entry,
+): Promise<void> {
+	const now = Date.now();
+	if (number === 1) {
+		const kind = isPreparation(doc) ? "preparation" : "dish";
+		await tx.insert(recipe).values({ id, kind, createdAt: now }).onConflictDoNothing();
+	}
+	const versionId = nanoid(10);
+	await tx
+		.insert(recipeVersion)
+		.values({ id: versionId, recipeId: id, number, doc, createdAt: now, createdBy: who, reason });
+	if (state === "standard") await retireOthers(tx, id, number, who);
+	await tx.insert(recipeState).values({ recipeVersionId: versionId, state, at: now, who, reason });
+	await record(tx, {
+		who,
+		subject: "recipe",
+		subjectId: id,
+		what: number === 1 ? "added" : "changed",
+		version: number,
+		changes: [
+			{ field: "version", from: number === 1 ? null : number - 1, to: number },
+			{ field: "state", from: null, to: state },
+		],
+	});
+}
+
+/** The standards that a new one takes the place of. */
+async function retireOthers(tx: Transaction, id: string, number: number, who: string): Promise<void> {
+	const rows = await tx.select().from(recipeVersion).where(eq(recipeVersion.recipeId, id));
+	const standing = (await withLife(tx, rows)).filter(
+		(version) => version.state === "standard" && version.number !== number,
+	);
+	for (const version of standing) {
+		await tx.insert(recipeState).values({
+			recipeVersionId: version.id,
+			state: "retired",
+			at: Date.now(),
+			who,
+			reason: `No. ${number} is the standard now.`,
+		});
+	}
+}
+
+/** What may follow what in the life of a version. */
+const NEXT: Readonly<Record<RecipeState, readonly RecipeState[]>> = {
+	tested: ["standard", "retired"],
+	standard: ["retired"],
+	retired: ["standard"],
+};
+
+/** The states a version in this state can be given. */
+export function nextStates(state: RecipeState): readonly RecipeState[] {
+	return NEXT[state];
+}
+
+/**
+ * Gives a version its next state, with who and why. A new standard retires the one
+ * before it.
+ *
+ * @throws {Refusal} when that does not follow, or a reason is missing
+ */
+export function setRecipeState(
+	store: Store,
+	id: string,
+	number: number,
+	state: RecipeState,
+	{ who, reason }: { readonly who: string; readonly reason: string },
+): Promise<void> {
+	return store.write(async (tx) => {
+		const version = await readRecipe(tx, id, number);
+		if (!NEXT[version.state].includes(state)) {
+			throw refuse(
+				"state",
+				`no. ${number} is ${version.state}; ${NEXT[version.state].join(" or ")} is allowed`,
+			);
+		}
+		if (reason.trim() === "") throw refuse("reason", "is missing; a sentence that says why is needed");
+		if (state === "standard") await retireOthers(tx, id, number, who);
+		await tx.insert(recipeState).values({ recipeVersionId: version.id, state, at: Date.now(), who, reason });
+		await record(tx, {
+			who,
+			subject: "recipe",
+			subjectId: id,
+			what: "changed",
+			version: number,
+			changes: [{ field: "state", from: version.state, to: state }],
+		});
+		await reindex(tx, [id]);
+	});
+}
+
+/** Writes down what the dish costs on the menu; null when that is not known. */
+export function setMenuPrice(
+	store: Store,
+	id: string,
+	price_minor: number | null,
+	who: string,
+): Promise<void> {
+	return store.write(async (tx) => {
+		const before = await readRecipeRow(tx, id);
+		if (before.menuPrice_minor === price_minor) return;
+		const version = before.version + 1;
+		await tx.update(recipe).set({ menuPrice_minor: price_minor, version }).where(eq(recipe.id, id));
+		await record(tx, {
+			who,
+			subject: "recipe",
+			subjectId: id,
+			what: "changed",
+			version,
+			changes: [{ field: "menuPrice", from: before.menuPrice_minor, to: price_minor }],
+		});
+	});
+}
+
+/** Whether two versions say the same. */
+export function sameRecipe(one: Recipe | Preparation, other: Recipe | Preparation): boolean {
+	return JSON.stringify(sorted(one)) === JSON.stringify(sorted(other));
+}
+
+/** The same with its fields in one order, since a file may have them in any. */
+function sorted(value: unknown): unknown {
+	if (Array.isArray(value)) return value.map(sorted);
+	if (value === null || typeof value !== "object") return value;
+	return Object.fromEntries(
+		Object.entries(value)
+			.sort(([a], [b]) => (a < b ? -1 : 1))
+			.map(([key, inner]) => [key, sorted(inner)]),
+	);
 }

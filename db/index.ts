@@ -1,6 +1,37 @@
-export { addRecipe, type RecipeVersionRow, readBook, readRecipe } from "./book.ts";
+export {
+	addRecipe,
+	checkDoc,
+	type Entry,
+	nextStates,
+	type RecipeRow,
+	type RecipeVersionRow,
+	readBook,
+	readDish,
+	readRecipe,
+	readRecipeRow,
+	readVersions,
+	sameRecipe,
+	setMenuPrice,
+	setRecipeState,
+	type VersionWithLife,
+} from "./book.ts";
+export { type DraftRow, discardDraft, readDraftOf, readDrafts, saveDraft } from "./drafts.ts";
 export { eventsSince, type StoredEvent } from "./events.ts";
 export { ensureHouse } from "./house.ts";
+export {
+	addIngredient,
+	addPrice,
+	changeIngredient,
+	countUses,
+	type IngredientFields,
+	type IngredientRow,
+	mergeIngredients,
+	type PriceRow,
+	readIngredient,
+	readIngredientRows,
+	readPrices,
+	readWhereUsed,
+} from "./ingredients.ts";
 export {
 	addEquipment,
 	changeEquipment,
@@ -8,15 +39,16 @@ export {
 	type OvenRow,
 	type PanTypeRow,
 	readHouse,
-	readIngredients,
 	readKitchen,
 	readOvens,
 	readPanTypes,
 	shapeOf,
 } from "./kitchen.ts";
+export { readIngredients } from "./knownIngredients.ts";
+export { ensureListed, type Found, findRecipes, type ListingRow, readTags, type Sought } from "./listing.ts";
 export { Missing, Stale } from "./Stale.ts";
 export { type Database, type Reader, Store, type StoreOptions } from "./Store.ts";
-export type { Change } from "./schema.ts";
+export type { Change, RecipeState } from "./schema.ts";
 export {
 	addSitting,
 	changeSitting,
@@ -30,3 +62,4 @@ export {
 	type SittingDish,
 	withRecipes,
 } from "./sittings.ts";
+export { slugFor } from "./slugs.ts";

@@ -2,11 +2,11 @@ import { asc, eq } from "drizzle-orm";
 import { nanoid } from "nanoid";
 import type { PanShape, PanType } from "#core/pans";
 import type { Kitchen } from "#core/plan";
-import type { Ingredient } from "#core/recipe";
 import { changesBetween, eventsSince, record } from "./events.ts";
+import { readIngredients } from "./knownIngredients.ts";
 import { Missing, Stale } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
-import { type EventSubject, house, ingredient, oven, panType } from "./schema.ts";
+import { type EventSubject, house, oven, panType } from "./schema.ts";
 
 export type HouseRow = typeof house.$inferSelect;
 export type PanTypeRow = typeof panType.$inferSelect;
@@ -29,11 +29,6 @@ export function readPanTypes(db: Reader): Promise<PanTypeRow[]> {
 
 export function readOvens(db: Reader): Promise<OvenRow[]> {
 	return db.select().from(oven).where(eq(oven.retired, false)).orderBy(asc(oven.name));
-}
-
-export async function readIngredients(db: Reader): Promise<Map<string, Ingredient>> {
-	const rows = await db.select().from(ingredient).orderBy(asc(ingredient.name));
-	return new Map(rows.map((row) => [row.id, row]));
 }
 
 /** Inside shape of a stored kind of pan. */
@@ -66,6 +61,8 @@ export async function readKitchen(db: Reader): Promise<Kitchen> {
 		houseCode: row.houseCode,
 		timeZone: row.timeZone,
 		hours: { opens_min: row.opens_min, closes_min: row.closes_min },
+		allergenList: row.allergenList,
+		saltBand_pct: { low: row.saltLow_pct, high: row.saltHigh_pct },
 		ingredients,
 	};
 }

@@ -1,9 +1,20 @@
 import { sql } from "drizzle-orm";
-import { index, integer, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import type { Cut } from "#core/braise";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize } from "#core/pans";
 import type { UnitSystem } from "#core/quantity";
-import type { Allergen, Recipe } from "#core/recipe";
+import type {
+	Allergen,
+	AllergenListKey,
+	CategoryKey,
+	DietCount,
+	Draft,
+	Origin,
+	Preparation,
+	Recipe,
+	Supplier,
+} from "#core/recipe";
 import type { HouseCodeKey } from "#core/safety";
 
 /**
@@ -30,6 +41,10 @@ export const house = sqliteTable("house", {
 	houseCode: text("house_code").$type<HouseCodeKey>().notNull(),
 	searPanId: text("sear_pan_id").references(() => panType.id),
 	burners: integer("burners").notNull(),
+	allergenList: text("allergen_list").$type<AllergenListKey>().notNull().default("eu14"),
+	/** Salt wanted in the finished sauce, % of its weight. */
+	saltLow_pct: real("salt_low_pct").notNull().default(0.8),
+	saltHigh_pct: real("salt_high_pct").notNull().default(1.2),
 	version: version(),
 });
 
@@ -66,18 +81,48 @@ export const ingredient = sqliteTable("ingredient", {
 	/** Slug, as recipes name it. */
 	id: text("id").primaryKey(),
 	name: text("name").notNull(),
+	category: text("category").$type<CategoryKey>().notNull().default("vegetable"),
+	cut: text("cut").$type<Cut>(),
+	/** None where the category says it. */
+	origins: text("origins", { mode: "json" }).$type<Origin[]>().notNull().default([]),
+	/** None where the category says it. */
+	supplier: text("supplier").$type<Supplier>(),
 	density_g_per_ml: real("density_g_per_ml"),
 	each_g: real("each_g"),
+	trimLoss: real("trim_loss").notNull().default(0),
 	allergens: text("allergens", { mode: "json" }).$type<Allergen[]>().notNull(),
-	/** Price of a kilo in minor units of the house's currency; none until it is known. */
-	pricePerKg_minor: integer("price_per_kg_minor"),
+	mayContain: text("may_contain", { mode: "json" }).$type<Allergen[]>().notNull().default([]),
+	/** Usual pack. */
+	pack_g: integer("pack_g"),
+	/** The ingredient it was merged into; recipes that name this one mean that one. */
+	mergedInto: text("merged_into"),
 	version: version(),
 });
+
+/** What a pack cost from a day on: only ever added to; the newest that has begun holds. */
+export const ingredientPrice = sqliteTable(
+	"ingredient_price",
+	{
+		id: integer("id").primaryKey({ autoIncrement: true }),
+		ingredientId: text("ingredient_id")
+			.notNull()
+			.references(() => ingredient.id),
+		pack_g: integer("pack_g").notNull(),
+		price_minor: integer("price_minor").notNull(),
+		from: integer("from").notNull(),
+		who: text("who").notNull(),
+	},
+	(table) => [index("ingredient_price_from").on(table.ingredientId, table.from)],
+);
 
 export const recipe = sqliteTable("recipe", {
 	/** Slug, in the address. */
 	id: text("id").primaryKey(),
+	kind: text("kind").$type<"dish" | "preparation">().notNull().default("dish"),
+	/** Price on the menu, minor units; none until it is known. */
+	menuPrice_minor: integer("menu_price_minor"),
 	createdAt: integer("created_at").notNull(),
+	version: version(),
 });
 
 /** Numbered versions that never change: the database refuses it. */
@@ -89,12 +134,42 @@ export const recipeVersion = sqliteTable(
 			.notNull()
 			.references(() => recipe.id),
 		number: integer("number").notNull(),
-		doc: text("doc", { mode: "json" }).$type<Recipe>().notNull(),
+		doc: text("doc", { mode: "json" }).$type<Recipe | Preparation>().notNull(),
 		createdAt: integer("created_at").notNull(),
 		createdBy: text("created_by").notNull(),
+		/** Why it was written. */
+		reason: text("reason").notNull().default(""),
 	},
 	(table) => [uniqueIndex("recipe_version_number").on(table.recipeId, table.number)],
 );
+
+/** The life of a version: only ever added to; the newest row holds. */
+export const recipeState = sqliteTable(
+	"recipe_state",
+	{
+		id: integer("id").primaryKey({ autoIncrement: true }),
+		recipeVersionId: text("recipe_version_id")
+			.notNull()
+			.references(() => recipeVersion.id),
+		state: text("state").$type<RecipeState>().notNull(),
+		at: integer("at").notNull(),
+		who: text("who").notNull(),
+		reason: text("reason").notNull().default(""),
+	},
+	(table) => [index("recipe_state_version").on(table.recipeVersionId, table.id)],
+);
+
+/** What is being written, one a recipe; it is nobody's plan yet. */
+export const recipeDraft = sqliteTable("recipe_draft", {
+	/** The recipe's own slug, or the one it will have. */
+	recipeId: text("recipe_id").primaryKey(),
+	doc: text("doc", { mode: "json" }).$type<Draft>().notNull(),
+	/** The number it was started from; none for a new recipe. */
+	basedOn: integer("based_on"),
+	at: integer("at").notNull(),
+	who: text("who").notNull(),
+	version: version(),
+});
 
 export const sitting = sqliteTable(
 	"sitting",
@@ -107,6 +182,8 @@ export const sitting = sqliteTable(
 		/** Cooks who work side by side. */
 		hands: integer("hands").notNull(),
 		note: text("note").notNull().default(""),
+		/** Guests counted by diet. */
+		diets: text("diets", { mode: "json" }).$type<DietCount[]>().notNull().default([]),
 		calledOff: integer("called_off", { mode: "boolean" }).notNull().default(false),
 		version: version(),
 	},
@@ -152,6 +229,9 @@ export const event = sqliteTable(
 	(table) => [index("event_subject").on(table.subject, table.subjectId, table.version)],
 );
 
+/** A version is tried in the kitchen, approved for everyone, and taken out of use. */
+export type RecipeState = "tested" | "standard" | "retired";
+
 export type EventSubject = "house" | "panType" | "oven" | "ingredient" | "recipe" | "sitting";
 export type EventWhat = "added" | "changed" | "removed";
 
@@ -161,3 +241,43 @@ export interface Change {
 	readonly from: unknown;
 	readonly to: unknown;
 }
+
+/**
+ * The newest version of each recipe as lists and searches need it: made from the facts
+ * again whenever they change, never read as a fact itself.
+ */
+export const recipeListing = sqliteTable(
+	"recipe_listing",
+	{
+		recipeId: text("recipe_id")
+			.primaryKey()
+			.references(() => recipe.id),
+		kind: text("kind").$type<"dish" | "preparation">().notNull(),
+		name: text("name").notNull(),
+		/** As it is sorted: lower case, no accents. */
+		sortName: text("sort_name").notNull(),
+		summary: text("summary").notNull(),
+		cut: text("cut").$type<Cut>(),
+		number: integer("number").notNull(),
+		state: text("state").$type<RecipeState>().notNull(),
+		allergens: text("allergens", { mode: "json" }).$type<Allergen[]>().notNull(),
+		tags: text("tags", { mode: "json" }).$type<string[]>().notNull(),
+		at: integer("at").notNull(),
+	},
+	(table) => [index("recipe_listing_name").on(table.sortName), index("recipe_listing_at").on(table.at)],
+);
+
+/** Which recipes name which ingredients, in their newest version. */
+export const recipeUses = sqliteTable(
+	"recipe_uses",
+	{
+		recipeId: text("recipe_id")
+			.notNull()
+			.references(() => recipe.id),
+		ingredientId: text("ingredient_id").notNull(),
+	},
+	(table) => [
+		primaryKey({ columns: [table.recipeId, table.ingredientId] }),
+		index("recipe_uses_ingredient").on(table.ingredientId),
+	],
+);

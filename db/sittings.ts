@@ -1,7 +1,7 @@
 import { and, asc, eq, gte, inArray, lt } from "drizzle-orm";
 import { nanoid } from "nanoid";
 import type { DishOrder } from "#core/plan";
-import type { Recipe } from "#core/recipe";
+import { isPreparation, type Recipe } from "#core/recipe";
 import { changesBetween, eventsSince, record } from "./events.ts";
 import { Missing, Stale } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
@@ -25,7 +25,8 @@ export interface DishWithRecipe extends SittingDish {
 	readonly recipe: Recipe;
 }
 
-export type SittingDetails = Pick<SittingRow, "name" | "room" | "serviceAt" | "covers" | "hands" | "note">;
+export type SittingDetails = Pick<SittingRow, "name" | "room" | "serviceAt" | "covers" | "hands" | "note"> &
+	Partial<Pick<SittingRow, "diets">>;
 
 /** Sittings from one instant to before another, soonest first. */
 export async function readSittings(db: Reader, from: number, to: number): Promise<Sitting[]> {
@@ -74,6 +75,7 @@ export async function withRecipes(db: Reader, dishes: readonly SittingDish[]): P
 	return dishes.map((dish) => {
 		const version = byId.get(dish.recipeVersionId);
 		if (!version) throw new Missing("recipe version", dish.recipeVersionId);
+		if (isPreparation(version.doc)) throw new Missing("dish", version.recipeId);
 		return { ...dish, recipeId: version.recipeId, number: version.number, recipe: version.doc };
 	});
 }
@@ -103,7 +105,7 @@ export function addSitting(
 	return store.write(async (tx) => {
 		await tx.insert(sitting).values({ ...details, id });
 		await writeDishes(tx, id, dishes);
-		const changes = changesBetween({}, flat({ ...details, calledOff: false, dishes }));
+		const changes = changesBetween({}, flat({ diets: [], ...details, calledOff: false, dishes }));
 		await record(tx, { who, subject: "sitting", subjectId: id, what: "added", version: 1, changes });
 		return id;
 	});

@@ -35,7 +35,7 @@ async function addOne(store: Store, file: string): Promise<void> {
 			{ field: file, message: "the name of the file becomes the address; a to z, 0 to 9 and - are allowed" },
 		]);
 	}
-	const { number, added } = await addRecipe(store, id, await readDoc(file), "recipe file");
+	const { number, added } = await addRecipe(store, id, await readDoc(file), { who: "recipe file" });
 	console.log(
 		added
 			? `${id}: standard no. ${number} is in the book.`

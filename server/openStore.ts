@@ -1,5 +1,5 @@
 import { resolve } from "node:path";
-import { ensureHouse, Store } from "#db";
+import { ensureHouse, ensureListed, Store } from "#db";
 import type { Config } from "./config.ts";
 
 /** Opens the house's database with its first rows. */
@@ -11,5 +11,6 @@ export async function openStore(config: Config): Promise<Store> {
 		migrations: resolve("db/migrations"),
 	});
 	await ensureHouse(store);
+	await ensureListed(store);
 	return store;
 }

@@ -1,119 +1,296 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Form, Link } from "react-router";
-import { cutWords } from "#core/braise";
-import { ALLERGENS, type Allergen } from "#core/recipe";
-import { readBook, readIngredients } from "#db";
-import { Field } from "../ui/Field.tsx";
-import { Act, Figure, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
+import { Type } from "@sinclair/typebox";
+import { useEffect, useRef } from "react";
+import { Form, Link, useSearchParams, useSubmit } from "react-router";
+import { CUTS, cutWords } from "#core/braise";
+import { oneOf } from "#core/check";
+import { ALLERGEN_LISTS, ALLERGENS, onList } from "#core/recipe";
+import { type Database, findRecipes, type ListingRow, readDrafts, readTags, type Sought } from "#db";
+import { Choice, Field } from "../ui/Field.tsx";
+import { readForm } from "../ui/form.ts";
+import { Act, ActLink, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
 import { counted } from "../ui/reading.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/book.route";
+import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Book · Wide Table" }];
 
+const PAGE = 40;
+
+/** What is looked for, as the address has it; what does not hold is not looked for. */
+const SoughtForm = Type.Object({
+	find: Type.Optional(Type.String({ maxLength: 200 })),
+	kind: Type.Optional(oneOf(["", "dish", "preparation"] as const)),
+	state: Type.Optional(oneOf(["", "tested", "standard", "retired"] as const)),
+	cut: Type.Optional(oneOf(["", ...CUTS] as const)),
+	without: Type.Optional(Type.String({ maxLength: 40 })),
+	tag: Type.Optional(Type.String({ maxLength: 30 })),
+	sort: Type.Optional(oneOf(["name", "newest"] as const)),
+	page: Type.Optional(Type.Integer({ minimum: 1, maximum: 100_000 })),
+});
+
 export async function loader({ context, request }: Route.LoaderArgs) {
-	const { store, reading } = await visitOf(context);
-	const sought = (new URL(request.url).searchParams.get("find") ?? "").trim();
-	const [book, ingredients] = await Promise.all([readBook(store.db), readIngredients(store.db)]);
-	const recipes = book.map(({ recipeId, number, doc }) => ({
-		id: recipeId,
-		number,
-		name: doc.name,
-		summary: doc.summary,
-		cut: cutWords(doc.cut),
-		portion:
-			"portion_g" in doc.portion
-				? reading.mass(doc.portion.portion_g / 1000)
-				: counted(doc.portion.piecesPerPortion, "piece"),
-		oven: reading.temperature(doc.braise.oven_C.set),
-		allergens: allergenNames(doc.lines.flatMap((line) => ingredients.get(line.ingredient)?.allergens ?? [])),
-		words: doc.lines.map((line) => ingredients.get(line.ingredient)?.name ?? line.ingredient).join(" "),
-	}));
-	const wanted = recipes.filter((recipe) => matches(recipe, sought));
-	return { sought, all: recipes.length, recipes: wanted.map(({ words: _, ...recipe }) => recipe) };
+	const { store, house } = await visitOf(context);
+	const read = readForm(SoughtForm, new URL(request.url).searchParams);
+	const asked = "value" in read ? read.value : {};
+	const listed = ALLERGEN_LISTS[house.allergenList].of;
+	const without = listed.find((allergen) => allergen === asked.without);
+	const page = asked.page ?? 1;
+	const sought: Sought = {
+		find: asked.find ?? "",
+		...(asked.kind ? { kind: asked.kind } : {}),
+		...(asked.state ? { state: asked.state } : {}),
+		...(asked.cut ? { cut: asked.cut } : {}),
+		...(asked.tag ? { tag: asked.tag } : {}),
+		...(without ? { without: [without] } : {}),
+		sort: asked.sort ?? "name",
+		limit: PAGE,
+		offset: (page - 1) * PAGE,
+	};
+	const [{ rows, count }, tags, drafts] = await Promise.all([
+		findRecipes(store.db, sought),
+		readTags(store.db),
+		draftsFor(store.db),
+	]);
+	return {
+		asked: { ...asked, find: asked.find ?? "" },
+		count,
+		page,
+		pages: Math.max(1, Math.ceil(count / PAGE)),
+		isNarrowed: Object.entries(asked).some(([field, value]) => field !== "sort" && field !== "page" && value),
+		recipes: rows.map((row) => rowView(row, house.allergenList)),
+		tags: tags.map(({ tag }) => tag),
+		cuts: CUTS.map((cut) => ({ key: cut, words: cutWords(cut) })),
+		allergens: listed.map((key) => ({ key, words: ALLERGENS[key] })),
+		drafts,
+	};
 }
 
-function allergenNames(found: readonly Allergen[]): string[] {
-	return [...new Set(found)].map((allergen) => ALLERGENS[allergen]);
+/** Drafts of recipes that have no number yet: they are nowhere else. */
+async function draftsFor(db: Database) {
+	const rows = await readDrafts(db);
+	return rows
+		.filter(({ basedOn }) => basedOn === null)
+		.map(({ recipeId, doc, who }) => ({ id: recipeId, name: doc.fields.name || "Without a name yet", who }));
 }
 
-function matches(
-	recipe: { name: string; summary: string; cut: string; words: string },
-	sought: string,
-): boolean {
-	const text = `${recipe.name} ${recipe.summary} ${recipe.cut} ${recipe.words}`.toLowerCase();
-	return sought
-		.toLowerCase()
-		.split(/\s+/)
-		.every((word) => text.includes(word));
+function rowView(row: ListingRow, list: keyof typeof ALLERGEN_LISTS) {
+	const found = onList(list, row.allergens).map((allergen) => ALLERGENS[allergen]);
+	const what = row.cut ? cutWords(row.cut) : "preparation";
+	return {
+		id: row.recipeId,
+		name: row.name,
+		summary: row.summary,
+		about: `${what} · ${stateWords(row.state).toLowerCase()} no. ${row.number}`,
+		tags: row.tags,
+		allergens: found.length > 0 ? `Contains ${found.join(", ")}.` : `None of ${ALLERGEN_LISTS[list].words}.`,
+	};
 }
 
 const List = chakra("ul", {
 	base: {
 		display: "grid",
 		gap: "10px",
-		marginTop: "16px",
+		marginTop: "12px",
 		gridTemplateColumns: { base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" },
 	},
 });
 
-export default function Book({ loaderData: { recipes, sought, all } }: Route.ComponentProps) {
+type BookData = Route.ComponentProps["loaderData"];
+
+export default function Book({ loaderData: book }: Route.ComponentProps) {
 	return (
 		<Page>
-			<chakra.div
-				display="flex"
-				flexWrap="wrap"
-				alignItems="flex-end"
-				justifyContent="space-between"
-				gap="12px"
-			>
-				<Title>The book</Title>
-				<Form role="search">
-					<chakra.div display="flex" gap="8px" alignItems="flex-end">
-						<Field
-							label="Find by name, cut or ingredient"
-							name="find"
-							type="search"
-							defaultValue={sought}
-							aria-keyshortcuts="f"
-							data-key-name="Find"
-						/>
-						<Act>Find</Act>
-					</chakra.div>
-				</Form>
+			<chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="10px 14px">
+				<Title marginInlineEnd="auto">The book</Title>
+				<ActLink to="/book/new" aria-keyshortcuts="n" kind="next">
+					Write a recipe <Key aria-hidden>n</Key>
+				</ActLink>
+				<ActLink to="/book/ingredients" aria-keyshortcuts="i">
+					Ingredients <Key aria-hidden>i</Key>
+				</ActLink>
+				<ActLink to="/book/exchange" aria-keyshortcuts="x">
+					In and out <Key aria-hidden>x</Key>
+				</ActLink>
 			</chakra.div>
+			<Search book={book} />
+			<Drafts drafts={book.drafts} />
+			<Muted display="block" marginTop="12px" aria-live="polite">
+				{counted(book.count, "recipe")}
+				{book.isNarrowed ? " found" : ""}
+			</Muted>
 			<List>
-				{recipes.map((recipe) => (
-					<Sheet as="li" key={recipe.id} display="grid" gap="8px" alignContent="start">
+				{book.recipes.map((recipe) => (
+					<Sheet as="li" key={recipe.id} display="grid" gap="6px" alignContent="start">
 						<Link to={`/book/${recipe.id}`} style={{ textDecoration: "none" }}>
 							<Tape>{recipe.name}</Tape>
 						</Link>
 						<p>{recipe.summary}</p>
-						<p>
-							<Figure fontSize="18px">{recipe.portion}</Figure> <Muted>a portion ·</Muted>{" "}
-							<Figure fontSize="18px">{recipe.oven}</Figure>{" "}
-							<Muted>
-								oven · {recipe.cut} · standard no. {recipe.number}
-							</Muted>
-						</p>
 						<Muted>
-							{recipe.allergens.length > 0
-								? `Contains ${recipe.allergens.join(", ")}.`
-								: "None of the fourteen allergens."}
+							{recipe.about}
+							{recipe.tags.length > 0 ? ` · ${recipe.tags.join(", ")}` : ""}
 						</Muted>
+						<Muted>{recipe.allergens}</Muted>
 					</Sheet>
 				))}
 			</List>
-			{recipes.length === 0 ? (
-				<Sheet marginTop="10px">
-					<p>
-						{all === 0
-							? "The book is empty. The README tells how to add a dish from a recipe file."
-							: `Nothing in the book has “${sought}”. Try a shorter word.`}
-					</p>
-				</Sheet>
-			) : null}
+			{book.recipes.length === 0 ? <Nothing book={book} /> : null}
+			<Pages book={book} />
 		</Page>
+	);
+}
+
+/** How long typing has to rest before it is looked for, ms. */
+const REST_MS = 180;
+
+function Search({ book: { asked, cuts, allergens, tags } }: { readonly book: BookData }) {
+	const submit = useSubmit();
+	const form = useRef<HTMLFormElement>(null);
+	const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+	useEffect(() => () => clearTimeout(timer.current), []);
+	const look = (after: number) => {
+		clearTimeout(timer.current);
+		timer.current = setTimeout(() => {
+			if (form.current) submit(form.current, { replace: true, preventScrollReset: true });
+		}, after);
+	};
+	return (
+		<Form role="search" ref={form} onChange={(event) => look(isText(event.target) ? REST_MS : 0)}>
+			<Sheet marginTop="12px" display="flex" flexWrap="wrap" gap="10px 12px" alignItems="end">
+				<chakra.div flex="2 1 240px">
+					<Field
+						label="Find by name, ingredient, cut, allergen or tag"
+						name="find"
+						type="search"
+						defaultValue={asked.find}
+						autoComplete="off"
+						aria-keyshortcuts="f"
+						data-key-name="Find"
+					/>
+				</chakra.div>
+				<Filter label="Kind" name="kind" value={asked.kind}>
+					<option value="">all</option>
+					<option value="dish">dishes</option>
+					<option value="preparation">preparations</option>
+				</Filter>
+				<Filter label="Life" name="state" value={asked.state}>
+					<option value="">in use</option>
+					<option value="standard">standards</option>
+					<option value="tested">in test</option>
+					<option value="retired">retired</option>
+				</Filter>
+				<Filter label="Cut" name="cut" value={asked.cut}>
+					<option value="">any</option>
+					{cuts.map(({ key, words }) => (
+						<option key={key} value={key}>
+							{words}
+						</option>
+					))}
+				</Filter>
+				<Filter label="Without" name="without" value={asked.without}>
+					<option value="">–</option>
+					{allergens.map(({ key, words }) => (
+						<option key={key} value={key}>
+							{words}
+						</option>
+					))}
+				</Filter>
+				<Filter label="Tag" name="tag" value={asked.tag}>
+					<option value="">any</option>
+					{tags.map((tag) => (
+						<option key={tag}>{tag}</option>
+					))}
+				</Filter>
+				<Filter label="Order" name="sort" value={asked.sort}>
+					<option value="name">by name</option>
+					<option value="newest">newest first</option>
+				</Filter>
+				<Act>Find</Act>
+			</Sheet>
+		</Form>
+	);
+}
+
+function isText(target: EventTarget): boolean {
+	return target instanceof HTMLInputElement;
+}
+
+interface FilterProps {
+	readonly label: string;
+	readonly name: string;
+	readonly value: string | undefined;
+	readonly children: React.ReactNode;
+}
+
+function Filter({ label, name, value, children }: FilterProps) {
+	return (
+		<chakra.div flex="1 1 110px" maxWidth="180px">
+			<Choice label={label} name={name} defaultValue={value ?? ""}>
+				{children}
+			</Choice>
+		</chakra.div>
+	);
+}
+
+function Drafts({ drafts }: Pick<BookData, "drafts">) {
+	if (drafts.length === 0) return null;
+	return (
+		<Sheet marginTop="10px">
+			<b>Being written</b>
+			<ul>
+				{drafts.map(({ id, name, who }) => (
+					<li key={id}>
+						<Link to={`/book/${id}/write`}>{name}</Link> <Muted>by {who}</Muted>
+					</li>
+				))}
+			</ul>
+		</Sheet>
+	);
+}
+
+function Nothing({ book: { asked, isNarrowed } }: { readonly book: BookData }) {
+	return (
+		<Sheet marginTop="10px">
+			{isNarrowed ? (
+				<p>
+					Nothing in the book is like that{asked.find ? `: “${asked.find}”` : ""}. Try a shorter word, or{" "}
+					<Link to="/book">look at all of it</Link>.
+				</p>
+			) : (
+				<p>
+					The book is empty. <Link to="/book/new">Write a recipe</Link>, or take some in under{" "}
+					<Link to="/book/exchange">In and out</Link>.
+				</p>
+			)}
+		</Sheet>
+	);
+}
+
+function Pages({ book: { page, pages } }: { readonly book: BookData }) {
+	const [address] = useSearchParams();
+	if (pages < 2) return null;
+	const to = (number: number) => {
+		const next = new URLSearchParams(address);
+		next.set("page", String(number));
+		return `?${next}`;
+	};
+	return (
+		<chakra.nav aria-label="Pages" display="flex" gap="12px" alignItems="center" marginTop="14px">
+			{page > 1 ? (
+				<ActLink to={to(page - 1)} aria-keyshortcuts="[">
+					Back <Key aria-hidden>[</Key>
+				</ActLink>
+			) : null}
+			<Muted>
+				Page {page} of {pages}
+			</Muted>
+			{page < pages ? (
+				<ActLink to={to(page + 1)} aria-keyshortcuts="]">
+					Next <Key aria-hidden>]</Key>
+				</ActLink>
+			) : null}
+		</chakra.nav>
 	);
 }

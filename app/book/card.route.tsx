@@ -1,49 +1,88 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Type } from "@sinclair/typebox";
-import { data, Form } from "react-router";
-import { cutWords } from "#core/braise";
-import { Count } from "#core/check";
-import { readIngredients, readRecipe } from "#db";
+import { data, Form, Link } from "react-router";
+import { Refusal } from "#core/check";
+import { isPreparation } from "#core/recipe";
+import { readDraftOf, readKitchen, readRecipe, readRecipeRow, readVersions } from "#db";
+import { Allergens } from "../ui/Allergens.tsx";
 import { Facts } from "../ui/Facts.tsx";
-import { Field } from "../ui/Field.tsx";
-import { readForm } from "../ui/form.ts";
-import { Act, Heading, Key, Muted, Page, Sheet, Table } from "../ui/parts.tsx";
+import { Choice, Field } from "../ui/Field.tsx";
+import { LineTable } from "../ui/LineTable.tsx";
+import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts.tsx";
 import { StepWords } from "../ui/StepWords.tsx";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/card.route";
-import { cardView } from "./cardView.ts";
+import { CARD_BASES, type CardSize, hasSize, readSize } from "./cardSize.ts";
+import { type CardHouse, dishCard } from "./dishCard.ts";
+import { preparationCard } from "./preparationCard.ts";
+import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.name} · Book` : "Book" },
 ];
 
-const Reading = Type.Object({ portions: Type.Optional(Count), version: Type.Optional(Count) });
-
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-	const { store, reading } = await visitOf(context);
+	const { store, reading, house } = await visitOf(context);
 	const address = new URL(request.url).searchParams;
-	const read = readForm(Reading, address);
-	const asked = "value" in read ? read.value : {};
-	if ("wrong" in read && read.wrong.version)
-		throw data({ missing: "version of this recipe" }, { status: 404 });
-	const version = await foundOr404(readRecipe(store.db, params.recipeId, asked.version), "recipe");
-	const portions = asked.portions ?? version.doc.portions;
+	const number = versionIn(address);
+	const version = await foundOr404(readRecipe(store.db, params.recipeId, number), "recipe");
+	const [kitchen, row, versions, draft] = await Promise.all([
+		readKitchen(store.db),
+		readRecipeRow(store.db, params.recipeId),
+		readVersions(store.db, params.recipeId),
+		readDraftOf(store.db, params.recipeId),
+	]);
+	const read = hasSize(address) ? readSize(address, reading.units) : null;
+	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
+	const { menuPrice_minor } = row;
+	const of: CardHouse = { kitchen, reading, currency: house.currency, menuPrice_minor };
+	const { doc } = version;
+	const typed = read && "typed" in read ? read.typed : Object.fromEntries(address);
 	return {
 		id: version.recipeId,
 		number: version.number,
-		name: version.doc.name,
-		summary: version.doc.summary,
-		cut: cutWords(version.doc.cut),
-		base: version.doc.portions,
-		portions,
-		typed: address.get("portions") ?? String(portions),
-		wrong: "wrong" in read ? read.wrong.portions : undefined,
-		...cardView(version.doc, portions, await readIngredients(store.db), reading),
+		state: stateWords(version.state),
+		isCurrent: number === undefined || versions.every((one) => one.number <= version.number),
+		newest: versions[0]?.number ?? version.number,
+		hasDraft: draft !== undefined,
+		name: doc.name,
+		summary: doc.summary,
+		tags: doc.tags ?? [],
+		typed: { basis: typed.basis ?? "covers", size: typed.size ?? typed.portions ?? "" },
+		wrong: read && "wrong" in read ? Object.values(read.wrong)[0] : undefined,
+		...cardOf(doc, size, of),
 	};
 }
 
+function versionIn(address: URLSearchParams): number | undefined {
+	const text = address.get("version");
+	if (text === null) return undefined;
+	if (/^\d{1,6}$/.test(text)) return Number(text);
+	throw data({ missing: "version of this recipe" }, { status: 404 });
+}
+
+/** The card, or why there is none at that size. */
+function cardOf(doc: Parameters<typeof isPreparation>[0], size: CardSize, house: CardHouse) {
+	if (isPreparation(doc)) {
+		const factor = size.basis === "factor" ? size.factor : 1;
+		return { kind: "preparation" as const, preparation: preparationCard(doc, factor, house), refused: null };
+	}
+	try {
+		return { kind: "dish" as const, dish: dishCard(doc, size, house), base: doc.portions, refused: null };
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		const dish = dishCard(doc, { basis: "factor", factor: 1 }, house);
+		return { kind: "dish" as const, dish, base: doc.portions, refused: error.message };
+	}
+}
+
+type CardData = Route.ComponentProps["loaderData"];
+
 export default function Card({ loaderData: card }: Route.ComponentProps) {
+	const about =
+		card.kind === "dish" ? `${card.dish.cut} · written for ${card.base} portions` : card.preparation.category;
+	const groups = card.kind === "dish" ? card.dish.groups : card.preparation.groups;
+	const shown = card.kind === "dish" ? card.dish : card.preparation;
 	return (
 		<Page>
 			<chakra.div display="flex" flexWrap="wrap" gap="12px 28px" alignItems="flex-end">
@@ -55,33 +94,30 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 						{card.summary}
 					</chakra.p>
 					<Muted>
-						Standard no. {card.number} · {card.cut} · written for {card.base} portions
+						{card.state} no. {card.number} · {about}
+						{card.tags.length > 0 ? ` · ${card.tags.join(", ")}` : ""}
 					</Muted>
 				</chakra.div>
-				<Form className="screenOnly">
-					<input type="hidden" name="version" value={card.number} />
-					<chakra.div display="flex" gap="8px" alignItems="flex-end">
-						<chakra.div width="150px">
-							<Field
-								label="Read it for"
-								name="portions"
-								inputMode="numeric"
-								after="portions"
-								defaultValue={card.typed}
-								wrong={card.wrong}
-								aria-keyshortcuts="c"
-								data-key-name="Portions"
-							/>
-						</chakra.div>
-						<Act>
-							Scale <Key aria-hidden>↵</Key>
-						</Act>
-					</chakra.div>
-				</Form>
+				<SizeControl card={card} />
 			</chakra.div>
-			<Sheet marginTop="14px">
-				<Facts facts={card.facts} fontSize="19px" />
-			</Sheet>
+			<Doings card={card} />
+			{card.isCurrent ? null : (
+				<Note marginTop="12px">
+					This is no. {card.number}. The newest is{" "}
+					<Link to={`/book/${card.id}?version=${card.newest}`}>no. {card.newest}</Link>;{" "}
+					<Link to={`versions?from=${card.number}&to=${card.newest}`}>compare the two</Link>.
+				</Note>
+			)}
+			{card.refused ? (
+				<Note role="alert" marginTop="12px">
+					<b>Not at that size.</b> {card.refused} The card is shown as it is written.
+				</Note>
+			) : null}
+			{card.kind === "dish" ? (
+				<Sheet marginTop="14px">
+					<Facts facts={card.dish.facts} fontSize="19px" />
+				</Sheet>
+			) : null}
 			<chakra.div
 				display="grid"
 				gap="10px"
@@ -90,49 +126,23 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 6fr) minmax(0, 5fr)" }}
 			>
 				<Sheet>
-					<Heading>For {card.portions} portions</Heading>
-					<Table marginTop="6px">
-						<thead>
-							<tr>
-								<th scope="col">What</th>
-								<th scope="col" className="number">
-									Amount
-								</th>
-								<th scope="col" className="number">
-									Of main
-								</th>
-							</tr>
-						</thead>
-						{card.groups.map(({ group, rows }) => (
-							<tbody key={group}>
-								<tr>
-									<chakra.th scope="rowgroup" colSpan={3} paddingTop="12px !important">
-										{group}
-									</chakra.th>
-								</tr>
-								{rows.map((row) => (
-									<tr key={row.name + row.preparation}>
-										<td>
-											{row.name} <Muted>{row.preparation}</Muted>
-										</td>
-										<td className="number">
-											<b>{row.amount}</b>
-										</td>
-										<td className="number">{row.percentOfMain}</td>
-									</tr>
-								))}
-							</tbody>
-						))}
-					</Table>
-					<chakra.p color="muted" marginTop="8px">
-						Braising liquid is the card's ratio; on a sitting it is what the pans need.
-					</chakra.p>
+					<Heading marginBottom="6px">
+						{card.kind === "dish" ? card.dish.heading : `Makes ${card.preparation.makes}`}
+					</Heading>
+					<LineTable groups={groups} />
+					{card.kind === "dish" ? (
+						<chakra.p color="muted" marginTop="8px">
+							Braising liquid is what this kitchen's pans need; searing fat is for all loads.
+						</chakra.p>
+					) : null}
 				</Sheet>
 				<chakra.div display="grid" gap="10px">
+					{card.kind === "dish" ? <Warnings warnings={card.dish.warnings} /> : null}
+					<CostSheet id={card.id} kind={card.kind} cost={shown.cost} />
 					<Sheet>
 						<Heading>Method</Heading>
 						<chakra.ol display="grid" gap="12px" marginTop="10px">
-							{card.steps.map((step) => (
+							{shown.steps.map((step) => (
 								<chakra.li key={step.text} borderTop="1px solid" borderColor="hair" paddingTop="8px">
 									<Tape>{step.place}</Tape>
 									<StepWords step={step} />
@@ -140,19 +150,149 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 							))}
 						</chakra.ol>
 					</Sheet>
-					<Sheet>
-						<Heading>Allergens</Heading>
-						<ul>
-							{card.allergens.map(({ name, from }) => (
-								<li key={name}>
-									<b>{name}</b> <Muted>from {from}</Muted>
-								</li>
-							))}
-						</ul>
-						{card.allergens.length === 0 ? <p>None of the fourteen in the lines of this card.</p> : null}
-					</Sheet>
+					<Allergens view={shown.allergens} />
+					{card.kind === "dish" ? <SchoolSheet schools={card.dish.schools} /> : null}
 				</chakra.div>
 			</chakra.div>
 		</Page>
+	);
+}
+
+/** One control for every way to scale. */
+function SizeControl({ card }: { readonly card: CardData }) {
+	const bases = card.kind === "dish" ? Object.entries(CARD_BASES) : [["factor", CARD_BASES.factor] as const];
+	return (
+		<Form className="screenOnly">
+			<input type="hidden" name="version" value={card.number} />
+			<chakra.div display="flex" gap="8px" alignItems="flex-end" flexWrap="wrap">
+				<chakra.div width="110px">
+					<Field
+						label="Read it for"
+						name="size"
+						defaultValue={card.typed.size}
+						placeholder={card.kind === "dish" ? String(card.base) : "1"}
+						wrong={card.wrong}
+						aria-keyshortcuts="c"
+						data-key-name="Size of the card"
+					/>
+				</chakra.div>
+				<chakra.div width="180px">
+					<Choice
+						label="counted in"
+						name="basis"
+						defaultValue={card.kind === "dish" ? card.typed.basis : "factor"}
+					>
+						{bases.map(([key, words]) => (
+							<option key={key} value={key}>
+								{words}
+							</option>
+						))}
+					</Choice>
+				</chakra.div>
+				<Act>
+					Scale <Key aria-hidden>↵</Key>
+				</Act>
+			</chakra.div>
+		</Form>
+	);
+}
+
+function Doings({ card }: { readonly card: CardData }) {
+	const size = `basis=${card.typed.basis}&size=${encodeURIComponent(card.typed.size)}`;
+	return (
+		<chakra.nav
+			aria-label="This recipe"
+			className="screenOnly"
+			display="flex"
+			flexWrap="wrap"
+			gap="6px 12px"
+			marginTop="10px"
+		>
+			<ActLink to="write" aria-keyshortcuts="w">
+				{card.hasDraft ? "Go on writing" : "Change it"} <Key aria-hidden>w</Key>
+			</ActLink>
+			<ActLink to="versions" aria-keyshortcuts="v">
+				Versions <Key aria-hidden>v</Key>
+			</ActLink>
+			{card.kind === "dish" ? (
+				<ActLink to="cost" aria-keyshortcuts="m">
+					Cost <Key aria-hidden>m</Key>
+				</ActLink>
+			) : null}
+			<ActLink to={card.typed.size ? `print?${size}` : "print"} aria-keyshortcuts="p">
+				Print <Key aria-hidden>p</Key>
+			</ActLink>
+		</chakra.nav>
+	);
+}
+
+function Warnings({ warnings }: { readonly warnings: readonly { says: string; remedy: string }[] }) {
+	if (warnings.length === 0) return null;
+	return (
+		<Note as="section" aria-label="Warnings">
+			<ul>
+				{warnings.map(({ says, remedy }) => (
+					<li key={says}>
+						<b>▲ {says}</b> {remedy}
+					</li>
+				))}
+			</ul>
+		</Note>
+	);
+}
+
+interface CostSheetProps {
+	readonly id: string;
+	readonly kind: "dish" | "preparation";
+	readonly cost: (CardData & { kind: "dish" })["dish"]["cost"];
+}
+
+function CostSheet({ kind, cost }: CostSheetProps) {
+	return (
+		<Sheet>
+			<Heading>Cost</Heading>
+			{cost.missing.length > 0 ? (
+				<p>
+					<b>No price for {cost.missing.join(", ")}.</b> <Muted>What has one comes to {cost.known}.</Muted>
+				</p>
+			) : (
+				<chakra.p display="flex" flexWrap="wrap" gap="2px 18px">
+					{kind === "dish" ? (
+						<span>
+							<Figure>{cost.perPortion}</Figure> <Muted>a portion</Muted>
+						</span>
+					) : null}
+					{cost.perCookedKg ? (
+						<span>
+							<Figure>{cost.perCookedKg}</Figure> <Muted>a cooked kilo</Muted>
+						</span>
+					) : null}
+					<span>
+						<Figure>{cost.total}</Figure> <Muted>in all</Muted>
+					</span>
+					{cost.shareOfMenu ? (
+						<span>
+							<Figure>{cost.shareOfMenu}</Figure> <Muted>of the menu price</Muted>
+						</span>
+					) : null}
+				</chakra.p>
+			)}
+		</Sheet>
+	);
+}
+
+function SchoolSheet({ schools }: { readonly schools: readonly { question: string; answer: string }[] }) {
+	if (schools.length === 0) return null;
+	return (
+		<Sheet>
+			<Heading>Chosen between schools</Heading>
+			<ul>
+				{schools.map(({ question, answer }) => (
+					<li key={question}>
+						<Muted>{question}:</Muted> <b>{answer}</b>
+					</li>
+				))}
+			</ul>
+		</Sheet>
 	);
 }

@@ -1,15 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type ReactNode, useState } from "react";
 import { Facts } from "../ui/Facts.tsx";
+import { LineTable } from "../ui/LineTable.tsx";
 import { OvenCavity } from "../ui/OvenCavity.tsx";
 import { PanCut } from "../ui/PanCut.tsx";
 import { PanFromAbove } from "../ui/PanFromAbove.tsx";
-import { Key, Muted, Note, Sheet, Table } from "../ui/parts.tsx";
+import { Key, Muted, Note, Sheet } from "../ui/parts.tsx";
 import { StepWords } from "../ui/StepWords.tsx";
 import type { StepView } from "../ui/stepView.ts";
 import type { PlaceDetail } from "./detail.ts";
 import type { SearLoad } from "./drawings.ts";
-import type { LineView } from "./lineView.ts";
 import { TenderLine } from "./TenderLine.tsx";
 
 const Columns = chakra("div", {
@@ -53,7 +53,11 @@ export function WorkSheet({ detail }: { readonly detail: PlaceDetail }) {
 	return (
 		<Sheet marginTop="10px" paddingTop="2px">
 			<Method steps={detail.steps} />
-			<Lines lines={detail.lines} />
+			{detail.lines.length > 0 ? (
+				<chakra.div marginTop="16px">
+					<LineTable groups={[{ group: "", rows: detail.lines }]} />
+				</chakra.div>
+			) : null}
 		</Sheet>
 	);
 }
@@ -150,46 +154,6 @@ function Method({ steps }: { readonly steps: readonly StepView[] }) {
 				</chakra.li>
 			))}
 		</chakra.ol>
-	);
-}
-
-function Lines({ lines }: { readonly lines: readonly LineView[] }) {
-	if (lines.length === 0) return null;
-	return (
-		<chakra.div marginTop="16px">
-			<Table>
-				<thead>
-					<tr>
-						<th scope="col">What</th>
-						<th scope="col" className="number">
-							Amount
-						</th>
-						<th scope="col" className="number">
-							Of main
-						</th>
-						<chakra.th scope="col" className="number" hideBelow="sm">
-							A portion
-						</chakra.th>
-					</tr>
-				</thead>
-				<tbody>
-					{lines.map((line) => (
-						<tr key={line.name + line.preparation}>
-							<td>
-								{line.name} <Muted>{line.preparation}</Muted>
-							</td>
-							<td className="number">
-								<b>{line.amount}</b>
-							</td>
-							<td className="number">{line.percentOfMain}</td>
-							<chakra.td className="number" hideBelow="sm">
-								{line.perPortion}
-							</chakra.td>
-						</tr>
-					))}
-				</tbody>
-			</Table>
-		</chakra.div>
 	);
 }
 

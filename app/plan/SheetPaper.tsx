@@ -164,6 +164,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 						<td>
 							{line.name}
 							{line.preparation ? `, ${line.preparation}` : ""}
+							{line.note ? ` (${line.note})` : ""}
 						</td>
 						<td className="number">
 							<b>{line.amount}</b>
@@ -183,11 +184,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				))}
 			</ol>
 			<h2>Allergens</h2>
-			<p>
-				{sheet.allergens.length > 0
-					? `${sheet.allergens.join("; ")}.`
-					: "None of the fourteen in the lines of this card."}
-			</p>
+			<p>{sheet.allergens.join("; ")}.</p>
 			<h2>Mind</h2>
 			<ul>
 				{sheet.cautions.map((text) => (

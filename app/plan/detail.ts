@@ -1,11 +1,11 @@
 import type { PlanLine } from "#core/plan";
 import type { PlaceKey } from "#core/recipe";
+import { type LineView, lineView } from "../ui/lineView.ts";
 import { type StepView, stepView } from "../ui/stepView.ts";
 import { type WarningWords, warningWords } from "../ui/warningWords.ts";
 import { type Sum, type SumsFor, sumsOf } from "./arithmetic.ts";
 import { drawingsOf, type PlaceDrawings } from "./drawings.ts";
 import { type Headline, headline } from "./headline.ts";
-import { type LineView, lineView } from "./lineView.ts";
 
 /** What opens below the long table when a place is chosen. */
 export interface PlaceDetail extends Headline, PlaceDrawings {

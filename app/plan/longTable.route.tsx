@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Link, redirect, useNavigation } from "react-router";
 import { changeSitting, readKitchen, readPanTypes, readSitting, Stale, withRecipes } from "#db";
+import { Allergens } from "../ui/Allergens.tsx";
 import { NotSentNote } from "../ui/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/offline.ts";
 import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
@@ -147,19 +148,7 @@ function Aside({ table }: { readonly table: Table }) {
 			marginTop="10px"
 			gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" }}
 		>
-			<Sheet>
-				<chakra.h2 fontFamily="head" fontWeight="700" fontSize="19px">
-					Allergens
-				</chakra.h2>
-				<ul>
-					{table.allergens.map(({ name, from }) => (
-						<li key={name}>
-							<b>{name}</b> <Muted>from {from}</Muted>
-						</li>
-					))}
-				</ul>
-				{table.allergens.length === 0 ? <p>None of the fourteen in the lines of this card.</p> : null}
-			</Sheet>
+			<Allergens view={table.allergens} />
 			<Sheet>
 				<chakra.h2 fontFamily="head" fontWeight="700" fontSize="19px">
 					Mind

@@ -1,9 +1,10 @@
 import type { Kitchen, Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { ALLERGENS, type PlaceKey, type Recipe } from "#core/recipe";
+import type { PlaceKey, Recipe } from "#core/recipe";
 import { HOUSE_CODES } from "#core/safety";
 import { wallClock } from "#core/schedule";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
+import { allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";
 import type { Typed, Wrong } from "../ui/form.ts";
 import { type PlaceView, placesOf } from "../ui/places.ts";
@@ -145,10 +146,7 @@ function tableView(
 		detail: detailOf(selected, { recipe, plan, sitting, dish, kitchen: given.kitchen, reading }),
 		yieldBar: yieldBarView(recipe, plan, given),
 		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
-		allergens: plan.allergens.map(({ allergen, from }) => ({
-			name: ALLERGENS[allergen],
-			from: from.join(", "),
-		})),
+		allergens: allergenView(plan.allergens, house.allergenList),
 		cautions: cautionsOf(recipe, plan, HOUSE_CODES[house.houseCode], given.kitchen.liftLimit_kg, reading),
 	};
 }

@@ -1,15 +1,16 @@
 import { lineWords } from "#core/pans";
 import { handsOn, type Kitchen, type Plan } from "#core/plan";
-import { ALLERGENS, LIDS } from "#core/recipe";
+import { LIDS } from "#core/recipe";
 import { HOUSE_CODES } from "#core/safety";
 import { durationWords, wallClock } from "#core/schedule";
 import type { Sitting } from "#db";
+import { type AllergenView, allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";
+import { lineView } from "../ui/lineView.ts";
 import { PLACE_LABELS, pansWords, placesOf, setOf } from "../ui/places.ts";
 import type { PlannedDishRow } from "../ui/planned.ts";
 import { counted, type Reading } from "../ui/reading.ts";
 import { warningWords } from "../ui/warningWords.ts";
-import { lineView } from "./lineView.ts";
 
 export interface SheetGiven {
 	readonly house: string;
@@ -69,6 +70,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			[
 				...placesOf(recipe, plan, reading),
 				{ at: plan.clock.tender.low, task: "Check first: probe the thickest piece" },
+				...lateTasks(plan),
 				{ at: plan.clock.serve, task: "Service" },
 			],
 			reading,
@@ -101,16 +103,31 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			check: step.check ?? null,
 			caution: step.caution ?? null,
 		})),
-		allergens: plan.allergens.map(({ allergen, from }) => `${ALLERGENS[allergen]} (${from.join(", ")})`),
+		allergens: allergenWords(allergenView(plan.allergens, kitchen.allergenList)),
 		warnings: plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),
 		cautions: cautionsOf(recipe, plan, code, kitchen.liftLimit_kg, reading),
 		code: `“${code.name}” follows ${code.source}; for reference only.`,
 	};
 }
 
+/** "contains celery (celery, light chicken stock)"; none of the list when there is none. */
+function allergenWords({ found, list }: AllergenView): string[] {
+	if (found.length === 0) return [`none of ${list} in the lines of this card`];
+	return found.map(({ name, presence, from }) => `${presence} ${name} (${from})`);
+}
+
 interface Task {
 	readonly at: number;
 	readonly task: string;
+}
+
+/** Lines that join late, so many minutes before the pans are lifted. */
+function lateTasks({ lines, clock }: Plan): Task[] {
+	return lines.flatMap(({ ingredient, line }) =>
+		line.late_min === undefined
+			? []
+			: [{ at: clock.rest - line.late_min * 60_000, task: `Add the ${ingredient.name}` }],
+	);
 }
 
 /** Tasks in the order of the clock, by day: a sheet is read on a day other than it was printed. */

@@ -64,3 +64,9 @@ export function percent(share: number): string {
 export function counted(count: number, one: string, many = `${one}s`): string {
 	return `${count.toLocaleString("en-GB")} ${count === 1 ? one : many}`;
 }
+
+/** Minor units of a currency as money: "€24.00". Parts of a cent are not shown. */
+export function money(minor: number, currency: string): string {
+	const words = new Intl.NumberFormat("en-GB", { style: "currency", currency });
+	return words.format(minor / 10 ** (words.resolvedOptions().maximumFractionDigits ?? 2));
+}

@@ -1,4 +1,5 @@
 import type { PlanWarning } from "#core/plan";
+import { threeDigits } from "#core/quantity";
 import { durationWords } from "#core/schedule";
 import type { Reading } from "./reading.ts";
 
@@ -69,6 +70,34 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			return {
 				says: "Meat and vegetables alone reach the line.",
 				remedy: "Raise the line, or put fewer vegetables under the meat.",
+			};
+		case "sauceShort":
+			return {
+				says: `${reading.volume(warning.wanted_l)} of sauce are wanted; what is poured and what the meat gives come to ${reading.volume(warning.there_l)}.`,
+				remedy: "Raise the line, bring stock to the pot, or plate less.",
+			};
+		case "saltOver":
+			return {
+				says: `The dish ends at ${threeDigits(warning.end_pct)} % salt; ${threeDigits(warning.high_pct)} % is the house's most.`,
+				remedy: "Salt less at the start and correct after reduction.",
+			};
+		case "saltUnder":
+			return {
+				says: `The dish ends at ${threeDigits(warning.end_pct)} % salt; ${threeDigits(warning.low_pct)} % is the house's least.`,
+				remedy: "Correct at the end, or look whether a salted stock or condiment brings the rest.",
+			};
+		case "pieceSize":
+			return {
+				says: `The line says pieces of ${reading.mass(warning.said_g / 1000)}; the card's piece weighs ${reading.mass(warning.piece_g / 1000)}.`,
+				remedy: "Make them one: mixed sizes are not done together.",
+			};
+		case "thickness":
+			return {
+				says: `The pieces are ${reading.length(warning.thickness_mm)} thick; the minutes are for ${reading.length(warning.low_mm)} to ${reading.length(warning.high_mm)}.`,
+				remedy:
+					warning.thickness_mm < warning.low_mm
+						? "Cut thicker, or check much earlier."
+						: "Cut thinner, or allow much longer.",
 			};
 		case "beforeOpening":
 			return {

@@ -1,6 +1,6 @@
 import type { Oven } from "../ovens/index.ts";
 import type { PanShape, PanType } from "../pans/index.ts";
-import type { Ingredient } from "../recipe/index.ts";
+import type { AllergenListKey, Ingredient } from "../recipe/index.ts";
 import type { HouseCodeKey } from "../safety/index.ts";
 import type { WorkingHours } from "../schedule/index.ts";
 
@@ -15,6 +15,10 @@ export interface Kitchen {
 	readonly houseCode: HouseCodeKey;
 	readonly timeZone: string;
 	readonly hours: WorkingHours;
+	/** The list of allergens the house declares by. */
+	readonly allergenList: AllergenListKey;
+	/** Salt wanted in the finished sauce, %. */
+	readonly saltBand_pct: { readonly low: number; readonly high: number };
 	readonly ingredients: ReadonlyMap<string, Ingredient>;
 }
 

@@ -1,6 +1,6 @@
 export type { Basis, DishOrder, Kitchen } from "./Kitchen.ts";
 export { countByType, type Plan, plan } from "./plan.ts";
-export { asScaleLine, ingredientOf, type PlanLine } from "./planLines.ts";
+export type { PlanLine } from "./planLines.ts";
 export { type DishToPlan, type PlannedDish, planSitting } from "./planSitting.ts";
 export type { PlanWarning } from "./planWarnings.ts";
 export { handsOn } from "./workMinutes.ts";

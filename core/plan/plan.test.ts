@@ -1,17 +1,17 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import type { Ingredient, Recipe } from "../recipe/index.ts";
+import { type Ingredient, ingredient, type Recipe } from "../recipe/index.ts";
 import { type DishOrder, type Kitchen, plan, planSitting } from "./index.ts";
 
 const INGREDIENTS: readonly Ingredient[] = [
-	{ id: "collar", name: "pork collar", density_g_per_ml: null, each_g: null, allergens: [] },
-	{ id: "onion", name: "onions", density_g_per_ml: null, each_g: 150, allergens: [] },
-	{ id: "celery", name: "celery", density_g_per_ml: null, each_g: null, allergens: ["celery"] },
-	{ id: "cider", name: "cider", density_g_per_ml: 1, each_g: null, allergens: ["sulphites"] },
-	{ id: "stock", name: "stock", density_g_per_ml: 1, each_g: null, allergens: ["celery"] },
-	{ id: "lard", name: "lard", density_g_per_ml: 0.92, each_g: null, allergens: [] },
-	{ id: "bay", name: "bay leaves", density_g_per_ml: null, each_g: 0.2, allergens: [] },
-	{ id: "salt", name: "salt", density_g_per_ml: 1.2, each_g: null, allergens: [] },
+	ingredient({ id: "collar", name: "pork collar", category: "meat" }),
+	ingredient({ id: "onion", name: "onions", each_g: 150 }),
+	ingredient({ id: "celery", name: "celery", allergens: ["celery"] }),
+	ingredient({ id: "cider", name: "cider", category: "wine", density_g_per_ml: 1, allergens: ["sulphites"] }),
+	ingredient({ id: "stock", name: "stock", category: "stock", density_g_per_ml: 1, allergens: ["celery"] }),
+	ingredient({ id: "lard", name: "lard", category: "fat", density_g_per_ml: 0.92 }),
+	ingredient({ id: "bay", name: "bay leaves", category: "spice", each_g: 0.2 }),
+	ingredient({ id: "salt", name: "salt", category: "salt", density_g_per_ml: 1.2 }),
 ];
 
 const KITCHEN: Kitchen = {
@@ -48,6 +48,8 @@ const KITCHEN: Kitchen = {
 	houseCode: "blast90",
 	timeZone: "UTC",
 	hours: { opens_min: 360, closes_min: 1320 },
+	allergenList: "eu14",
+	saltBand_pct: { low: 0.8, high: 1.2 },
 	ingredients: new Map(INGREDIENTS.map((one) => [one.id, one])),
 };
 
@@ -143,8 +145,8 @@ describe("one dish from covers to the oven door", () => {
 
 	it("traces every allergen to its lines", () => {
 		expect(whole.allergens).toEqual([
-			{ allergen: "celery", from: ["celery", "stock"] },
-			{ allergen: "sulphites", from: ["cider"] },
+			{ allergen: "celery", presence: "contains", from: ["celery", "stock"] },
+			{ allergen: "sulphites", presence: "contains", from: ["cider"] },
 		]);
 	});
 

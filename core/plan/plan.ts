@@ -1,12 +1,21 @@
 import { FORK_TENDER_MINUTES, type Range } from "../braise/index.ts";
 import { fitOvens, type OvenFit } from "../ovens/index.ts";
 import { choosePans, type PanChoice, type PanType } from "../pans/index.ts";
-import { type Allergen, PLACES, type PlaceKey, type Recipe } from "../recipe/index.ts";
+import {
+	type AllergenFound,
+	allergensIn,
+	asScaleLine,
+	ingredientOf,
+	PLACES,
+	type PlaceKey,
+	type Recipe,
+} from "../recipe/index.ts";
 import { backwardClock, type Clock } from "../schedule/index.ts";
 import { FILM_MM, type SearPlan, searPlan } from "../sear/index.ts";
 import type { DishOrder, Kitchen } from "./Kitchen.ts";
-import { allergensOf, asScaleLine, bedUnder, ingredientOf, type PlanLine, planLines } from "./planLines.ts";
+import { bedUnder, type PlanLine, planLines } from "./planLines.ts";
 import { type PlanWarning, planWarnings } from "./planWarnings.ts";
+import { saltAtEnd } from "./saltAtEnd.ts";
 import { type BatchSize, sizeOfBatch, stockFor } from "./sizeOfBatch.ts";
 import { type WorkMinutes, workMinutes } from "./workMinutes.ts";
 
@@ -25,7 +34,9 @@ export interface Plan extends BatchSize {
 	readonly clock: Clock;
 	/** Finished sauce wanted, litres. */
 	readonly sauce_l: number;
-	readonly allergens: readonly { readonly allergen: Allergen; readonly from: readonly string[] }[];
+	/** Salt of the finished dish, %; null when no line is salt. */
+	readonly salt_pct: number | null;
+	readonly allergens: readonly AllergenFound[];
 	readonly warnings: readonly PlanWarning[];
 }
 
@@ -71,7 +82,9 @@ export function plan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): Plan {
 	const work = workOf(recipe, factor, order.hands);
 	const braise_min = FORK_TENDER_MINUTES[recipe.cut];
 	const clock = clockOf(recipe, order, kitchen, work, sear, braise_min);
-	const planned = { size, pans, ovens, lines, clock, searNeeded: recipe.sear !== undefined };
+	const salt_pct = saltAtEnd(lines, size.chain.cooked_kg, sauce_l);
+	const searNeeded = recipe.sear !== undefined;
+	const planned = { size, pans, ovens, lines, clock, searNeeded, sauce_l, salt_pct };
 	return {
 		...size,
 		factor,
@@ -83,7 +96,11 @@ export function plan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): Plan {
 		work,
 		clock,
 		sauce_l,
-		allergens: allergensOf(lines),
+		salt_pct,
+		allergens: allergensIn(
+			lines.map((line) => line.ingredient),
+			kitchen.allergenList,
+		),
 		warnings: planWarnings(recipe, kitchen, planned),
 	};
 }

@@ -1,7 +1,7 @@
 import type { PanChoice } from "../pans/index.ts";
-import { gramsOf, millilitresOf, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
-import type { Allergen, Ingredient, Recipe, RecipeLine } from "../recipe/index.ts";
-import { type ScaleLine, type ScaleTo, scaleLines, weighAsCook } from "../scaling/index.ts";
+import { millilitresOf, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
+import { asScaleLine, type Ingredient, ingredientOf, type Recipe, type RecipeLine } from "../recipe/index.ts";
+import { type ScaleTo, scaleLines, weighAsCook } from "../scaling/index.ts";
 
 /** One line of the card at the size of the batch. Masses g, volumes ml. */
 export interface PlanLine {
@@ -18,37 +18,10 @@ export interface PlanLine {
 	readonly perPortion_g: number | null;
 	/** What the card's own ratio would have asked for, ml; for braising liquid only. */
 	readonly card_ml: number | null;
-}
-
-const NO_INGREDIENT: Omit<Ingredient, "id" | "name"> = {
-	density_g_per_ml: WATER_G_PER_ML,
-	each_g: null,
-	allergens: [],
-};
-
-export function ingredientOf(line: RecipeLine, known: ReadonlyMap<string, Ingredient>): Ingredient {
-	const found = known.get(line.ingredient);
-	return found ?? { id: line.ingredient, name: line.ingredient.replaceAll("-", " "), ...NO_INGREDIENT };
-}
-
-/** Whether a line is given as a number of things rather than a weight. */
-function isCounted(line: RecipeLine): boolean {
-	return UNITS[line.unit].dimension === "count" && line.role === "potent";
-}
-
-/** A recipe line as the scaling laws take it. */
-export function asScaleLine(line: RecipeLine, ingredient: Ingredient): ScaleLine {
-	const { role, exponent, amount, unit } = line;
-	const base = { name: ingredient.name, role, ...(exponent === undefined ? {} : { exponent }) };
-	if (isCounted(line)) return { ...base, count: amount * UNITS[unit].factor };
-	return {
-		...base,
-		amount_g: gramsOf(
-			{ amount, unit },
-			ingredient.density_g_per_ml ?? undefined,
-			ingredient.each_g ?? undefined,
-		),
-	};
+	/** What it would be scaled straight, g or a count; for damped lines only. */
+	readonly straight: number | null;
+	/** Share by which the weighed amount is off the computed one. */
+	readonly roundedBy: number;
 }
 
 /** Vegetables that lie under the meat at this size: litres and kg, for the pans. */
@@ -95,22 +68,52 @@ export function planLines(
 		const ml = amount_g === null || !measuredByVolume(line) ? null : volumeOf(amount_g, ingredient);
 		return { line, ingredient, amount_g, count, ml };
 	});
-	const fill = fillFactor(straight, pans.liquid_l * 1000);
-	return straight.map(({ line, ingredient, amount_g, count, ml }) => {
-		const share = line.role === "liquid" && line.reducedTo === undefined ? fill : 1;
-		const grams = amount_g === null ? null : amount_g * share;
-		return {
-			ingredient,
-			line,
-			amount_g: grams,
-			weigh_g: grams === null ? null : weighAsCook(grams, line.role),
-			measure_ml: ml === null ? null : ml * share,
-			count,
-			percentOfMain: grams === null ? null : grams / (to.main_kg * 10),
-			perPortion_g: grams === null ? null : grams / to.portions,
-			card_ml: line.role === "liquid" ? ml : null,
-		};
+	const fill = pans.pans.length === 0 ? 1 : fillFactor(straight, pans.liquid_l * 1000);
+	return straight.map((one) => {
+		const fills = one.line.role === "liquid" && one.line.reducedTo === undefined;
+		return { ...asPlanLine(one, fills ? fill : 1, to), straight: straightOf(one.line, one.ingredient, to) };
 	});
+}
+
+interface Sized extends Straight {
+	readonly ingredient: Ingredient;
+	readonly amount_g: number | null;
+	readonly count: number | null;
+}
+
+/** One line with its share of what the pans need taken into it. */
+function asPlanLine(
+	{ line, ingredient, amount_g, count, ml }: Sized,
+	share: number,
+	to: ScaleTo,
+): Omit<PlanLine, "straight"> {
+	const card_ml = line.role === "liquid" ? ml : null;
+	if (amount_g === null) {
+		const none = { amount_g, weigh_g: null, measure_ml: null, percentOfMain: null, perPortion_g: null };
+		return { ingredient, line, count, card_ml, roundedBy: 0, ...none };
+	}
+	const grams = amount_g * share;
+	const weigh_g = weighAsCook(grams, line.role);
+	return {
+		ingredient,
+		line,
+		amount_g: grams,
+		weigh_g,
+		measure_ml: ml === null ? null : ml * share,
+		count,
+		percentOfMain: grams / (to.main_kg * 10),
+		perPortion_g: grams / to.portions,
+		card_ml,
+		roundedBy: grams === 0 ? 0 : weigh_g / grams - 1,
+	};
+}
+
+/** A damped line as it would be without the damping. */
+function straightOf(line: RecipeLine, of: Ingredient, to: ScaleTo): number | null {
+	if (line.exponent === undefined || line.exponent === 1) return null;
+	const { exponent: _, ...undamped } = line;
+	const [scaled] = scaleLines([asScaleLine(undamped, of)], to);
+	return scaled?.amount_g ?? scaled?.count ?? null;
 }
 
 function measuredByVolume(line: RecipeLine): boolean {
@@ -136,17 +139,4 @@ function fillFactor(lines: readonly Straight[], needed_ml: number): number {
 		else reduced += ml * line.reducedTo;
 	}
 	return filling === 0 ? 1 : Math.max(0, needed_ml - reduced) / filling;
-}
-
-/** Allergens of the dish with the ingredients that bring each. */
-export function allergensOf(lines: readonly PlanLine[]): { allergen: Allergen; from: string[] }[] {
-	const found = new Map<Allergen, string[]>();
-	for (const { ingredient } of lines) {
-		for (const allergen of ingredient.allergens) {
-			const from = found.get(allergen) ?? [];
-			if (!from.includes(ingredient.name)) from.push(ingredient.name);
-			found.set(allergen, from);
-		}
-	}
-	return [...found].map(([allergen, from]) => ({ allergen, from }));
 }

@@ -1,5 +1,6 @@
 import type { OvenFit } from "../ovens/index.ts";
-import type { ChosenPan, PanChoice, PanWarning } from "../pans/index.ts";
+import { type ChosenPan, type PanChoice, type PanWarning, pieceThickness } from "../pans/index.ts";
+import { takeQuantity, toBase } from "../quantity/index.ts";
 import type { PlaceKey, Recipe } from "../recipe/index.ts";
 import { type Clock, minuteOfDay } from "../schedule/index.ts";
 import type { Kitchen } from "./Kitchen.ts";
@@ -23,6 +24,16 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	| { readonly code: "ovenSpace"; readonly without: number; readonly of: number }
 	| { readonly code: "noOven"; readonly low_C: number; readonly high_C: number }
 	| { readonly code: "ratio"; readonly pans_l: number; readonly card_l: number }
+	| { readonly code: "sauceShort"; readonly wanted_l: number; readonly there_l: number }
+	| { readonly code: "saltOver"; readonly end_pct: number; readonly high_pct: number }
+	| { readonly code: "saltUnder"; readonly end_pct: number; readonly low_pct: number }
+	| { readonly code: "pieceSize"; readonly said_g: number; readonly piece_g: number }
+	| {
+			readonly code: "thickness";
+			readonly thickness_mm: number;
+			readonly low_mm: number;
+			readonly high_mm: number;
+	  }
 	| { readonly code: "marinatedTooLong"; readonly minutes: number; readonly longest_min: number }
 );
 
@@ -36,6 +47,8 @@ interface Planned {
 	readonly lines: readonly PlanLine[];
 	readonly clock: Clock;
 	readonly searNeeded: boolean;
+	readonly sauce_l: number;
+	readonly salt_pct: number | null;
 }
 
 /** Everything that stands in the way of the plan, or is worth a second look. */
@@ -46,6 +59,8 @@ export function planWarnings(recipe: Recipe, kitchen: Kitchen, planned: Planned)
 		...panWarnings(kitchen, planned.pans.pans),
 		...ovenWarnings(recipe, planned.pans, planned.ovens),
 		...liquidWarnings(planned.pans, planned.lines),
+		...sauceWarnings(recipe, kitchen, planned),
+		...pieceWarnings(recipe),
 		...clockWarnings(recipe, kitchen, planned.clock),
 		...(planned.searNeeded && !kitchen.searPan ? [{ code: "noSearPan", place: "sear" } as const] : []),
 	];
@@ -114,4 +129,54 @@ function clockWarnings(recipe: Recipe, kitchen: Kitchen, clock: Clock): PlanWarn
 			found.push({ code: "marinatedTooLong", place: "marinate", minutes, longest_min });
 	}
 	return found;
+}
+
+/** What there is to make sauce from: what is poured, and what the meat gives up in cooking. */
+function sauceWarnings(recipe: Recipe, kitchen: Kitchen, planned: Planned): PlanWarning[] {
+	const { size, pans, sauce_l, salt_pct } = planned;
+	const found: PlanWarning[] = [];
+	const boned_kg = size.chain.trimmed_kg * (1 - (recipe.losses.boneShare ?? 0));
+	const there_l = pans.liquid_l + Math.max(0, boned_kg - size.chain.cooked_kg);
+	if (pans.pans.length > 0 && sauce_l > there_l) {
+		found.push({ code: "sauceShort", place: "sauce", wanted_l: sauce_l, there_l });
+	}
+	if (salt_pct === null) return found;
+	const { low, high } = kitchen.saltBand_pct;
+	if (salt_pct > high) found.push({ code: "saltOver", place: "sauce", end_pct: salt_pct, high_pct: high });
+	if (salt_pct < low / 2) found.push({ code: "saltUnder", place: "sauce", end_pct: salt_pct, low_pct: low });
+	return found;
+}
+
+/** Thickness for which the table of minutes is written, mm, with what still passes for it. */
+const TABLE_MM = { low: 28, high: 80 };
+/** Share by which the line and the piece may differ before it is said. */
+const PIECE_GAP = 0.1;
+
+function pieceWarnings({ lines, piece, cut }: Recipe): PlanWarning[] {
+	const found: PlanWarning[] = [];
+	const said_g = pieceSaid(lines.find((line) => line.role === "main")?.preparation);
+	if (said_g !== null && Math.abs(said_g / piece.weight_g - 1) > PIECE_GAP) {
+		found.push({ code: "pieceSize", place: "trim", said_g, piece_g: piece.weight_g });
+	}
+	const thickness_mm = pieceThickness(piece);
+	const asBought = cut === "squid";
+	if (!asBought && (thickness_mm < TABLE_MM.low || thickness_mm > TABLE_MM.high)) {
+		found.push({
+			code: "thickness",
+			place: "braise",
+			thickness_mm,
+			low_mm: TABLE_MM.low,
+			high_mm: TABLE_MM.high,
+		});
+	}
+	return found;
+}
+
+/** Weight of a piece as the main line says it: "300 g pieces", "pieces of 258 g". */
+function pieceSaid(preparation = ""): number | null {
+	const said = /([\d.,]+\s*(?:g|kg|oz|lb))\s+pieces?|pieces?\s+of\s+([\d.,]+\s*(?:g|kg|oz|lb))/i.exec(
+		preparation,
+	);
+	const taken = said ? takeQuantity(said[1] ?? said[2] ?? "") : undefined;
+	return taken ? toBase(taken.quantity.amount, taken.quantity.unit) : null;
 }

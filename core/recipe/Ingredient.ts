@@ -1,12 +1,60 @@
+import type { Cut } from "../braise/index.ts";
 import type { Allergen } from "./allergens.ts";
+import { CATEGORIES, type CategoryKey, type Origin, type Supplier } from "./categories.ts";
 
-/** What the computation needs to know of an ingredient. */
+/** What the computation needs to know of an ingredient, bought or made in the house. */
 export interface Ingredient {
 	readonly id: string;
 	readonly name: string;
+	readonly category: CategoryKey;
+	/** The cut it is, where the table of cuts has it. */
+	readonly cut: Cut | null;
+	/** Everything it comes from; a plant alone for most. */
+	readonly origins: readonly Origin[];
+	readonly supplier: Supplier;
 	/** g/ml, for what is measured by volume. */
 	readonly density_g_per_ml: number | null;
 	/** g of one, for what is counted. */
 	readonly each_g: number | null;
+	/** Share lost in cleaning it, where a line does not say its own. */
+	readonly trimLoss: number;
 	readonly allergens: readonly Allergen[];
+	/** What it may carry traces of. */
+	readonly mayContain: readonly Allergen[];
+	/** Usual pack, g. */
+	readonly pack_g: number | null;
+	/** Price of a kilo as purchased, minor units of the house's currency; null until it is known. */
+	readonly pricePerKg_minor: number | null;
+	/** Of what is made in the house: which of its own ingredients bring what. */
+	readonly made: Made | null;
+}
+
+/** What is inside a thing made in the house. */
+export interface Made {
+	/** Names of the ingredients that bring an allergen. */
+	readonly from: Readonly<Partial<Record<Allergen, readonly string[]>>>;
+	/** Names of the ingredients whose price is not known. */
+	readonly withoutPrice: readonly string[];
+}
+
+type Given = Pick<Ingredient, "id" | "name"> & Partial<Ingredient>;
+
+/** An ingredient with what follows from its category where nothing else is said. */
+export function ingredient({ category = "vegetable", ...given }: Given): Ingredient {
+	const usual = CATEGORIES[category];
+	return {
+		origins: [usual.origin],
+		supplier: usual.supplier,
+		cut: null,
+		density_g_per_ml: null,
+		each_g: null,
+		trimLoss: 0,
+		allergens: [],
+		mayContain: [],
+		pack_g: null,
+		pricePerKg_minor: null,
+		made: null,
+		...given,
+		category,
+	};
 }

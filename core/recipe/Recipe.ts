@@ -1,10 +1,11 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { CUTS } from "../braise/index.ts";
-import { Celsius, Count, Kilograms, MillimetresOrNone, Minutes, Name, oneOf } from "../check/index.ts";
+import { Celsius, Count, Kilograms, Loss, MillimetresOrNone, Minutes, Name, oneOf } from "../check/index.ts";
 import { LineBelowTop, LineByShare, LineOverTop, Piece } from "../pans/index.ts";
 import { UNITS, type UnitName } from "../quantity/index.ts";
 import { ROLES } from "../scaling/index.ts";
 import { Losses, PortionByPiece, PortionByWeight } from "../yields/index.ts";
+import { SCHOOL_QUESTIONS, Schools } from "./schools.ts";
 
 /** The places of the long table, in the order of work. */
 export const PLACES = [
@@ -33,11 +34,20 @@ export const LIDS = {
 export type Lid = keyof typeof LIDS;
 
 const Text = Type.String({ minLength: 1, maxLength: 600, allowed: "text of 1 to 600 characters" });
+export const Summary = Type.String({ maxLength: 400, allowed: "text of up to 400 characters" });
+export const Slug = Type.String({
+	pattern: "^[a-z0-9-]{1,60}$",
+	allowed: "1 to 60 of a to z, 0 to 9 and -",
+});
+export const Tags = Type.Array(
+	Type.String({ minLength: 1, maxLength: 30, allowed: "words of 1 to 30 characters" }),
+	{ maxItems: 20, allowed: "up to 20 tags" },
+);
 
 export const RecipeLine = Type.Object(
 	{
-		/** Slug of the ingredient. */
-		ingredient: Type.String({ pattern: "^[a-z0-9-]{1,60}$", allowed: "the short name of an ingredient" }),
+		/** Slug of the ingredient, bought or made in the house. */
+		ingredient: Slug,
 		amount: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000, allowed: "an amount above 0" }),
 		unit: oneOf(Object.keys(UNITS) as UnitName[]),
 		role: oneOf(ROLES),
@@ -51,6 +61,12 @@ export const RecipeLine = Type.Object(
 		),
 		/** Cooked apart, so it takes no room in the pan. */
 		apart: Type.Optional(Type.Boolean()),
+		/** Share lost in cleaning it, where it is another than the ingredient's own. */
+		trimLoss: Type.Optional(Loss),
+		/** Joins late: minutes before the end of the braise. */
+		late_min: Type.Optional(Minutes),
+		/** The question between schools whose answer put the line here. */
+		school: Type.Optional(oneOf(SCHOOL_QUESTIONS)),
 	},
 	{ additionalProperties: false },
 );
@@ -67,8 +83,11 @@ export const RecipeStep = Type.Object(
 		waiting_min: Minutes,
 		/** Whether hands-on minutes grow with the weight or stay as they are. */
 		grows: oneOf(["withWeight", "fixed"] as const),
+		temperature_C: Type.Optional(Celsius),
+		tools: Type.Optional(Text),
 		caution: Type.Optional(Text),
 		check: Type.Optional(Text),
+		school: Type.Optional(oneOf(SCHOOL_QUESTIONS)),
 	},
 	{ additionalProperties: false },
 );
@@ -84,7 +103,8 @@ export const Recipe = Type.Object(
 		format: Type.Literal("wide-table/recipe"),
 		formatVersion: Type.Literal(1),
 		name: Name,
-		summary: Type.String({ maxLength: 400 }),
+		summary: Summary,
+		tags: Type.Optional(Tags),
 		cut: oneOf(CUTS),
 		portions: Count,
 		portion: Type.Union([PortionByWeight, PortionByPiece]),
@@ -113,6 +133,8 @@ export const Recipe = Type.Object(
 		}),
 		rest_min: Minutes,
 		sauce_ml: Type.Number({ minimum: 0, maximum: 1000, allowed: "ml a portion from 0 to 1,000" }),
+		/** What was chosen where practitioners disagree. */
+		schools: Type.Optional(Schools),
 		steps: Type.Array(RecipeStep, { minItems: 1, maxItems: 100 }),
 	},
 	{ additionalProperties: false },

@@ -1,7 +1,9 @@
 import { checked, type Problem, Refusal } from "../check/index.ts";
 import { UNITS } from "../quantity/index.ts";
 import type { Ingredient } from "./Ingredient.ts";
+import { Preparation } from "./Preparation.ts";
 import { Recipe } from "./Recipe.ts";
+import { isCounted } from "./weighLine.ts";
 
 /**
  * A recipe from outside: its shape, and what no schema can say of it.
@@ -16,7 +18,23 @@ export function checkRecipe(given: unknown, ingredients: ReadonlyMap<string, Ing
 	return recipe;
 }
 
-function lineProblems(recipe: Recipe, ingredients: ReadonlyMap<string, Ingredient>): Problem[] {
+/**
+ * A preparation from outside: its shape, and what no schema can say of it.
+ *
+ * @param ingredients what the book knows, by slug
+ * @throws {Refusal} with one problem a field
+ */
+export function checkPreparation(given: unknown, ingredients: ReadonlyMap<string, Ingredient>): Preparation {
+	const preparation = checked(Preparation, given);
+	const problems = lineProblems(preparation, ingredients);
+	if (problems.length > 0) throw new Refusal(problems);
+	return preparation;
+}
+
+function lineProblems(
+	recipe: Pick<Recipe, "lines">,
+	ingredients: ReadonlyMap<string, Ingredient>,
+): Problem[] {
 	return recipe.lines.flatMap((line, index) => {
 		const field = `lines[${index}]`;
 		const known = ingredients.get(line.ingredient);
@@ -40,7 +58,7 @@ function lineProblems(recipe: Recipe, ingredients: ReadonlyMap<string, Ingredien
 				},
 			];
 		}
-		if (dimension === "count" && line.role !== "potent" && !known.each_g) {
+		if (dimension === "count" && !isCounted(line) && !known.each_g) {
 			return [{ field: `${field}.unit`, message: `${known.name} has no weight of one; a weight is allowed` }];
 		}
 		return [];

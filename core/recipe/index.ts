@@ -1,6 +1,51 @@
-export { ALLERGEN_NAMES, ALLERGENS, type Allergen } from "./allergens.ts";
-export { checkRecipe } from "./checkRecipe.ts";
-export type { Ingredient } from "./Ingredient.ts";
+export {
+	ALLERGEN_LIST_KEYS,
+	ALLERGEN_LISTS,
+	ALLERGEN_NAMES,
+	ALLERGENS,
+	type Allergen,
+	type AllergenListKey,
+	onList,
+	withConsequences,
+} from "./allergens.ts";
+export { type AllergenFound, allergensIn } from "./allergensIn.ts";
+export {
+	CATEGORIES,
+	CATEGORY_KEYS,
+	type CategoryKey,
+	ORIGINS,
+	type Origin,
+	SUPPLIERS,
+	type Supplier,
+} from "./categories.ts";
+export { checkPreparation, checkRecipe } from "./checkRecipe.ts";
+export { chooseSchool } from "./chooseSchool.ts";
+export {
+	DISH_FIELDS,
+	Draft,
+	type DraftLine,
+	type DraftStep,
+	emptyDraft,
+	emptyLine,
+	emptyStep,
+	PREPARATION_FIELDS,
+} from "./Draft.ts";
+export {
+	DIET_KEYS,
+	DIETS,
+	type DietAnswer,
+	DietCount,
+	type DietKey,
+	type DishForDiets,
+	dietsAnswered,
+	inTheWayOf,
+} from "./diets.ts";
+export { draftOf, isPreparation } from "./draftOf.ts";
+export { type Ingredient, ingredient } from "./Ingredient.ts";
+export { clausesOf, type LineRead, lineText, readLine, type SaidOfLine } from "./lineText.ts";
+export { makesGrams, missingIn, withMade } from "./madeIngredients.ts";
+export { namesOf, plainName } from "./names.ts";
+export { MAKES_UNITS, Preparation } from "./Preparation.ts";
 export {
 	GROUPS,
 	LIDS,
@@ -8,6 +53,10 @@ export {
 	PLACES,
 	type PlaceKey,
 	Recipe,
-	type RecipeLine,
-	type RecipeStep,
+	RecipeLine,
+	RecipeStep,
+	Slug,
 } from "./Recipe.ts";
+export { type DraftLineRead, type DraftRead, readDraft } from "./readDraft.ts";
+export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";
+export { asScaleLine, gramsOrNull, ingredientOf, isCounted, lineGrams } from "./weighLine.ts";

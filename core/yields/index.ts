@@ -1,3 +1,4 @@
+export { CUT_YIELDS } from "./cutYields.ts";
 export { portionsWanted } from "./portionsWanted.ts";
 export {
 	cookedShare,

@@ -1,10 +1,11 @@
 import { readdir, readFile } from "node:fs/promises";
 import { basename, join } from "node:path";
+import type { Ingredient } from "#core/recipe";
 import { fromWallClock, onDay, wallClock } from "#core/schedule";
-import { addRecipe, readRecipe } from "../book.ts";
+import { addRecipe, readRecipe, setMenuPrice } from "../book.ts";
 import { readHouse } from "../kitchen.ts";
 import type { Store } from "../Store.ts";
-import { house, ingredient, oven, panType } from "../schema.ts";
+import { house, ingredient, ingredientPrice, oven, panType } from "../schema.ts";
 import { addSitting, newDish } from "../sittings.ts";
 import { INGREDIENTS } from "./ingredients.ts";
 
@@ -94,16 +95,64 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 			burners: 3,
 			closes_min: 22 * 60,
 		});
-		await tx
-			.insert(ingredient)
-			.values(INGREDIENTS.map(({ allergens = [], ...one }) => ({ ...one, allergens: [...allergens] })));
+		await tx.insert(ingredient).values(INGREDIENTS.map(asRow));
+		await tx.insert(ingredientPrice).values(INGREDIENTS.flatMap((one) => pricesOf(one, now)));
 	});
-	for (const file of (await readdir(bookFolder)).sort()) {
-		const doc: unknown = JSON.parse(await readFile(join(bookFolder, file), "utf8"));
-		await addRecipe(store, basename(file, ".json"), doc, WRITER);
-	}
+	await seedBook(store, bookFolder);
 	await seedSittings(store, now);
 }
+
+function asRow({ pricePerKg_minor: _, made: __, ...one }: Ingredient): typeof ingredient.$inferInsert {
+	return {
+		...one,
+		origins: [...one.origins],
+		allergens: [...one.allergens],
+		mayContain: [...one.mayContain],
+	};
+}
+
+/** The price of the usual pack, and what it was last season. */
+function pricesOf({ id, pack_g, pricePerKg_minor }: Ingredient, now: number) {
+	if (pricePerKg_minor === null) return [];
+	const pack = pack_g ?? 1000;
+	const price_minor = Math.round((pricePerKg_minor * pack) / 1000);
+	const entry = { ingredientId: id, pack_g: pack, who: WRITER };
+	return [
+		{ ...entry, price_minor: Math.round(price_minor * 0.94), from: now - SEASON_MS },
+		{ ...entry, price_minor, from: now - MONTH_MS },
+	];
+}
+
+/** Preparations first, since dishes name them. */
+async function seedBook(store: Store, bookFolder: string): Promise<void> {
+	const files = (await readdir(bookFolder)).sort();
+	const docs = await Promise.all(
+		files.map(async (file) => ({
+			id: basename(file, ".json"),
+			doc: JSON.parse(await readFile(join(bookFolder, file), "utf8")),
+		})),
+	);
+	const preparations = docs.filter(({ doc }) => doc.format === "wide-table/preparation");
+	const dishes = docs.filter((one) => !preparations.includes(one));
+	for (const { id, doc } of [...preparations, ...dishes]) {
+		await addRecipe(store, id, doc, { who: WRITER, reason: "As it is cooked in this house." });
+	}
+	for (const [id, price] of Object.entries(MENU_PRICES)) await setMenuPrice(store, id, price, WRITER);
+}
+
+/** What the dishes cost on the menu, euro cents. */
+const MENU_PRICES = {
+	"goat-shoulder": 2400,
+	"duck-legs": 2600,
+	"mutton-neck": 2200,
+	"veal-breast": 2700,
+	"pork-collar": 1250,
+	"squid-ink-fennel": 2300,
+	"celeriac-lentil": 1600,
+};
+
+const MONTH_MS = 30 * 86_400_000;
+const SEASON_MS = 150 * 86_400_000;
 
 async function seedSittings(store: Store, now: number): Promise<void> {
 	const { timeZone } = await readHouse(store.db);

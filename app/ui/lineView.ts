@@ -1,6 +1,7 @@
 import type { PlanLine } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { counted, type Reading } from "../ui/reading.ts";
+import { clausesOf } from "#core/recipe";
+import { counted, type Reading } from "./reading.ts";
 
 /** One line of the batch as it is read. */
 export interface LineView {
@@ -11,17 +12,23 @@ export interface LineView {
 	readonly percentOfMain: string;
 	readonly perPortion: string;
 	readonly group: string;
+	/** What has to be known beside the amount: straight against damped, rounding, counting out. */
+	readonly note: string;
 }
+
+/** Rounding further off than this is shown. */
+const ROUNDING_SHOWN = 0.02;
 
 export function lineView(planned: PlanLine, reading: Reading): LineView {
 	const { ingredient, line } = planned;
 	return {
 		name: ingredient.name,
-		preparation: line.preparation ?? "",
+		preparation: clausesOf(line).join(", "),
 		amount: amountWords(planned, reading),
 		percentOfMain: planned.percentOfMain === null ? "" : `${threeDigits(planned.percentOfMain)} %`,
 		perPortion: planned.perPortion_g === null ? "" : reading.mass(planned.perPortion_g / 1000),
 		group: line.group,
+		note: noteOf(planned, reading),
 	};
 }
 
@@ -29,4 +36,17 @@ function amountWords({ count, measure_ml, weigh_g }: PlanLine, reading: Reading)
 	if (count !== null) return counted(count, "piece");
 	if (measure_ml !== null) return reading.volume(measure_ml / 1000);
 	return reading.mass((weigh_g ?? 0) / 1000);
+}
+
+function noteOf({ count, straight, roundedBy, measure_ml, line }: PlanLine, reading: Reading): string {
+	const damped =
+		straight === null
+			? []
+			: [`straight ${count === null ? reading.mass(straight / 1000) : counted(straight, "piece")}`];
+	const rounded =
+		measure_ml === null && Math.abs(roundedBy) > ROUNDING_SHOWN
+			? [`rounded ${roundedBy > 0 ? "up" : "down"} ${threeDigits(Math.abs(roundedBy) * 100)} %`]
+			: [];
+	const fished = count !== null && line.role === "potent" ? ["count them out"] : [];
+	return [...damped, ...rounded, ...fished].join(" · ");
 }

@@ -1,0 +1,136 @@
+import { cutWords } from "#core/braise";
+import { type Cost, costOfPlan } from "#core/cost";
+import { lineWords } from "#core/pans";
+import { type DishOrder, type Kitchen, type Plan, plan } from "#core/plan";
+import { threeDigits } from "#core/quantity";
+import { LIDS, type Recipe, type RecipeLine, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
+import { allergenView } from "../ui/allergenView.ts";
+import type { LineGroup } from "../ui/LineTable.tsx";
+import { lineView } from "../ui/lineView.ts";
+import { counted, money, percent, type Reading } from "../ui/reading.ts";
+import { stepView } from "../ui/stepView.ts";
+import { warningWords } from "../ui/warningWords.ts";
+import type { CardSize } from "./cardSize.ts";
+
+export const GROUP_LABELS: Readonly<Record<RecipeLine["group"], string>> = {
+	base: "Base",
+	liquid: "Liquid",
+	finish: "Finish",
+	garnish: "Garnish",
+	side: "Side",
+};
+
+const WEEK_MS = 7 * 86_400_000;
+
+export interface CardHouse {
+	readonly kitchen: Kitchen;
+	readonly reading: Reading;
+	readonly currency: string;
+	readonly menuPrice_minor: number | null;
+}
+
+/** A dish planned at the size its card is read at, in the kitchen's own pans, as if for a week from now. */
+export function planCard(recipe: Recipe, size: CardSize, { kitchen, reading }: CardHouse): Plan {
+	return plan(recipe, orderFor(recipe, size, reading.now + WEEK_MS), kitchen);
+}
+
+function orderFor(recipe: Recipe, size: CardSize, serviceAt: number): DishOrder {
+	const base = {
+		serviceAt,
+		uptake: 1,
+		spare: 0,
+		hands: 1,
+		panTypeId: null,
+		basis: { from: "covers" },
+	} as const;
+	switch (size.basis) {
+		case "covers":
+			return { ...base, covers: size.portions };
+		case "factor":
+			return { ...base, covers: Math.max(1, Math.round(recipe.portions * size.factor)) };
+		case "onHand":
+			return { ...base, covers: 1, basis: { from: "onHand", onHand_kg: size.onHand_kg } };
+		case "pans":
+			return { ...base, covers: 1, panTypeId: size.panTypeId, basis: { from: "pans", pans: size.pans } };
+	}
+}
+
+/** A dish's card at one size, ready to read. */
+export function dishCard(recipe: Recipe, size: CardSize, house: CardHouse) {
+	const planned = planCard(recipe, size, house);
+	const { reading, kitchen, currency } = house;
+	const cost = costOfPlan(planned, recipe, house.menuPrice_minor);
+	return {
+		portions: planned.chain.portions,
+		heading: headingOf(planned, size, reading),
+		cut: cutWords(recipe.cut),
+		facts: factsOf(recipe, planned, reading),
+		groups: groupsOf(planned, reading),
+		steps: recipe.steps.map((step) => stepView(step, planned.factor)),
+		allergens: allergenView(planned.allergens, kitchen.allergenList),
+		warnings: planned.warnings
+			// The card is nobody's sitting: its hours and its wanted portions are not known.
+			.filter(({ code }) => !["beforeOpening", "tooFewFromMeat", "tooFewFromPans"].includes(code))
+			.map((warning) => warningWords(warning, reading)),
+		schools: SCHOOL_QUESTIONS.flatMap((question) => {
+			const answer = recipe.schools?.[question];
+			if (!answer) return [];
+			const answers: Readonly<Record<string, { words: string }>> = SCHOOLS[question].answers;
+			return [{ question: SCHOOLS[question].words, answer: answers[answer]?.words ?? answer }];
+		}),
+		cost: costView(cost, currency),
+	};
+}
+
+export type DishCard = ReturnType<typeof dishCard>;
+
+function headingOf({ chain, pieces }: Plan, size: CardSize, reading: Reading): string {
+	const portions = counted(chain.portions, "portion");
+	if (size.basis === "onHand") return `${reading.mass(size.onHand_kg)} makes ${portions}`;
+	if (size.basis === "pans")
+		return `${counted(size.pans, "pan")} of ${counted(pieces, "piece")} makes ${portions}`;
+	return `For ${portions}`;
+}
+
+function groupsOf({ lines }: Plan, reading: Reading): LineGroup[] {
+	const rows = lines.map((line) => ({ ...lineView(line, reading), group: GROUP_LABELS[line.line.group] }));
+	return [...new Set(rows.map(({ group }) => group))].map((group) => ({
+		group,
+		rows: rows.filter((row) => row.group === group),
+	}));
+}
+
+function factsOf(recipe: Recipe, planned: Plan, reading: Reading): { figure: string; label: string }[] {
+	const { trimLoss, boneShare = 0, cookingLoss } = recipe.losses;
+	const portion =
+		"portion_g" in recipe.portion
+			? reading.mass(recipe.portion.portion_g / 1000)
+			: counted(recipe.portion.piecesPerPortion, "piece");
+	const { salt_pct } = planned;
+	return [
+		{ figure: portion, label: "a portion" },
+		{ figure: reading.volume(recipe.sauce_ml / 1000), label: "sauce a portion" },
+		{ figure: reading.mass(planned.chain.asPurchased_kg), label: "as purchased" },
+		{ figure: reading.mass(recipe.piece.weight_g / 1000), label: "a piece, trimmed" },
+		{ figure: reading.temperature(recipe.braise.oven_C.set), label: "oven" },
+		{ figure: lineWords(recipe.braise.line), label: "liquid line" },
+		{ figure: LIDS[recipe.braise.lid], label: "on the pan" },
+		{ figure: percent(trimLoss), label: "trim loss" },
+		...(boneShare > 0 ? [{ figure: percent(boneShare), label: "bone" }] : []),
+		{ figure: percent(cookingLoss), label: "cooking loss" },
+		...(salt_pct === null ? [] : [{ figure: `${threeDigits(salt_pct)} %`, label: "salt at the end" }]),
+	];
+}
+
+/** The cost of a dish in brief, or what is missing for it. */
+export function costView(cost: Cost, currency: string) {
+	const words = (minor: number | null) => (minor === null ? null : money(minor, currency));
+	return {
+		perPortion: words(cost.perPortion_minor),
+		perCookedKg: words(cost.perCookedKg_minor),
+		total: words(cost.total_minor),
+		known: money(cost.known_minor, currency),
+		shareOfMenu: cost.shareOfMenu === null ? null : percent(cost.shareOfMenu),
+		missing: cost.missing,
+	};
+}

@@ -1,0 +1,79 @@
+import { costOf } from "#core/cost";
+import { toBase, UNITS } from "#core/quantity";
+import {
+	allergensIn,
+	CATEGORIES,
+	clausesOf,
+	gramsOrNull,
+	ingredientOf,
+	type Preparation,
+} from "#core/recipe";
+import { weighAsCook } from "#core/scaling";
+import { allergenView } from "../ui/allergenView.ts";
+import { counted, type Reading } from "../ui/reading.ts";
+import { stepView } from "../ui/stepView.ts";
+import { type CardHouse, costView, GROUP_LABELS } from "./dishCard.ts";
+
+/** A preparation's card at a multiple of what it makes, ready to read. */
+export function preparationCard(preparation: Preparation, factor: number, house: CardHouse) {
+	const { reading, kitchen, currency } = house;
+	const ingredients = preparation.lines.map((line) => ingredientOf(line, kitchen.ingredients));
+	const rows = preparation.lines.map((line, index) => {
+		const of = ingredients[index];
+		const grams = of ? gramsOrNull(line, of) : null;
+		return {
+			group: GROUP_LABELS[line.group],
+			name: of?.name ?? line.ingredient,
+			preparation: clausesOf(line).join(", "),
+			amount: amountWords(line, factor, grams, reading),
+			percentOfMain: "",
+			perPortion: "",
+			note: "",
+		};
+	});
+	const items = preparation.lines.flatMap((line, index) => {
+		const ingredient = ingredients[index];
+		if (!ingredient) return [];
+		const grams = gramsOrNull(line, ingredient);
+		return [
+			{
+				ingredient,
+				edible_kg: grams === null ? null : (grams * factor) / 1000,
+				trimLoss: line.trimLoss ?? ingredient.trimLoss,
+			},
+		];
+	});
+	const cost = costOf(items, { portions: 1, cooked_kg: 0, menuPrice_minor: null });
+	return {
+		makes: makesWords(preparation, factor, reading),
+		category: CATEGORIES[preparation.category].words,
+		groups: [...new Set(rows.map(({ group }) => group))].map((group) => ({
+			group,
+			rows: rows.filter((row) => row.group === group),
+		})),
+		steps: preparation.steps.map((step) => stepView(step, factor)),
+		allergens: allergenView(allergensIn(ingredients, kitchen.allergenList), kitchen.allergenList),
+		cost: costView(cost, currency),
+	};
+}
+
+export type PreparationCard = ReturnType<typeof preparationCard>;
+
+function amountWords(
+	line: Preparation["lines"][number],
+	factor: number,
+	grams: number | null,
+	reading: Reading,
+): string {
+	const { dimension } = UNITS[line.unit];
+	if (dimension === "volume") return reading.volume((toBase(line.amount, line.unit) * factor) / 1000);
+	if (dimension === "count" && line.role === "potent") {
+		return counted(Math.max(1, Math.round(toBase(line.amount, line.unit) * factor)), "piece");
+	}
+	return reading.mass(weighAsCook((grams ?? 0) * factor, line.role) / 1000);
+}
+
+function makesWords({ makes }: Preparation, factor: number, reading: Reading): string {
+	const base = (toBase(makes.amount, makes.unit) * factor) / 1000;
+	return UNITS[makes.unit].dimension === "mass" ? reading.mass(base) : reading.volume(base);
+}

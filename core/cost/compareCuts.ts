@@ -1,0 +1,57 @@
+import { type Cut, FORK_TENDER_MINUTES, type Range } from "../braise/index.ts";
+import type { Ingredient, Recipe } from "../recipe/index.ts";
+import { CUT_YIELDS, cookedShare, isByPiece, type Losses } from "../yields/index.ts";
+
+/** One cut as the main of a dish. */
+export interface CutCompared {
+	readonly cut: Cut;
+	/** Name of the ingredient that is bought. */
+	readonly name: string;
+	readonly asPurchasedPerKg_minor: number;
+	/** Price of a cooked kilo on the plate, after trim, bone and cooking loss. */
+	readonly perCookedKg_minor: number;
+	readonly perPortion_minor: number;
+	/** Cooked weight from a kilo as purchased, kg. */
+	readonly yield: number;
+	/** Minutes from the oven door to fork-tender. */
+	readonly braise_min: Range;
+	/** Whether it is what the card is written for. */
+	readonly own: boolean;
+}
+
+/**
+ * The cuts the book has a price for, as the main of one dish: what a cooked portion of
+ * each costs and how long it takes. The dish's own cut loses what its card says, the
+ * others what is usual for them. Cheapest portion first.
+ */
+export function compareCuts(recipe: Recipe, known: ReadonlyMap<string, Ingredient>): CutCompared[] {
+	const own = recipe.lines.find((line) => line.role === "main")?.ingredient;
+	const distinct = [...new Map([...known.values()].map((one) => [one.id, one])).values()];
+	return distinct
+		.flatMap((one) => {
+			const { cut, pricePerKg_minor } = one;
+			if (cut === null || pricePerKg_minor === null) return [];
+			const losses: Losses = one.id === own ? recipe.losses : CUT_YIELDS[cut];
+			const left = (1 - losses.trimLoss) * cookedShare(losses);
+			const perCookedKg_minor = pricePerKg_minor / left;
+			return [
+				{
+					cut,
+					name: one.name,
+					asPurchasedPerKg_minor: pricePerKg_minor,
+					perCookedKg_minor,
+					perPortion_minor: (perCookedKg_minor * portion_g(recipe)) / 1000,
+					yield: left,
+					braise_min: FORK_TENDER_MINUTES[cut],
+					own: one.id === own,
+				},
+			];
+		})
+		.sort((a, b) => a.perPortion_minor - b.perPortion_minor);
+}
+
+/** Cooked grams of one portion; of one by the piece, what its own losses leave. */
+function portion_g({ portion, losses }: Recipe): number {
+	if (!isByPiece(portion)) return portion.portion_g;
+	return portion.piecesPerPortion * portion.piece_g * (1 - losses.trimLoss) * cookedShare(losses);
+}

@@ -1,0 +1,36 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { Name, oneOf } from "../check/index.ts";
+import { UNITS, type UnitName } from "../quantity/index.ts";
+import { CATEGORY_KEYS } from "./categories.ts";
+import { RecipeLine, RecipeStep, Summary, Tags } from "./Recipe.ts";
+
+/** Units that what is made can be measured in. */
+export const MAKES_UNITS = (Object.keys(UNITS) as UnitName[]).filter(
+	(name) => UNITS[name].dimension === "mass" || UNITS[name].dimension === "volume",
+);
+
+/**
+ * Something made in the house and used as an ingredient: a stock, a spice rub, a purée.
+ * Its amounts are for what it makes; all lines scale straight with that.
+ */
+export const Preparation = Type.Object(
+	{
+		format: Type.Literal("wide-table/preparation"),
+		formatVersion: Type.Literal(1),
+		name: Name,
+		summary: Summary,
+		tags: Type.Optional(Tags),
+		category: oneOf(CATEGORY_KEYS),
+		makes: Type.Object({
+			amount: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000, allowed: "an amount above 0" }),
+			unit: oneOf(MAKES_UNITS),
+		}),
+		density_g_per_ml: Type.Optional(
+			Type.Number({ minimum: 0.1, maximum: 3, allowed: "a density from 0.1 to 3 g/ml" }),
+		),
+		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
+		steps: Type.Array(RecipeStep, { maxItems: 100 }),
+	},
+	{ additionalProperties: false },
+);
+export type Preparation = Static<typeof Preparation>;

@@ -1,0 +1,141 @@
+import { formatQuantity } from "../quantity/index.ts";
+import { DISH_FIELDS, type DishField, type Draft, PREPARATION_FIELDS } from "./Draft.ts";
+import type { Ingredient } from "./Ingredient.ts";
+import { lineText } from "./lineText.ts";
+import type { Preparation } from "./Preparation.ts";
+import type { Recipe, RecipeLine, RecipeStep } from "./Recipe.ts";
+import { ingredientOf } from "./weighLine.ts";
+
+/** Whether a version is a preparation rather than a dish. */
+export function isPreparation(doc: Recipe | Preparation): doc is Preparation {
+	return doc.format === "wide-table/preparation";
+}
+
+/** A version as a draft that says exactly the same. */
+export function draftOf(doc: Recipe | Preparation, known: ReadonlyMap<string, Ingredient>): Draft {
+	return {
+		kind: isPreparation(doc) ? "preparation" : "dish",
+		fields: isPreparation(doc) ? preparationFields(doc) : dishFields(doc),
+		lines: doc.lines.map((line, index) => draftLine(line, index, known)),
+		steps: doc.steps.map(draftStep),
+		schools: isPreparation(doc) ? {} : (doc.schools ?? {}),
+	};
+}
+
+function draftLine(
+	line: RecipeLine,
+	index: number,
+	known: ReadonlyMap<string, Ingredient>,
+): Draft["lines"][number] {
+	return {
+		key: `l${index + 1}`,
+		text: lineText(line, ingredientOf(line, known)),
+		group: line.group,
+		role: line.role,
+		exponent: line.exponent === undefined ? "" : String(line.exponent),
+		...(line.school ? { school: line.school } : {}),
+	};
+}
+
+function draftStep(step: RecipeStep, index: number): Draft["steps"][number] {
+	return {
+		key: `s${index + 1}`,
+		place: step.place,
+		text: step.text,
+		station: step.station,
+		handsOn: String(step.handsOn_min),
+		waiting: String(step.waiting_min),
+		grows: step.grows,
+		temperature: step.temperature_C === undefined ? "" : `${step.temperature_C} °C`,
+		tools: step.tools ?? "",
+		caution: step.caution ?? "",
+		check: step.check ?? "",
+		...(step.school ? { school: step.school } : {}),
+	};
+}
+
+const percent = (share: number) => String(Number((share * 100).toPrecision(12)));
+const grams = (weight: number) => `${weight} g`;
+
+function preparationFields(doc: Preparation): Record<string, string> {
+	return {
+		...PREPARATION_FIELDS,
+		name: doc.name,
+		summary: doc.summary,
+		tags: (doc.tags ?? []).join(", "),
+		category: doc.category,
+		makes: formatQuantity(doc.makes),
+		density: doc.density_g_per_ml === undefined ? "" : String(doc.density_g_per_ml),
+	};
+}
+
+function dishFields(doc: Recipe): Record<DishField, string> {
+	const { portion, losses, braise, marinate, sear } = doc;
+	return {
+		...DISH_FIELDS,
+		name: doc.name,
+		summary: doc.summary,
+		tags: (doc.tags ?? []).join(", "),
+		cut: doc.cut,
+		portions: String(doc.portions),
+		...("portion_g" in portion
+			? { portionBy: "weight", portion: grams(portion.portion_g) }
+			: {
+					portionBy: "piece",
+					piecesPerPortion: String(portion.piecesPerPortion),
+					bought: grams(portion.piece_g),
+				}),
+		trimLoss: percent(losses.trimLoss),
+		boneShare: losses.boneShare === undefined ? "" : percent(losses.boneShare),
+		cookingLoss: percent(losses.cookingLoss),
+		pack: doc.pack_kg === undefined ? "" : `${doc.pack_kg} kg`,
+		orderLead: String(doc.orderLead_days),
+		...pieceFields(doc),
+		gap: String(doc.gap_mm),
+		...(marinate
+			? {
+					marinated: "yes",
+					marinateFor: `${marinate.minutes} min`,
+					marinateMost: `${marinate.longest_min} min`,
+					container: marinate.container,
+				}
+			: { marinated: "" }),
+		...(sear
+			? {
+					seared: "yes",
+					sides: String(sear.sides),
+					minutesPerSide: String(sear.minutesPerSide),
+					recovery: String(sear.recovery_min),
+					searGap: String(sear.gap_mm),
+				}
+			: { seared: "" }),
+		...lineFields(braise.line),
+		lid: braise.lid,
+		ovenLow: String(braise.oven_C.low),
+		ovenSet: String(braise.oven_C.set),
+		ovenHigh: String(braise.oven_C.high),
+		rest: String(doc.rest_min),
+		sauce: `${doc.sauce_ml} ml`,
+	};
+}
+
+function pieceFields({ piece }: Recipe): Partial<Record<DishField, string>> {
+	const weight = { shape: piece.shape, pieceWeight: grams(piece.weight_g) };
+	if (piece.shape === "block") {
+		return {
+			...weight,
+			length: String(piece.length_mm),
+			width: String(piece.width_mm),
+			height: String(piece.height_mm),
+		};
+	}
+	const round = { ...weight, diameter: String(piece.diameter_mm) };
+	return piece.shape === "ball" ? round : { ...round, length: String(piece.length_mm) };
+}
+
+function lineFields(line: Recipe["braise"]["line"]): Partial<Record<DishField, string>> {
+	if ("share" in line) return { lineBy: "share", lineAt: percent(line.share) };
+	return "over_mm" in line
+		? { lineBy: "over", lineAt: String(line.over_mm) }
+		: { lineBy: "below", lineAt: String(line.below_mm) };
+}

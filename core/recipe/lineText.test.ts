@@ -1,0 +1,129 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { UNITS, type UnitName } from "../quantity/index.ts";
+import { ingredient, lineText, namesOf, readLine, type SaidOfLine } from "./index.ts";
+
+const BOOK = [
+	ingredient({ id: "pork-collar", name: "pork collar", category: "meat" }),
+	ingredient({ id: "bay-leaf", name: "bay leaves", category: "spice", each_g: 0.2 }),
+	ingredient({ id: "dry-cider", name: "dry cider", category: "wine", density_g_per_ml: 1 }),
+	ingredient({ id: "celery", name: "celery" }),
+	ingredient({ id: "celery-seed", name: "celery seed", category: "spice" }),
+	ingredient({ id: "white-beans", name: "white beans, dried", category: "pulse" }),
+	ingredient({ id: "creme-fraiche", name: "crème fraîche", category: "dairy" }),
+	ingredient({ id: "anchovy", name: "anchovies", category: "fish" }),
+	ingredient({ id: "tomato", name: "tomatoes", each_g: 110 }),
+];
+const NAMED = namesOf(BOOK);
+const read = (text: string) => readLine(text, NAMED);
+
+describe("a line as a cook types it", () => {
+	it.each([
+		["2 1/2 kg pork collar, trimmed, 300 g pieces", 2.5, "kg", "pork-collar", "trimmed, 300 g pieces"],
+		["3 bay leaves", 3, "piece", "bay-leaf", undefined],
+		["1 bay leaf", 1, "piece", "bay-leaf", undefined],
+		["750ml dry cider", 750, "ml", "dry-cider", undefined],
+		["½ l of dry cider", 0.5, "l", "dry-cider", undefined],
+		["0,5 kg CELERY, large dice", 0.5, "kg", "celery", "large dice"],
+		["5 g celery seed", 5, "g", "celery-seed", undefined],
+		["450 g white beans, dried, soaked overnight", 450, "g", "white-beans", "soaked overnight"],
+		["200 g creme fraiche", 200, "g", "creme-fraiche", undefined],
+		["1 anchovy, rinsed", 1, "piece", "anchovy", "rinsed"],
+		["1 lb 4 oz tomato", 1.25, "lb", "tomato", undefined],
+		["2 tbsp dry cider (to finish)", 2, "tbsp", "dry-cider", "(to finish)"],
+	])("%s", (text, amount, unit, id, preparation) => {
+		const { quantity, ingredient: found, said } = read(text);
+		expect(quantity?.amount).toBeCloseTo(amount, 9);
+		expect([quantity?.unit, found?.id, said.preparation]).toEqual([unit, id, preparation]);
+	});
+
+	it.each([
+		["1 l dry cider, boiled down by half", { reducedTo: 0.5 }],
+		["1 l dry cider, reduced by half", { reducedTo: 0.5 }],
+		["1 l dry cider, reduced to a third", { reducedTo: 1 / 3 }],
+		["1 l dry cider, boiled down by 30 %", { reducedTo: 0.7 }],
+		["1 l dry cider, boiled down to 40 %", { reducedTo: 0.4 }],
+		["2 kg pork collar, 12 % trim", { trimLoss: 0.12 }],
+		["2 kg celery, cooked apart", { apart: true }],
+		["2 kg tomatoes, peeled, added 15 min before the end", { preparation: "peeled", late_min: 15 }],
+	])("%s", (text, said) => {
+		const read_ = read(text).said;
+		expect(Object.keys(read_).sort()).toEqual(Object.keys(said).sort());
+		for (const [key, value] of Object.entries(said)) {
+			const got = read_[key as keyof SaidOfLine];
+			if (typeof value === "number") expect(got).toBeCloseTo(value, 9);
+			else expect(got).toBe(value);
+		}
+	});
+
+	it("says what it does not know, and keeps the words", () => {
+		expect(read("2 kg dragon tail, scaled")).toMatchObject({
+			unknown: "dragon tail",
+			said: { preparation: "scaled" },
+		});
+		expect(read("a little salt").quantity).toBeUndefined();
+		expect(read("").unknown).toBeUndefined();
+	});
+
+	it("words left over after the name are said to be a guess", () => {
+		const rings = read("200 g celery hearts, sliced");
+		expect(rings).toMatchObject({ guessed: true, said: { preparation: "hearts, sliced" } });
+		expect(rings.ingredient?.id).toBe("celery");
+		expect(read("200 g celery, sliced").guessed).toBe(false);
+	});
+
+	it("never breaks, whatever is typed", () => {
+		fc.assert(
+			fc.property(fc.string({ unit: "grapheme", maxLength: 80 }), (text) => {
+				expect(() => read(text)).not.toThrow();
+			}),
+			{ numRuns: 500 },
+		);
+	});
+});
+
+const anyUnit = fc.constantFrom(
+	...(Object.keys(UNITS) as UnitName[]).filter(
+		(name) => !["length", "temperature"].includes(UNITS[name].dimension),
+	),
+);
+const share = fc.integer({ min: 1, max: 999 }).map((thousandths) => thousandths / 1000);
+const anySaid: fc.Arbitrary<SaidOfLine> = fc.record(
+	{
+		preparation: fc
+			.array(fc.constantFrom("trimmed", "large dice", "300 g pieces", "skin on", "to taste"), {
+				minLength: 1,
+				maxLength: 3,
+			})
+			.map((parts) => parts.join(", ")),
+		reducedTo: share,
+		trimLoss: share.filter((loss) => loss <= 0.9),
+		late_min: fc.integer({ min: 0, max: 600 }),
+		apart: fc.constant(true),
+	},
+	{ requiredKeys: [] },
+);
+
+describe("a line written out", () => {
+	it("reads back as the same line, in every unit", () => {
+		fc.assert(
+			fc.property(
+				fc.double({ min: 0.001, max: 99_999, noNaN: true }),
+				anyUnit,
+				fc.constantFrom(...BOOK),
+				anySaid,
+				(amount, unit, of, said) => {
+					const back = read(lineText({ amount, unit, ...said }, of));
+					expect(back.quantity).toEqual({ amount, unit });
+					expect(back.ingredient?.id).toBe(of.id);
+					expect(back.said.preparation).toBe(said.preparation);
+					expect(back.said.apart).toBe(said.apart);
+					expect(back.said.late_min).toBe(said.late_min);
+					expect(back.said.reducedTo ?? -1).toBeCloseTo(said.reducedTo ?? -1, 12);
+					expect(back.said.trimLoss ?? -1).toBeCloseTo(said.trimLoss ?? -1, 12);
+				},
+			),
+			{ numRuns: 400 },
+		);
+	});
+});

@@ -1,0 +1,131 @@
+import { formatQuantity, type Quantity, takeQuantity } from "../quantity/index.ts";
+import type { Ingredient } from "./Ingredient.ts";
+import { plainName } from "./names.ts";
+import type { RecipeLine } from "./Recipe.ts";
+
+/** What a cook's line says by itself; role and group are chosen beside it. */
+export interface LineRead {
+	readonly quantity?: Quantity;
+	/** The ingredient of the book it names. */
+	readonly ingredient?: Ingredient;
+	/** The name as it was typed, when the book has none like it. */
+	readonly unknown?: string;
+	/** Whether words were left over after the name, so that it may be meant otherwise. */
+	readonly guessed: boolean;
+	readonly said: SaidOfLine;
+}
+
+/** What follows the name: the optional parts of a line. */
+export type SaidOfLine = Pick<RecipeLine, "preparation" | "reducedTo" | "trimLoss" | "late_min" | "apart">;
+
+/**
+ * Reads one line as a cook writes it: "2 1/2 kg pork collar, trimmed, 300 g pieces",
+ * "3 bay leaves", "1 l dry cider, boiled down by half".
+ *
+ * Amount, name, then clauses between commas. A clause that says how far it is boiled
+ * down, its trim, when it joins late or that it is cooked apart is taken as that; the
+ * rest is preparation.
+ *
+ * @param named ingredients by every name they go by, from `namesOf`
+ */
+export function readLine(text: string, named: ReadonlyMap<string, Ingredient>): LineRead {
+	const taken = takeQuantity(text.trim());
+	const rest = (taken?.rest ?? text).replace(/^[\s.,]*(of\s+)?/i, "").trim();
+	const { ingredient, name, clauses, guessed } = nameIn(rest, named);
+	return {
+		...(taken ? { quantity: taken.quantity } : {}),
+		...(ingredient ? { ingredient } : name ? { unknown: name } : {}),
+		guessed,
+		said: saidIn(clauses),
+	};
+}
+
+/**
+ * A line as text that reads back as the same line.
+ *
+ * @example lineText({ amount: 1, unit: "l", … reducedTo: 0.5 }, cider) // "1 l dry cider, boiled down by half"
+ */
+export function lineText(
+	line: Pick<RecipeLine, "amount" | "unit"> & SaidOfLine,
+	{ name }: Pick<Ingredient, "name">,
+): string {
+	const amount = formatQuantity({ amount: line.amount, unit: line.unit });
+	return [`${amount} ${name}`, ...clausesOf(line)].join(", ");
+}
+
+/** What follows the name of a line, in words: "large dice, 10 % trim". */
+export function clausesOf({ preparation, reducedTo, trimLoss, late_min, apart }: SaidOfLine): string[] {
+	return [
+		...(preparation ? [preparation] : []),
+		...(reducedTo === undefined
+			? []
+			: [reducedTo === 0.5 ? "boiled down by half" : `boiled down to ${percent(reducedTo)} %`]),
+		...(trimLoss === undefined ? [] : [`${percent(trimLoss)} % trim`]),
+		...(late_min === undefined ? [] : [`${late_min} min before the end`]),
+		...(apart ? ["cooked apart"] : []),
+	];
+}
+
+function percent(share: number): string {
+	return String(Number((share * 100).toPrecision(12)));
+}
+
+interface NameFound {
+	readonly ingredient?: Ingredient;
+	readonly name: string;
+	readonly clauses: readonly string[];
+	readonly guessed: boolean;
+}
+
+/** The longest name of the book at the start of the text; what stands between it and the comma is preparation. */
+function nameIn(rest: string, named: ReadonlyMap<string, Ingredient>): NameFound {
+	const ends = [...rest.matchAll(/[\s,;(]|$/g)].map(({ index }) => index).reverse();
+	for (const end of ends) {
+		const name = rest.slice(0, end);
+		const found = /[,;]$/.test(name) ? undefined : named.get(plainName(name));
+		if (!found) continue;
+		const left = rest.slice(end);
+		const clauses = clausesIn(left.replace(/^\s*,/, ""));
+		return { ingredient: found, name: found.name, clauses, guessed: /^\s*[^\s,;(]/.test(left) };
+	}
+	const [name = "", ...clauses] = clausesIn(rest);
+	return { name, clauses, guessed: false };
+}
+
+/** Parts between commas; a comma inside brackets or between digits does not part. */
+function clausesIn(text: string): string[] {
+	return text
+		.split(/[,;](?![^(]*\))(?!\d)/)
+		.map((clause) => clause.trim())
+		.filter((clause) => clause !== "");
+}
+
+const REDUCED = /^(?:boiled down|reduced)\s+(by|to)\s+(?:(?:a\s+)?(half|third|quarter)|([\d.,]+)\s*%)$/i;
+const SHARE: Readonly<Record<string, number>> = { half: 1 / 2, third: 1 / 3, quarter: 1 / 4 };
+const TRIM = /^(?:trim(?:\s+loss)?\s+([\d.,]+)\s*%|([\d.,]+)\s*%\s+trim(?:\s+loss)?)$/i;
+const LATE = /^(?:added\s+)?([\d.,]+)\s*min(?:ute)?s?\s+before\s+the\s+end$/i;
+
+function saidIn(clauses: readonly string[]): SaidOfLine {
+	const preparation: string[] = [];
+	const said: { -readonly [K in keyof SaidOfLine]?: SaidOfLine[K] } = {};
+	for (const clause of clauses) {
+		const reduced = REDUCED.exec(clause);
+		const trim = TRIM.exec(clause);
+		const late = LATE.exec(clause);
+		if (reduced) said.reducedTo = shareLeft(reduced);
+		else if (trim) said.trimLoss = number(trim[1] ?? trim[2]) / 100;
+		else if (late) said.late_min = number(late[1]);
+		else if (/^cooked apart$/i.test(clause)) said.apart = true;
+		else preparation.push(clause);
+	}
+	return preparation.length > 0 ? { preparation: preparation.join(", "), ...said } : said;
+}
+
+function shareLeft([, way, word, digits]: RegExpExecArray): number {
+	const share = word ? (SHARE[word.toLowerCase()] ?? 1) : number(digits) / 100;
+	return way?.toLowerCase() === "by" ? 1 - share : share;
+}
+
+function number(digits = "0"): number {
+	return Number(digits.replace(",", "."));
+}

@@ -1,0 +1,102 @@
+import { refuse } from "../check/index.ts";
+import { toBase, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
+import { ALLERGEN_NAMES, type Allergen, withConsequences } from "./allergens.ts";
+import { CATEGORIES } from "./categories.ts";
+import { type Ingredient, ingredient } from "./Ingredient.ts";
+import type { Preparation } from "./Preparation.ts";
+import { gramsOrNull, ingredientOf } from "./weighLine.ts";
+
+/** Grams that a preparation makes at its card's size. */
+export function makesGrams({ makes, density_g_per_ml }: Preparation): number {
+	const base = toBase(makes.amount, makes.unit);
+	return UNITS[makes.unit].dimension === "mass" ? base : base * (density_g_per_ml ?? WATER_G_PER_ML);
+}
+
+/**
+ * What is made in the house as ingredients: allergens, origins and prices of what is
+ * inside rolled up, through preparations of preparations.
+ *
+ * @param preparations by short name
+ * @param bought       by short name; a preparation of the same name goes before it
+ * @returns everything a line can name, bought and made
+ * @throws {Refusal} when preparations go round in a circle, naming it
+ */
+export function withMade(
+	preparations: ReadonlyMap<string, Preparation>,
+	bought: ReadonlyMap<string, Ingredient>,
+): Map<string, Ingredient> {
+	const known = new Map(bought);
+	for (const id of preparations.keys()) known.delete(id);
+	const make = (id: string, path: readonly string[]): void => {
+		const preparation = preparations.get(id);
+		if (!preparation || known.has(id)) return;
+		if (path.includes(id)) throw circle(path.slice(path.indexOf(id)), preparations);
+		for (const line of preparation.lines) make(line.ingredient, [...path, id]);
+		known.set(id, made(id, preparation, known));
+	};
+	for (const id of preparations.keys()) make(id, []);
+	return known;
+}
+
+function circle(path: readonly string[], preparations: ReadonlyMap<string, Preparation>) {
+	const names = [...path, path[0] ?? ""].map((id) => preparations.get(id)?.name ?? id);
+	return refuse("lines", `${names.join(" needs ")}: what is made cannot need itself`);
+}
+
+function made(id: string, preparation: Preparation, known: ReadonlyMap<string, Ingredient>): Ingredient {
+	const inside = preparation.lines.map((line) => ingredientOf(line, known));
+	const carried = (of: (one: Ingredient) => readonly Allergen[]) => withConsequences(inside.flatMap(of));
+	const allergens = carried((one) => one.allergens);
+	const origins = [...new Set(inside.flatMap((one) => one.origins))];
+	return {
+		...ingredient({ id, name: preparation.name, category: preparation.category }),
+		origins: origins.length > 0 ? origins : [CATEGORIES[preparation.category].origin],
+		density_g_per_ml: densityOf(preparation),
+		allergens,
+		mayContain: carried((one) => one.mayContain).filter((one) => !allergens.includes(one)),
+		...priceOf(preparation, inside),
+	};
+}
+
+function densityOf({ makes, density_g_per_ml }: Preparation): number | null {
+	if (density_g_per_ml !== undefined) return density_g_per_ml;
+	return UNITS[makes.unit].dimension === "volume" ? WATER_G_PER_ML : null;
+}
+
+/** Price of a kilo made, from its lines as purchased; null as soon as one price is missing. */
+function priceOf(
+	preparation: Preparation,
+	inside: readonly Ingredient[],
+): Pick<Ingredient, "pricePerKg_minor" | "made"> {
+	const costs = preparation.lines.map((line, index) => {
+		const one = inside[index] as Ingredient;
+		const grams = gramsOrNull(line, one);
+		const missing = grams === null ? [one.name] : missingIn(one);
+		const { trimLoss = one.trimLoss } = line;
+		return { missing, cost: (((grams ?? 0) / (1 - trimLoss)) * (one.pricePerKg_minor ?? 0)) / 1000 };
+	});
+	const withoutPrice = costs.flatMap(({ missing }) => missing);
+	const cost = costs.reduce((sum, one) => sum + one.cost, 0);
+	const known = withoutPrice.length === 0;
+	return {
+		pricePerKg_minor: known ? (cost / makesGrams(preparation)) * 1000 : null,
+		made: { from: tracesOf(inside), withoutPrice: [...new Set(withoutPrice)] },
+	};
+}
+
+/** Names of what has no price in an ingredient: itself, or what is inside it. Water costs nothing. */
+export function missingIn({ name, category, pricePerKg_minor, made: inside }: Ingredient): string[] {
+	if (pricePerKg_minor !== null || category === "water") return [];
+	return inside ? [...inside.withoutPrice] : [name];
+}
+
+function tracesOf(inside: readonly Ingredient[]): Partial<Record<Allergen, readonly string[]>> {
+	const found: Partial<Record<Allergen, string[]>> = {};
+	for (const allergen of ALLERGEN_NAMES) {
+		const names = inside
+			.filter((one) => [...one.allergens, ...one.mayContain].includes(allergen))
+			.flatMap((one) => one.made?.from[allergen] ?? [one.name]);
+		if (names.length > 0) found[allergen] = [...new Set(names)];
+	}
+	return found;
+}

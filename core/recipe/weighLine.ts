@@ -1,0 +1,47 @@
+import { gramsOf, type Quantity, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
+import type { ScaleLine } from "../scaling/index.ts";
+import { type Ingredient, ingredient } from "./Ingredient.ts";
+import type { RecipeLine } from "./Recipe.ts";
+
+/** The ingredient of a line; one that is not in the book is taken as water by volume, with nothing in it. */
+export function ingredientOf(line: RecipeLine, known: ReadonlyMap<string, Ingredient>): Ingredient {
+	return (
+		known.get(line.ingredient) ??
+		ingredient({
+			id: line.ingredient,
+			name: line.ingredient.replaceAll("-", " "),
+			density_g_per_ml: WATER_G_PER_ML,
+		})
+	);
+}
+
+/** Whether a line is given as a number of things rather than a weight. */
+export function isCounted(line: RecipeLine): boolean {
+	return UNITS[line.unit].dimension === "count" && line.role === "potent";
+}
+
+/**
+ * Grams of a line as it stands on its card, ready to use.
+ *
+ * @throws {Refusal} when a volume has no density or a count no weight of one
+ */
+export function lineGrams({ amount, unit }: RecipeLine, of: Ingredient): number {
+	return gramsOf({ amount, unit }, of.density_g_per_ml ?? undefined, of.each_g ?? undefined);
+}
+
+/** A recipe line as the scaling laws take it. */
+export function asScaleLine(line: RecipeLine, of: Ingredient): ScaleLine {
+	const { role, exponent, amount, unit } = line;
+	const base = { name: of.name, role, ...(exponent === undefined ? {} : { exponent }) };
+	if (isCounted(line)) return { ...base, count: amount * UNITS[unit].factor };
+	return { ...base, amount_g: lineGrams(line, of) };
+}
+
+/** Grams of a quantity of an ingredient, or null when it cannot be weighed. */
+export function gramsOrNull(quantity: Quantity, of: Ingredient): number | null {
+	const { dimension } = UNITS[quantity.unit];
+	if (dimension === "volume" && of.density_g_per_ml === null) return null;
+	if (dimension === "count" && of.each_g === null) return null;
+	if (dimension === "length" || dimension === "temperature") return null;
+	return gramsOf(quantity, of.density_g_per_ml ?? undefined, of.each_g ?? undefined);
+}

@@ -1,0 +1,196 @@
+import { asc, desc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
+import { refuse } from "#core/check";
+import { plainName } from "#core/recipe";
+import { changesBetween, eventsSince, record } from "./events.ts";
+import { reindex } from "./listing.ts";
+import { Missing, Stale } from "./Stale.ts";
+import type { Reader, Store, Transaction } from "./Store.ts";
+import { ingredient, ingredientPrice, recipeListing, recipeUses } from "./schema.ts";
+import { slugFor } from "./slugs.ts";
+
+export type IngredientRow = typeof ingredient.$inferSelect;
+export type PriceRow = typeof ingredientPrice.$inferSelect;
+
+/** What a person can say of an ingredient. */
+export type IngredientFields = Omit<IngredientRow, "id" | "version" | "mergedInto">;
+
+/** What is bought, as it is stored, by name; merged ones are left out. */
+export async function readIngredientRows(db: Reader): Promise<IngredientRow[]> {
+	const rows = await db.select().from(ingredient).where(isNull(ingredient.mergedInto));
+	return rows.sort((a, b) => a.name.localeCompare(b.name, "en"));
+}
+
+/** @throws {Missing} when there is no such ingredient */
+export async function readIngredient(db: Reader, id: string): Promise<IngredientRow> {
+	const [row] = await db.select().from(ingredient).where(eq(ingredient.id, id));
+	if (!row) throw new Missing("ingredient", id);
+	return row;
+}
+
+/** Prices of an ingredient, the newest first. */
+export function readPrices(db: Reader, id: string): Promise<PriceRow[]> {
+	return db
+		.select()
+		.from(ingredientPrice)
+		.where(eq(ingredientPrice.ingredientId, id))
+		.orderBy(desc(ingredientPrice.from), desc(ingredientPrice.id));
+}
+
+/** Recipes whose current version names an ingredient, or one that was merged into it. */
+export async function readWhereUsed(db: Reader, id: string) {
+	const merged = await db
+		.select({ id: ingredient.id, into: ingredient.mergedInto })
+		.from(ingredient)
+		.where(isNotNull(ingredient.mergedInto));
+	const names = [id, ...merged.filter(({ into }) => into === id).map((one) => one.id)];
+	return db
+		.selectDistinct({
+			id: recipeListing.recipeId,
+			name: recipeListing.name,
+			number: recipeListing.number,
+			sortName: recipeListing.sortName,
+		})
+		.from(recipeUses)
+		.innerJoin(recipeListing, eq(recipeListing.recipeId, recipeUses.recipeId))
+		.where(inArray(recipeUses.ingredientId, names))
+		.orderBy(asc(recipeListing.sortName));
+}
+
+/** How many recipes name each ingredient. */
+export async function countUses(db: Reader): Promise<Map<string, number>> {
+	const rows = await db
+		.select({ id: recipeUses.ingredientId, uses: sql<number>`count(*)` })
+		.from(recipeUses)
+		.groupBy(recipeUses.ingredientId);
+	return new Map(rows.map(({ id, uses }) => [id, uses]));
+}
+
+/**
+ * Adds an ingredient and gives its short name, made from its name.
+ *
+ * @throws {Refusal} when one of that name is there
+ */
+export function addIngredient(store: Store, who: string, fields: IngredientFields): Promise<string> {
+	return store.write(async (tx) => {
+		await requireFreeName(tx, fields.name);
+		const taken = await tx.select({ id: ingredient.id }).from(ingredient);
+		const id = slugFor(fields.name, new Set(taken.map((row) => row.id)));
+		await tx.insert(ingredient).values({ ...fields, id });
+		await record(tx, {
+			who,
+			subject: "ingredient",
+			subjectId: id,
+			what: "added",
+			version: 1,
+			changes: changesBetween({}, fields),
+		});
+		return id;
+	});
+}
+
+async function requireFreeName(tx: Transaction, name: string, except?: string): Promise<void> {
+	const rows = await tx.select({ id: ingredient.id, name: ingredient.name }).from(ingredient);
+	const same = rows.find((row) => row.id !== except && plainName(row.name) === plainName(name));
+	if (same) throw refuse("name", `“${name}” is in the book already; another name is allowed`);
+}
+
+/**
+ * Changes an ingredient, and what the lists say of the recipes that use it.
+ *
+ * @throws {Stale} when somebody changed it in between
+ */
+export function changeIngredient(
+	store: Store,
+	id: string,
+	version: number,
+	who: string,
+	fields: Partial<IngredientFields>,
+): Promise<void> {
+	return store.write(async (tx) => {
+		const before = await readIngredient(tx, id);
+		if (before.version !== version) {
+			throw new Stale(before.version, await eventsSince(tx, "ingredient", id, version));
+		}
+		const changes = changesBetween(before, { ...before, ...fields });
+		if (changes.length === 0) return;
+		if (fields.name !== undefined) await requireFreeName(tx, fields.name, id);
+		await tx
+			.update(ingredient)
+			.set({ ...fields, version: version + 1 })
+			.where(eq(ingredient.id, id));
+		await record(tx, {
+			who,
+			subject: "ingredient",
+			subjectId: id,
+			what: "changed",
+			version: version + 1,
+			changes,
+		});
+		await reindex(tx, await usersOf(tx, id));
+	});
+}
+
+/** Recipes that name an ingredient themselves or through what is made from it. */
+async function usersOf(tx: Transaction, id: string): Promise<string[]> {
+	const found = new Set<string>();
+	let names = [id];
+	while (names.length > 0) {
+		const rows = await tx
+			.select({ recipeId: recipeUses.recipeId })
+			.from(recipeUses)
+			.where(inArray(recipeUses.ingredientId, names));
+		names = rows.map(({ recipeId }) => recipeId).filter((recipeId) => !found.has(recipeId));
+		for (const name of names) found.add(name);
+	}
+	return [...found];
+}
+
+/** Adds what a pack costs from an instant on; the history is kept. */
+export function addPrice(
+	store: Store,
+	id: string,
+	who: string,
+	price: Pick<PriceRow, "pack_g" | "price_minor" | "from">,
+): Promise<void> {
+	return store.write(async (tx) => {
+		const before = await readIngredient(tx, id);
+		await tx.insert(ingredientPrice).values({ ...price, ingredientId: id, who });
+		const version = before.version + 1;
+		await tx.update(ingredient).set({ version }).where(eq(ingredient.id, id));
+		await record(tx, {
+			who,
+			subject: "ingredient",
+			subjectId: id,
+			what: "changed",
+			version,
+			changes: [{ field: "price", from: null, to: price }],
+		});
+	});
+}
+
+/**
+ * Makes one ingredient of two: every recipe that names the first means the second from
+ * now on. Versions stay as they are; the first keeps its row and its history.
+ *
+ * @throws {Refusal} when it is the same, or the second was merged away itself
+ */
+export function mergeIngredients(store: Store, id: string, into: string, who: string): Promise<void> {
+	return store.write(async (tx) => {
+		const [one, other] = [await readIngredient(tx, id), await readIngredient(tx, into)];
+		if (id === into) throw refuse("into", "the same ingredient was given; another one is allowed");
+		if (other.mergedInto !== null || one.mergedInto !== null) {
+			throw refuse("into", "it was merged away already; one that is in the book is allowed");
+		}
+		const version = one.version + 1;
+		await tx.update(ingredient).set({ mergedInto: into, version }).where(eq(ingredient.id, id));
+		await record(tx, {
+			who,
+			subject: "ingredient",
+			subjectId: id,
+			what: "removed",
+			version,
+			changes: [{ field: "mergedInto", from: null, to: into }],
+		});
+		await reindex(tx, await usersOf(tx, id));
+	});
+}

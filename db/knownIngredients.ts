@@ -1,0 +1,72 @@
+import { and, asc, eq, lte } from "drizzle-orm";
+import { CATEGORIES, type Ingredient, type Preparation, ingredient as usual, withMade } from "#core/recipe";
+import type { Reader } from "./Store.ts";
+import { ingredient, ingredientPrice, recipeListing, recipeVersion } from "./schema.ts";
+
+type IngredientRow = typeof ingredient.$inferSelect;
+
+/**
+ * Everything a line can name, by short name: what is bought, and what is made in the
+ * house from its current version. The name of an ingredient that was merged away gives
+ * the one it was merged into.
+ *
+ * @param at the instant whose prices hold
+ */
+export async function readIngredients(db: Reader, at = Date.now()): Promise<Map<string, Ingredient>> {
+	const [rows, prices, preparations] = await Promise.all([
+		db.select().from(ingredient).orderBy(asc(ingredient.name)),
+		readPricesPerKg(db, at),
+		readPreparations(db),
+	]);
+	const bought = new Map(rows.map((row) => [row.id, asIngredient(row, prices.get(row.id) ?? null)]));
+	const known = withMade(preparations, bought);
+	for (const row of rows) {
+		const target = row.mergedInto === null ? undefined : known.get(endOf(row, rows));
+		if (target) known.set(row.id, target);
+	}
+	return known;
+}
+
+/** Follows merges of merges to the ingredient that is left. */
+function endOf(row: IngredientRow, rows: readonly IngredientRow[]): string {
+	const byId = new Map(rows.map((one) => [one.id, one]));
+	let end = row;
+	for (let step = 0; step < rows.length && end.mergedInto !== null; step += 1) {
+		const next = byId.get(end.mergedInto);
+		if (!next) break;
+		end = next;
+	}
+	return end.id;
+}
+
+function asIngredient(row: IngredientRow, pricePerKg_minor: number | null): Ingredient {
+	const { mergedInto: _, version: __, origins, supplier, ...fields } = row;
+	return {
+		...usual(fields),
+		origins: origins.length > 0 ? origins : [CATEGORIES[row.category].origin],
+		supplier: supplier ?? CATEGORIES[row.category].supplier,
+		pricePerKg_minor,
+	};
+}
+
+/** Price of a kilo of each ingredient at an instant, minor units: the newest pack price that has begun. */
+async function readPricesPerKg(db: Reader, at: number): Promise<Map<string, number>> {
+	const rows = await db
+		.select()
+		.from(ingredientPrice)
+		.where(lte(ingredientPrice.from, at))
+		.orderBy(asc(ingredientPrice.from), asc(ingredientPrice.id));
+	return new Map(rows.map((row) => [row.ingredientId, (row.price_minor / row.pack_g) * 1000]));
+}
+
+async function readPreparations(db: Reader): Promise<Map<string, Preparation>> {
+	const rows = await db
+		.select({ id: recipeListing.recipeId, doc: recipeVersion.doc })
+		.from(recipeListing)
+		.innerJoin(
+			recipeVersion,
+			and(eq(recipeVersion.recipeId, recipeListing.recipeId), eq(recipeVersion.number, recipeListing.number)),
+		)
+		.where(eq(recipeListing.kind, "preparation"));
+	return new Map(rows.map(({ id, doc }) => [id, doc as Preparation]));
+}

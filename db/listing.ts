@@ -1,0 +1,233 @@
+import { and, asc, desc, eq, inArray, type SQL, sql } from "drizzle-orm";
+import { type Cut, cutWords } from "#core/braise";
+import {
+	ALLERGENS,
+	type Allergen,
+	type Ingredient,
+	isPreparation,
+	type Preparation,
+	plainName,
+	type Recipe,
+	withConsequences,
+} from "#core/recipe";
+import { readIngredients } from "./knownIngredients.ts";
+import type { Reader, Store, Transaction } from "./Store.ts";
+import { type RecipeState, recipe, recipeListing, recipeState, recipeUses, recipeVersion } from "./schema.ts";
+
+export type ListingRow = typeof recipeListing.$inferSelect;
+
+/** What is looked for in the book. */
+export interface Sought {
+	/** Words, or beginnings of words, that all have to be somewhere. */
+	readonly find?: string;
+	readonly kind?: "dish" | "preparation";
+	readonly state?: RecipeState;
+	readonly cut?: Cut;
+	/** Without any of these. */
+	readonly without?: readonly Allergen[];
+	readonly tag?: string;
+	readonly sort?: "name" | "newest";
+	readonly offset?: number;
+	readonly limit?: number;
+}
+
+export interface Found {
+	readonly rows: readonly ListingRow[];
+	/** How many there are in all. */
+	readonly count: number;
+}
+
+const PAGE = 50;
+
+/** Recipes that are looked for, a page of them. Retired ones show only when they are asked for. */
+export async function findRecipes(db: Reader, sought: Sought): Promise<Found> {
+	const wanted = and(...conditionsOf(sought));
+	const order = sought.sort === "newest" ? [desc(recipeListing.at)] : [asc(recipeListing.sortName)];
+	const [rows, [total]] = await Promise.all([
+		db
+			.select()
+			.from(recipeListing)
+			.where(wanted)
+			.orderBy(...order)
+			.limit(sought.limit ?? PAGE)
+			.offset(sought.offset ?? 0),
+		db.select({ count: sql<number>`count(*)` }).from(recipeListing).where(wanted),
+	]);
+	return { rows, count: total?.count ?? 0 };
+}
+
+function conditionsOf({ find = "", kind, state, cut, without = [], tag }: Sought): SQL[] {
+	const match = matching(find);
+	return [
+		...(match
+			? [
+					sql`${recipeListing.recipeId} in (select recipe_id from recipe_search where recipe_search match ${match})`,
+				]
+			: []),
+		...(kind ? [eq(recipeListing.kind, kind)] : []),
+		state ? eq(recipeListing.state, state) : sql`${recipeListing.state} <> 'retired'`,
+		...(cut ? [eq(recipeListing.cut, cut)] : []),
+		...without.map(
+			(allergen) =>
+				sql`not exists (select 1 from json_each(${recipeListing.allergens}) where value = ${allergen})`,
+		),
+		...(tag ? [sql`exists (select 1 from json_each(${recipeListing.tags}) where value = ${tag})`] : []),
+	];
+}
+
+/** Typed words as a full-text query: every word, as the beginning of one. */
+function matching(find: string): string {
+	const words = find.match(/[\p{L}\p{N}]+/gu) ?? [];
+	return words
+		.slice(0, 12)
+		.map((word) => `"${word}"*`)
+		.join(" ");
+}
+
+/** Tags in use with how many recipes have each, most used first. */
+export async function readTags(db: Reader): Promise<{ tag: string; count: number }[]> {
+	return db.all<{ tag: string; count: number }>(
+		sql`select value as tag, count(*) as count from ${recipeListing}, json_each(${recipeListing.tags}) group by value order by count desc, value limit 40`,
+	);
+}
+
+interface CurrentVersion {
+	readonly recipeId: string;
+	readonly number: number;
+	readonly doc: Recipe | Preparation;
+	readonly state: RecipeState;
+	readonly at: number;
+}
+
+/** A standard goes before one that is being tested, and both before what is retired; then the newer. */
+const RANK: Readonly<Record<RecipeState, number>> = { standard: 2, tested: 1, retired: 0 };
+
+/** The version of each recipe that holds now. */
+async function readCurrent(db: Reader, ids: readonly string[]): Promise<CurrentVersion[]> {
+	const current = new Map<string, CurrentVersion>();
+	for (const some of inHundreds(ids)) {
+		const rows = await db
+			.select({
+				recipeId: recipeVersion.recipeId,
+				number: recipeVersion.number,
+				doc: recipeVersion.doc,
+				state: recipeState.state,
+				at: recipeVersion.createdAt,
+			})
+			.from(recipeVersion)
+			.innerJoin(recipeState, eq(recipeState.recipeVersionId, recipeVersion.id))
+			.where(inArray(recipeVersion.recipeId, some))
+			.orderBy(asc(recipeState.id));
+		const states = new Map(rows.map((row) => [`${row.recipeId} ${row.number}`, row]));
+		for (const row of states.values()) {
+			const held = current.get(row.recipeId);
+			if (!held || better(row, held)) current.set(row.recipeId, row);
+		}
+	}
+	return [...current.values()];
+}
+
+function better(one: CurrentVersion, other: CurrentVersion): boolean {
+	return RANK[one.state] === RANK[other.state]
+		? one.number > other.number
+		: RANK[one.state] > RANK[other.state];
+}
+
+/** Most values one statement is given. */
+const AT_ONCE = 100;
+
+function inHundreds<T>(all: readonly T[]): T[][] {
+	const parts: T[][] = [];
+	for (let from = 0; from < all.length; from += AT_ONCE) parts.push(all.slice(from, from + AT_ONCE));
+	return parts;
+}
+
+/** Writes what lists and searches say of some recipes anew, in the transaction of the change. */
+export async function reindex(tx: Transaction, ids: readonly string[]): Promise<void> {
+	if (ids.length === 0) return;
+	const versions = await readCurrent(tx, ids);
+	// What is made has to be listed before those that use it are described.
+	await writeListing(
+		tx,
+		versions.filter(({ doc }) => isPreparation(doc)),
+		new Map(),
+	);
+	const known = await readIngredients(tx);
+	await writeListing(tx, versions, known);
+	await writeSearch(tx, versions, known);
+}
+
+async function writeListing(
+	tx: Transaction,
+	versions: readonly CurrentVersion[],
+	known: ReadonlyMap<string, Ingredient>,
+): Promise<void> {
+	for (const some of inHundreds(versions)) {
+		const ids = some.map(({ recipeId }) => recipeId);
+		await tx.delete(recipeUses).where(inArray(recipeUses.recipeId, ids));
+		await tx.delete(recipeListing).where(inArray(recipeListing.recipeId, ids));
+		await tx.insert(recipeListing).values(some.map((version) => listed(version, known)));
+		const uses = some.flatMap(({ recipeId, doc }) =>
+			[...new Set(doc.lines.map((line) => line.ingredient))].map((ingredientId) => ({
+				recipeId,
+				ingredientId,
+			})),
+		);
+		for (const part of inHundreds(uses)) await tx.insert(recipeUses).values(part);
+	}
+}
+
+function listed(
+	{ recipeId, number, doc, state, at }: CurrentVersion,
+	known: ReadonlyMap<string, Ingredient>,
+): ListingRow {
+	const carried = doc.lines.flatMap((line) => known.get(line.ingredient)?.allergens ?? []);
+	return {
+		recipeId,
+		number,
+		state,
+		at,
+		kind: isPreparation(doc) ? "preparation" : "dish",
+		name: doc.name,
+		sortName: plainName(doc.name),
+		summary: doc.summary,
+		cut: isPreparation(doc) ? null : doc.cut,
+		allergens: withConsequences(carried),
+		tags: doc.tags ?? [],
+	};
+}
+
+async function writeSearch(
+	tx: Transaction,
+	versions: readonly CurrentVersion[],
+	known: ReadonlyMap<string, Ingredient>,
+): Promise<void> {
+	for (const some of inHundreds(versions)) {
+		const ids = some.map(({ recipeId }) => recipeId);
+		await tx.run(sql`delete from recipe_search where recipe_id in ${ids}`);
+		const rows = some.map((version) => {
+			const { doc, recipeId } = version;
+			const row = listed(version, known);
+			const names = doc.lines.map((line) => known.get(line.ingredient)?.name ?? line.ingredient);
+			const allergens = row.allergens.map((allergen) => ALLERGENS[allergen]);
+			const cut = row.cut ? cutWords(row.cut) : "";
+			return sql`(${recipeId}, ${doc.name}, ${names.join(" ")}, ${cut}, ${allergens.join(" ")}, ${row.tags.join(" ")}, ${doc.summary})`;
+		});
+		await tx.run(
+			sql`insert into recipe_search (recipe_id, name, ingredients, cut, allergens, tags, summary) values ${sql.join(rows, sql`, `)}`,
+		);
+	}
+}
+
+/** Lists every recipe anew when some are not listed, as after a change of the store's own shape. */
+export function ensureListed(store: Store): Promise<void> {
+	return store.write(async (tx) => {
+		const all = await tx.select({ id: recipe.id }).from(recipe);
+		const listedIds = await tx.select({ id: recipeListing.recipeId }).from(recipeListing);
+		if (all.length === listedIds.length) return;
+		await reindex(
+			tx,
+			all.map(({ id }) => id),
+		);
+	});
+}

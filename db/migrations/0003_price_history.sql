@@ -1,0 +1,1 @@
+ALTER TABLE `ingredient` DROP COLUMN `price_per_kg_minor`;
