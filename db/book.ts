@@ -129,25 +129,33 @@ export function addRecipe(
 	given: unknown,
 	entry: Entry,
 ): Promise<{ number: number; added: boolean }> {
-	return store.write(async (tx) => {
-		const known = await readIngredients(tx);
-		const doc = checkDoc(given, known);
-		await refuseCircle(tx, id, doc, known);
-		const [newest] = await tx
-			.select()
-			.from(recipeVersion)
-			.where(eq(recipeVersion.recipeId, id))
-			.orderBy(desc(recipeVersion.number))
-			.limit(1);
-		if (newest && sameRecipe(newest.doc, doc)) return { number: newest.number, added: false };
-		if (newest && isPreparation(newest.doc) !== isPreparation(doc)) {
-			throw refuse("format", "a dish stays a dish and a preparation a preparation; another name is allowed");
-		}
-		const number = (newest?.number ?? 0) + 1;
-		await writeVersion(tx, id, number, doc, entry);
-		await reindex(tx, [id]);
-		return { number, added: true };
-	});
+	return store.write((tx) => enterRecipe(tx, id, given, entry));
+}
+
+/** The same inside a change that does more. */
+export async function enterRecipe(
+	tx: Transaction,
+	id: string,
+	given: unknown,
+	entry: Entry,
+): Promise<{ number: number; added: boolean }> {
+	const known = await readIngredients(tx);
+	const doc = checkDoc(given, known);
+	await refuseCircle(tx, id, doc, known);
+	const [newest] = await tx
+		.select()
+		.from(recipeVersion)
+		.where(eq(recipeVersion.recipeId, id))
+		.orderBy(desc(recipeVersion.number))
+		.limit(1);
+	if (newest && sameRecipe(newest.doc, doc)) return { number: newest.number, added: false };
+	if (newest && isPreparation(newest.doc) !== isPreparation(doc)) {
+		throw refuse("format", "a dish stays a dish and a preparation a preparation; another name is allowed");
+	}
+	const number = (newest?.number ?? 0) + 1;
+	await writeVersion(tx, id, number, doc, entry);
+	await reindex(tx, [id]);
+	return { number, added: true };
 }
 
 /** A dish or a preparation from outside. @throws {Refusal} with one problem a field */

@@ -1,9 +1,12 @@
 import { and, desc, eq } from "drizzle-orm";
-import { checked } from "#core/check";
-import { Draft } from "#core/recipe";
+import { checked, Refusal, refuse } from "#core/check";
+import { Draft, namesOf, readDraft } from "#core/recipe";
+import { enterRecipe } from "./book.ts";
+import { readIngredients } from "./knownIngredients.ts";
 import { Missing, Stale } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
-import { recipeDraft } from "./schema.ts";
+import { ingredient, recipe, recipeDraft } from "./schema.ts";
+import { slugFor } from "./slugs.ts";
 
 export type DraftRow = typeof recipeDraft.$inferSelect;
 
@@ -52,5 +55,45 @@ export function discardDraft(store: Store, recipeId: string, version: number): P
 			.where(and(eq(recipeDraft.recipeId, recipeId), eq(recipeDraft.version, version)))
 			.returning({ id: recipeDraft.recipeId });
 		if (gone.length === 0) throw new Missing("draft", recipeId);
+	});
+}
+
+/** Names of addresses that are pages of the book themselves. */
+const PAGES = ["new", "ingredients", "exchange", "export"];
+
+/** A short name for a new recipe that no recipe, draft, ingredient or page has. */
+export async function freeRecipeId(db: Reader, name: string): Promise<string> {
+	const [recipes, drafts, ingredients] = await Promise.all([
+		db.select({ id: recipe.id }).from(recipe),
+		db.select({ id: recipeDraft.recipeId }).from(recipeDraft),
+		db.select({ id: ingredient.id }).from(ingredient),
+	]);
+	return slugFor(name, new Set([...PAGES, ...[...recipes, ...drafts, ...ingredients].map(({ id }) => id)]));
+}
+
+/**
+ * Makes the next numbered version of a draft and throws the draft away, both or neither.
+ *
+ * @throws {Refusal} naming what does not hold, or a reason that is missing
+ * @throws {Missing} when there is no draft
+ */
+export function numberDraft(
+	store: Store,
+	recipeId: string,
+	entry: { readonly who: string; readonly state: "tested" | "standard"; readonly reason: string },
+): Promise<number> {
+	return store.write(async (tx) => {
+		const row = await readDraftOf(tx, recipeId);
+		if (!row) throw new Missing("draft", recipeId);
+		if (entry.reason.trim() === "") throw refuse("reason", "is missing; a sentence that says why is needed");
+		const known = await readIngredients(tx);
+		const { doc, wrong } = readDraft(row.doc, known, namesOf(known.values()));
+		if (!doc) {
+			throw new Refusal(Object.entries(wrong).map(([field, message]) => ({ field, message })));
+		}
+		const { number, added } = await enterRecipe(tx, recipeId, doc, entry);
+		if (!added) throw refuse("draft", `says what no. ${number} says; a change is needed for the next number`);
+		await tx.delete(recipeDraft).where(eq(recipeDraft.recipeId, recipeId));
+		return number;
 	});
 }

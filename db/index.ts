@@ -15,7 +15,15 @@ export {
 	setRecipeState,
 	type VersionWithLife,
 } from "./book.ts";
-export { type DraftRow, discardDraft, readDraftOf, readDrafts, saveDraft } from "./drafts.ts";
+export {
+	type DraftRow,
+	discardDraft,
+	freeRecipeId,
+	numberDraft,
+	readDraftOf,
+	readDrafts,
+	saveDraft,
+} from "./drafts.ts";
 export { eventsSince, type StoredEvent } from "./events.ts";
 export { ensureHouse } from "./house.ts";
 export {

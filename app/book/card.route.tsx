@@ -115,7 +115,7 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 			) : null}
 			{card.kind === "dish" ? (
 				<Sheet marginTop="14px">
-					<Facts facts={card.dish.facts} fontSize="19px" />
+					<Facts facts={card.dish.facts} fontSize="17px" />
 				</Sheet>
 			) : null}
 			<chakra.div
@@ -250,7 +250,7 @@ interface CostSheetProps {
 function CostSheet({ kind, cost }: CostSheetProps) {
 	return (
 		<Sheet>
-			<Heading>Cost</Heading>
+			<Heading marginBottom="6px">Cost</Heading>
 			{cost.missing.length > 0 ? (
 				<p>
 					<b>No price for {cost.missing.join(", ")}.</b> <Muted>What has one comes to {cost.known}.</Muted>

@@ -3,7 +3,7 @@ import { type Cost, costOfPlan } from "#core/cost";
 import { lineWords } from "#core/pans";
 import { type DishOrder, type Kitchen, type Plan, plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { LIDS, type Recipe, type RecipeLine, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
+import { LIDS, type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
 import { allergenView } from "../ui/allergenView.ts";
 import type { LineGroup } from "../ui/LineTable.tsx";
 import { lineView } from "../ui/lineView.ts";
@@ -11,14 +11,7 @@ import { counted, money, percent, type Reading } from "../ui/reading.ts";
 import { stepView } from "../ui/stepView.ts";
 import { warningWords } from "../ui/warningWords.ts";
 import type { CardSize } from "./cardSize.ts";
-
-export const GROUP_LABELS: Readonly<Record<RecipeLine["group"], string>> = {
-	base: "Base",
-	liquid: "Liquid",
-	finish: "Finish",
-	garnish: "Garnish",
-	side: "Side",
-};
+import { GROUP_LABELS } from "./groupLabels.ts";
 
 const WEEK_MS = 7 * 86_400_000;
 
@@ -118,7 +111,9 @@ function factsOf(recipe: Recipe, planned: Plan, reading: Reading): { figure: str
 		{ figure: percent(trimLoss), label: "trim loss" },
 		...(boneShare > 0 ? [{ figure: percent(boneShare), label: "bone" }] : []),
 		{ figure: percent(cookingLoss), label: "cooking loss" },
-		...(salt_pct === null ? [] : [{ figure: `${threeDigits(salt_pct)} %`, label: "salt at the end" }]),
+		...(salt_pct === null
+			? []
+			: [{ figure: `${threeDigits(Math.round(salt_pct * 100) / 100)} %`, label: "salt at the end" }]),
 	];
 }
 

@@ -12,7 +12,8 @@ import { weighAsCook } from "#core/scaling";
 import { allergenView } from "../ui/allergenView.ts";
 import { counted, type Reading } from "../ui/reading.ts";
 import { stepView } from "../ui/stepView.ts";
-import { type CardHouse, costView, GROUP_LABELS } from "./dishCard.ts";
+import { type CardHouse, costView } from "./dishCard.ts";
+import { GROUP_LABELS } from "./groupLabels.ts";
 
 /** A preparation's card at a multiple of what it makes, ready to read. */
 export function preparationCard(preparation: Preparation, factor: number, house: CardHouse) {

@@ -22,9 +22,9 @@ const CONTROL = {
 	"&[aria-invalid=true]": { borderColor: "next", borderWidth: "3px" },
 } as const;
 
-const Input = chakra("input", { base: CONTROL });
-const Select = chakra("select", { base: CONTROL });
-const Area = chakra("textarea", { base: { ...CONTROL, minHeight: "76px", resize: "vertical" } });
+export const Input = chakra("input", { base: CONTROL });
+export const Select = chakra("select", { base: CONTROL });
+export const Area = chakra("textarea", { base: { ...CONTROL, minHeight: "76px", resize: "vertical" } });
 
 interface About {
 	readonly label: string;

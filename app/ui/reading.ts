@@ -68,5 +68,14 @@ export function counted(count: number, one: string, many = `${one}s`): string {
 /** Minor units of a currency as money: "€24.00". Parts of a cent are not shown. */
 export function money(minor: number, currency: string): string {
 	const words = new Intl.NumberFormat("en-GB", { style: "currency", currency });
-	return words.format(minor / 10 ** (words.resolvedOptions().maximumFractionDigits ?? 2));
+	return words.format(minor / minorUnitsOf(currency));
+}
+
+/** How many minor units a currency's unit has: 100 cents. */
+export function minorUnitsOf(currency: string): number {
+	const { maximumFractionDigits = 2 } = new Intl.NumberFormat("en-GB", {
+		style: "currency",
+		currency,
+	}).resolvedOptions();
+	return 10 ** maximumFractionDigits;
 }

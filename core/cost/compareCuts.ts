@@ -22,15 +22,17 @@ export interface CutCompared {
 /**
  * The cuts the book has a price for, as the main of one dish: what a cooked portion of
  * each costs and how long it takes. The dish's own cut loses what its card says, the
- * others what is usual for them. Cheapest portion first.
+ * others what is usual for them. Meat is compared with meat and birds, anything else with
+ * its own kind. Cheapest portion first.
  */
 export function compareCuts(recipe: Recipe, known: ReadonlyMap<string, Ingredient>): CutCompared[] {
 	const own = recipe.lines.find((line) => line.role === "main")?.ingredient;
+	const kind = kindOf(known.get(own ?? ""));
 	const distinct = [...new Map([...known.values()].map((one) => [one.id, one])).values()];
 	return distinct
 		.flatMap((one) => {
 			const { cut, pricePerKg_minor } = one;
-			if (cut === null || pricePerKg_minor === null) return [];
+			if (cut === null || pricePerKg_minor === null || kindOf(one) !== kind) return [];
 			const losses: Losses = one.id === own ? recipe.losses : CUT_YIELDS[cut];
 			const left = (1 - losses.trimLoss) * cookedShare(losses);
 			const perCookedKg_minor = pricePerKg_minor / left;
@@ -48,6 +50,10 @@ export function compareCuts(recipe: Recipe, known: ReadonlyMap<string, Ingredien
 			];
 		})
 		.sort((a, b) => a.perPortion_minor - b.perPortion_minor);
+}
+
+function kindOf(one: Ingredient | undefined): string | undefined {
+	return one?.category === "poultry" ? "meat" : one?.category;
 }
 
 /** Cooked grams of one portion; of one by the piece, what its own losses leave. */

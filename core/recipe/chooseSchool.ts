@@ -2,10 +2,9 @@ import { refuse } from "../check/index.ts";
 import { type Draft, type DraftStep, emptyLine, emptyStep } from "./Draft.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { PLACES } from "./Recipe.ts";
-import { readDraft } from "./readDraft.ts";
+import { mainGrams, readTyped } from "./readTyped.ts";
 import { EFFECTS, type Effect } from "./schoolEffects.ts";
 import { SCHOOLS, type SchoolQuestion } from "./schools.ts";
-import { gramsOrNull } from "./weighLine.ts";
 
 /** The draft with an answer chosen, and what that changed, in sentences. */
 export interface SchoolChosen {
@@ -33,7 +32,7 @@ export function chooseSchool(
 	if (!chosen || !effectOf) {
 		throw refuse(question, `“${answer}” was given; one of ${Object.keys(answers).join(", ")} is allowed`);
 	}
-	const effect = effectOf(mainGrams(draft, named));
+	const effect = effectOf(mainGrams(readTyped(draft, named).lines));
 	const cleared = {
 		...draft,
 		lines: draft.lines.filter((line) => line.school !== question),
@@ -85,7 +84,7 @@ function changedText(
 	draft: Draft,
 	named: ReadonlyMap<string, Ingredient>,
 ): string {
-	const read = readDraft(draft, new Map(), named).lines.find(({ key }) => key === line.key);
+	const read = readTyped(draft, named).lines.find(({ key }) => key === line.key);
 	if (!read) return line.text;
 	if (salt !== undefined && read.role === "salt") return saltText(line.text, salt, draft, named);
 	if (apart !== undefined && read.role === "vegetable" && read.ingredient?.category === "vegetable") {
@@ -97,14 +96,9 @@ function changedText(
 
 /** The salt line with its amount made a share of the main. */
 function saltText(text: string, salt: number, draft: Draft, named: ReadonlyMap<string, Ingredient>): string {
-	const main_g = mainGrams(draft, named);
+	const main_g = mainGrams(readTyped(draft, named).lines);
 	const name = text.replace(/^[\d\s.,/½¼¾⅓⅔]+\s*(mg|g|kg|oz|lb|tsp|tbsp)?\s*/i, "");
 	return main_g > 0 ? `${Math.round(main_g * salt)} g ${name}` : text;
-}
-
-function mainGrams(draft: Draft, named: ReadonlyMap<string, Ingredient>): number {
-	const main = readDraft(draft, new Map(), named).lines.find(({ role }) => role === "main");
-	return main?.quantity && main.ingredient ? (gramsOrNull(main.quantity, main.ingredient) ?? 0) : 0;
 }
 
 /** What is other in a draft, in sentences. */

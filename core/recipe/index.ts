@@ -40,6 +40,7 @@ export {
 	dietsAnswered,
 	inTheWayOf,
 } from "./diets.ts";
+export { type Difference, difference, isSame, type Pair } from "./difference.ts";
 export { draftOf, isPreparation } from "./draftOf.ts";
 export { type Ingredient, ingredient } from "./Ingredient.ts";
 export { clausesOf, type LineRead, lineText, readLine, type SaidOfLine } from "./lineText.ts";
@@ -57,6 +58,7 @@ export {
 	RecipeStep,
 	Slug,
 } from "./Recipe.ts";
-export { type DraftLineRead, type DraftRead, readDraft } from "./readDraft.ts";
+export { type DraftRead, readDraft } from "./readDraft.ts";
+export { type DraftLineRead, mainGrams, readTyped, type TypedRead } from "./readTyped.ts";
 export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";
 export { asScaleLine, gramsOrNull, ingredientOf, isCounted, lineGrams } from "./weighLine.ts";

@@ -1,6 +1,6 @@
 import { readdir, readFile } from "node:fs/promises";
 import { basename, join } from "node:path";
-import type { Ingredient } from "#core/recipe";
+import { CATEGORIES, type Ingredient } from "#core/recipe";
 import { fromWallClock, onDay, wallClock } from "#core/schedule";
 import { addRecipe, readRecipe, setMenuPrice } from "../book.ts";
 import { readHouse } from "../kitchen.ts";
@@ -103,9 +103,12 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 }
 
 function asRow({ pricePerKg_minor: _, made: __, ...one }: Ingredient): typeof ingredient.$inferInsert {
+	const usual = CATEGORIES[one.category];
+	const asUsual = one.origins.length === 1 && one.origins[0] === usual.origin;
 	return {
 		...one,
-		origins: [...one.origins],
+		supplier: one.supplier === usual.supplier ? null : one.supplier,
+		origins: asUsual ? [] : [...one.origins],
 		allergens: [...one.allergens],
 		mayContain: [...one.mayContain],
 	};

@@ -1,0 +1,102 @@
+import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from "recharts";
+import { durationWords } from "#core/schedule";
+import { minorUnitsOf, money } from "../ui/reading.ts";
+
+interface CutPoint {
+	/** Its row in the table. */
+	readonly number: number;
+	readonly name: string;
+	readonly own: boolean;
+	readonly minutes: number;
+	readonly portion_minor: number;
+}
+
+interface CutChartProps {
+	readonly cuts: readonly CutPoint[];
+	readonly currency: string;
+}
+
+/** Cuts by time and cost of a portion, numbered as in the table: cheap and quick is bottom left. */
+export default function CutChart({ cuts, currency }: CutChartProps) {
+	const words = cuts.map(
+		(cut) => `${cut.name} ${money(cut.portion_minor, currency)} in ${durationWords(cut.minutes)}`,
+	);
+	const wall = { stroke: "var(--wt-colors-muted)", tick: { fill: "var(--wt-colors-muted)", fontSize: 14 } };
+	return (
+		<div
+			role="img"
+			aria-label={`Time against cost of a portion: ${words.join("; ")}.`}
+			style={{ height: "100%" }}
+		>
+			<ResponsiveContainer width="100%" height="100%">
+				<ScatterChart margin={{ top: 14, right: 20, bottom: 6, left: 6 }} accessibilityLayer={false}>
+					<CartesianGrid stroke="var(--wt-colors-hair)" strokeDasharray="2 4" />
+					<XAxis
+						{...wall}
+						type="number"
+						dataKey="minutes"
+						ticks={hours(cuts)}
+						domain={["dataMin", "dataMax"]}
+						tickFormatter={(minutes: number) => durationWords(minutes)}
+					/>
+					<YAxis
+						{...wall}
+						type="number"
+						dataKey="portion_minor"
+						width={64}
+						ticks={wholes(cuts, currency)}
+						domain={["dataMin", "dataMax"]}
+						tickFormatter={(minor: number) => money(minor, currency)}
+					/>
+					<Scatter data={[...cuts]} shape={Point} isAnimationActive={false} />
+				</ScatterChart>
+			</ResponsiveContainer>
+		</div>
+	);
+}
+
+/** Whole hours round the cuts. */
+function hours(cuts: readonly CutPoint[]): number[] {
+	const minutes = cuts.map((cut) => cut.minutes);
+	return steps(Math.floor((Math.min(...minutes) - 10) / 60), Math.ceil((Math.max(...minutes) + 10) / 60), 60);
+}
+
+/** Whole units of money round the cuts. */
+function wholes(cuts: readonly CutPoint[], currency: string): number[] {
+	const unit = minorUnitsOf(currency);
+	const costs = cuts.map((cut) => cut.portion_minor);
+	return steps(Math.floor(Math.min(...costs) / unit), Math.ceil(Math.max(...costs) / unit), unit);
+}
+
+function steps(from: number, to: number, size: number): number[] {
+	return Array.from({ length: to - from + 1 }, (_, index) => (from + index) * size);
+}
+
+interface PointProps {
+	readonly cx?: number;
+	readonly cy?: number;
+	readonly payload?: CutPoint;
+}
+
+function Point({ cx = 0, cy = 0, payload }: PointProps) {
+	const own = payload?.own ?? false;
+	return (
+		<g transform={`translate(${cx} ${cy})`}>
+			<circle
+				r={12}
+				fill={own ? "var(--wt-colors-mahogany)" : "var(--wt-colors-sheet)"}
+				stroke={own ? "var(--wt-colors-mahogany)" : "var(--wt-colors-pan)"}
+				strokeWidth={2}
+			/>
+			<text
+				y={5}
+				textAnchor="middle"
+				fontSize={14}
+				fontWeight={700}
+				fill={own ? "var(--wt-colors-onMahogany)" : "var(--wt-colors-ink)"}
+			>
+				{payload?.number}
+			</text>
+		</g>
+	);
+}

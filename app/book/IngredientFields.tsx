@@ -1,0 +1,108 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { CUTS, cutWords } from "#core/braise";
+import { ALLERGEN_NAMES, ALLERGENS, CATEGORIES, CATEGORY_KEYS, ORIGINS, SUPPLIERS } from "#core/recipe";
+import { Choice, Field } from "../ui/Field.tsx";
+import type { Typed, Wrong } from "../ui/form.ts";
+
+const Grid = chakra("div", {
+	base: { display: "grid", gap: "10px 12px", gridTemplateColumns: "repeat(auto-fill, minmax(170px, 1fr))" },
+});
+
+const Ticks = chakra("fieldset", {
+	base: {
+		display: "grid",
+		gap: "2px 12px",
+		gridTemplateColumns: "repeat(auto-fill, minmax(120px, 1fr))",
+		"& legend": { color: "muted", marginBottom: "4px" },
+		"& label": { display: "flex", gap: "8px", alignItems: "center", minHeight: "32px" },
+		"& input": { width: "20px", height: "20px" },
+	},
+});
+
+/** Everything that can be said of an ingredient, as it is typed. */
+export function IngredientFields({ typed, wrong }: { readonly typed: Typed; readonly wrong: Wrong }) {
+	return (
+		<>
+			<Field label="Name" name="name" required maxLength={120} defaultValue={typed.name} wrong={wrong.name} />
+			<Grid>
+				<Choice label="It is" name="category" defaultValue={typed.category} wrong={wrong.category}>
+					{CATEGORY_KEYS.map((key) => (
+						<option key={key} value={key}>
+							{CATEGORIES[key].words}
+						</option>
+					))}
+				</Choice>
+				<Choice label="Cut, where it is one" name="cut" defaultValue={typed.cut} wrong={wrong.cut}>
+					<option value="">–</option>
+					{CUTS.map((cut) => (
+						<option key={cut} value={cut}>
+							{cutWords(cut)}
+						</option>
+					))}
+				</Choice>
+				<Choice label="Ordered from" name="supplier" defaultValue={typed.supplier} wrong={wrong.supplier}>
+					<option value="">as usual for its kind</option>
+					{Object.entries(SUPPLIERS).map(([key, words]) => (
+						<option key={key} value={key}>
+							{words}
+						</option>
+					))}
+				</Choice>
+				<Field
+					label="Density"
+					name="density"
+					after="g/ml"
+					inputMode="decimal"
+					defaultValue={typed.density}
+					wrong={wrong.density}
+				/>
+				<Field label="One weighs" name="each" defaultValue={typed.each} wrong={wrong.each} />
+				<Field
+					label="Usual trim"
+					name="trim"
+					after="%"
+					inputMode="decimal"
+					defaultValue={typed.trim}
+					wrong={wrong.trim}
+				/>
+				<Field label="Usual pack" name="pack" defaultValue={typed.pack} wrong={wrong.pack} />
+			</Grid>
+			<Boxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
+			<Boxes legend="May contain traces of" of="may" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
+			<Boxes
+				legend="Comes from, where its kind does not say it"
+				of="origin"
+				names={ORIGINS}
+				words={Object.fromEntries(ORIGINS.map((origin) => [origin, origin]))}
+				typed={typed}
+			/>
+		</>
+	);
+}
+
+interface BoxesProps {
+	readonly legend: string;
+	readonly of: string;
+	readonly names: readonly string[];
+	readonly words: Readonly<Record<string, string>>;
+	readonly typed: Typed;
+}
+
+function Boxes({ legend, of, names, words, typed }: BoxesProps) {
+	return (
+		<Ticks>
+			<legend>{legend}</legend>
+			{names.map((name) => (
+				<label key={name}>
+					<input
+						type="checkbox"
+						name={`${of}.${name}`}
+						defaultChecked={typed[`${of}.${name}`] === "on"}
+						aria-label={`${legend}: ${words[name]}`}
+					/>
+					{words[name]}
+				</label>
+			))}
+		</Ticks>
+	);
+}

@@ -1,0 +1,260 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Type } from "@sinclair/typebox";
+import { lazy, Suspense, useEffect, useState } from "react";
+import { data, Form, Link, redirect } from "react-router";
+import { compareCuts, costOfPlan } from "#core/cost";
+import { durationWords } from "#core/schedule";
+import { readDish, readKitchen, readRecipeRow, setMenuPrice } from "#db";
+import { Facts } from "../ui/Facts.tsx";
+import { Field } from "../ui/Field.tsx";
+import { readForm } from "../ui/form.ts";
+import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
+import { minorUnitsOf, money, percent } from "../ui/reading.ts";
+import { Tape } from "../ui/Tape.tsx";
+import { foundOr404, visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/cost.route";
+import { type CardSize, hasSize, readSize } from "./cardSize.ts";
+import { costView, planCard } from "./dishCard.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `${loaderData.name}, cost · Book` : "Book" },
+];
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+	const { store, reading, house } = await visitOf(context);
+	const { doc, number } = await foundOr404(readDish(store.db, params.recipeId), "dish");
+	const [kitchen, row] = await Promise.all([readKitchen(store.db), readRecipeRow(store.db, params.recipeId)]);
+	const address = new URL(request.url).searchParams;
+	const read = hasSize(address) ? readSize(address, reading.units) : null;
+	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
+	const { currency } = house;
+	const of = { kitchen, reading, currency, menuPrice_minor: row.menuPrice_minor };
+	const plan = planCard(doc, size, of);
+	const cost = costOfPlan(plan, doc, row.menuPrice_minor);
+	const perUnit = (minor: number) => money(reading.units === "us" ? minor * 0.45359237 : minor, currency);
+	return {
+		id: params.recipeId,
+		number,
+		name: doc.name,
+		portions: plan.chain.portions,
+		unit: reading.units === "us" ? "lb" : "kg",
+		currency,
+		menuPrice: row.menuPrice_minor === null ? "" : String(row.menuPrice_minor / minorUnitsOf(currency)),
+		...costView(cost, currency),
+		lines: [...cost.lines]
+			.sort((a, b) => (b.cost_minor ?? 0) - (a.cost_minor ?? 0))
+			.map((line, index) => ({
+				key: `${index} ${line.name}`,
+				name: line.name,
+				edible: reading.mass(line.edible_kg),
+				bought: reading.mass(line.asPurchased_kg),
+				price: line.asPurchasedPerKg_minor === null ? "not known" : perUnit(line.asPurchasedPerKg_minor),
+				ready: line.ediblePerKg_minor === null ? "" : perUnit(line.ediblePerKg_minor),
+				cost: line.cost_minor === null ? "not known" : money(line.cost_minor, currency),
+				share:
+					line.cost_minor === null || cost.known_minor === 0
+						? ""
+						: percent(line.cost_minor / cost.known_minor),
+			})),
+		cuts: compareCuts(doc, kitchen.ingredients).map((cut, index) => ({
+			number: index + 1,
+			name: cut.name,
+			own: cut.own,
+			bought: perUnit(cut.asPurchasedPerKg_minor),
+			cooked: perUnit(cut.perCookedKg_minor),
+			portion: money(cut.perPortion_minor, currency),
+			portion_minor: cut.perPortion_minor,
+			yield: percent(Math.round(cut.yield * 1000) / 1000),
+			minutes: cut.braise_min.likely,
+			time: durationWords(cut.braise_min.likely),
+		})),
+	};
+}
+
+const PriceForm = Type.Object({
+	menuPrice: Type.Optional(
+		Type.Number({ exclusiveMinimum: 0, maximum: 100_000, allowed: "an amount of money above 0" }),
+	),
+});
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const { store, house, who } = await visitOf(context);
+	const read = readForm(PriceForm, await request.formData());
+	if ("wrong" in read) return data(read, { status: 400 });
+	const { menuPrice } = read.value;
+	const minor = menuPrice === undefined ? null : Math.round(menuPrice * minorUnitsOf(house.currency));
+	await foundOr404(setMenuPrice(store, params.recipeId, minor, who), "recipe");
+	return redirect(`/book/${params.recipeId}/cost`);
+}
+
+/** Charts are large, so they come only where there is one. */
+const CutChart = lazy(() => import("./CutChart.tsx"));
+
+export default function CostPage({ loaderData: view, actionData }: Route.ComponentProps) {
+	const facts = [
+		{ figure: view.perPortion, label: "a portion" },
+		{ figure: view.perCookedKg, label: "a cooked kilo" },
+		{ figure: view.total, label: `for ${view.portions} portions` },
+		{ figure: view.shareOfMenu, label: "of the menu price" },
+	].flatMap(({ figure, label }) => (figure === null ? [] : [{ figure, label }]));
+	return (
+		<Page>
+			<chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="10px 14px">
+				<div>
+					<h1>
+						<Tape size="large">{view.name}</Tape>
+					</h1>
+					<Muted>
+						What no. {view.number} costs for {view.portions} portions, at today's prices
+					</Muted>
+				</div>
+				<chakra.div marginInlineStart="auto">
+					<ActLink to={`/book/${view.id}`}>The card</ActLink>
+				</chakra.div>
+			</chakra.div>
+			{view.missing.length > 0 ? (
+				<Note marginTop="12px">
+					<b>No price for {view.missing.join(", ")}.</b> What has one comes to {view.known}; nothing is summed
+					over a gap. <Link to="/book/ingredients?only=unpriced">Prices that are missing</Link>
+				</Note>
+			) : null}
+			<Sheet marginTop="12px" display="flex" flexWrap="wrap" gap="14px 30px" alignItems="end">
+				<Facts facts={facts} fontSize="26px" />
+				<Form method="post" style={{ marginInlineStart: "auto" }}>
+					<chakra.div display="flex" gap="8px" alignItems="end">
+						<chakra.div width="170px">
+							<Field
+								label="Price on the menu"
+								name="menuPrice"
+								after={view.currency}
+								inputMode="decimal"
+								defaultValue={actionData?.typed.menuPrice ?? view.menuPrice}
+								wrong={actionData?.wrong.menuPrice}
+							/>
+						</chakra.div>
+						<Act>Keep</Act>
+					</chakra.div>
+				</Form>
+			</Sheet>
+			<chakra.div
+				display="grid"
+				gap="10px"
+				marginTop="10px"
+				alignItems="start"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 1fr) minmax(0, 1fr)" }}
+			>
+				<Lines view={view} />
+				<Cuts view={view} />
+			</chakra.div>
+		</Page>
+	);
+}
+
+type View = Route.ComponentProps["loaderData"];
+
+function Lines({ view }: { readonly view: View }) {
+	return (
+		<Sheet>
+			<Heading>Line by line, dearest first</Heading>
+			<Table marginTop="6px">
+				<thead>
+					<tr>
+						<th scope="col">What</th>
+						<th scope="col" className="number">
+							Bought
+						</th>
+						<chakra.th scope="col" className="number" hideBelow="md">
+							A {view.unit}
+						</chakra.th>
+						<chakra.th scope="col" className="number" hideBelow="md">
+							ready
+						</chakra.th>
+						<th scope="col" className="number">
+							Cost
+						</th>
+						<chakra.th scope="col" className="number" hideBelow="sm">
+							Share
+						</chakra.th>
+					</tr>
+				</thead>
+				<tbody>
+					{view.lines.map((line) => (
+						<tr key={line.key}>
+							<td>{line.name}</td>
+							<td className="number">{line.bought}</td>
+							<chakra.td className="number" hideBelow="md">
+								{line.price}
+							</chakra.td>
+							<chakra.td className="number" hideBelow="md">
+								{line.ready}
+							</chakra.td>
+							<td className="number">
+								<b>{line.cost}</b>
+							</td>
+							<chakra.td className="number" hideBelow="sm">
+								{line.share}
+							</chakra.td>
+						</tr>
+					))}
+				</tbody>
+			</Table>
+		</Sheet>
+	);
+}
+
+function Cuts({ view }: { readonly view: View }) {
+	const [drawn, setDrawn] = useState(false);
+	useEffect(() => setDrawn(true), []);
+	return (
+		<Sheet>
+			<Heading>The same dish with another cut</Heading>
+			<Muted display="block">
+				A cooked portion after trim, bone and cooking loss, and the time to fork-tender. Cheap to buy is not
+				cheap on the plate.
+			</Muted>
+			<chakra.div height="280px" marginTop="8px">
+				{drawn ? (
+					<Suspense fallback={<Muted>Drawing…</Muted>}>
+						<CutChart cuts={view.cuts} currency={view.currency} />
+					</Suspense>
+				) : null}
+			</chakra.div>
+			<Table>
+				<thead>
+					<tr>
+						<th scope="col" className="number">
+							No.
+						</th>
+						<th scope="col">Cut</th>
+						<th scope="col" className="number">
+							Bought, a {view.unit}
+						</th>
+						<th scope="col" className="number">
+							Yield
+						</th>
+						<th scope="col" className="number">
+							A portion
+						</th>
+						<th scope="col" className="number">
+							Time
+						</th>
+					</tr>
+				</thead>
+				<tbody>
+					{view.cuts.map((cut) => (
+						<tr key={cut.name}>
+							<td className="number">{cut.number}</td>
+							<td>{cut.own ? <b>{cut.name}, as on the card</b> : cut.name}</td>
+							<td className="number">{cut.bought}</td>
+							<td className="number">{cut.yield}</td>
+							<td className="number">
+								<b>{cut.portion}</b>
+							</td>
+							<td className="number">{cut.time}</td>
+						</tr>
+					))}
+				</tbody>
+			</Table>
+		</Sheet>
+	);
+}

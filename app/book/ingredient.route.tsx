@@ -1,0 +1,277 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { data, Form, Link, redirect } from "react-router";
+import { Refusal } from "#core/check";
+import { wallClock } from "#core/schedule";
+import {
+	addPrice,
+	changeIngredient,
+	mergeIngredients,
+	readIngredient,
+	readIngredientRows,
+	readPrices,
+	readWhereUsed,
+	Stale,
+} from "#db";
+import { Choice, Field } from "../ui/Field.tsx";
+import { type Wrong, wrongOf } from "../ui/form.ts";
+import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
+import { minorUnitsOf, money } from "../ui/reading.ts";
+import { StaleNote } from "../ui/StaleNote.tsx";
+import { staleView } from "../ui/stale.ts";
+import { Tape } from "../ui/Tape.tsx";
+import { foundOr404, type HouseVisit, visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/ingredient.route";
+import { IngredientFields } from "./IngredientFields.tsx";
+import { readIngredientForm, readPriceForm, typedOf } from "./ingredientForm.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `${loaderData.name} · Ingredients` : "Ingredients" },
+];
+
+export async function loader({ context, params }: Route.LoaderArgs) {
+	const { store, house, reading } = await visitOf(context);
+	const row = await foundOr404(readIngredient(store.db, params.ingredientId), "ingredient");
+	const [prices, used, others] = await Promise.all([
+		readPrices(store.db, row.id),
+		readWhereUsed(store.db, row.id),
+		readIngredientRows(store.db),
+	]);
+	const held = prices.find(({ from }) => from <= reading.now);
+	return {
+		id: row.id,
+		name: row.name,
+		version: row.version,
+		mergedInto: others.find(({ id }) => id === row.mergedInto) ?? null,
+		typed: typedOf(row, reading.units),
+		today: wallClock(reading.now, house.timeZone).date,
+		currency: house.currency,
+		price: held ? money((held.price_minor / held.pack_g) * 1000, house.currency) : null,
+		prices: prices.map((price) => ({
+			id: price.id,
+			from: wallClock(price.from, house.timeZone).date,
+			pack: reading.mass(price.pack_g / 1000),
+			price: money(price.price_minor, house.currency),
+			perKilo: money((price.price_minor / price.pack_g) * 1000, house.currency),
+			who: price.who,
+		})),
+		used: used.map(({ id, name, number }) => ({ id, name, number })),
+		others: others.filter(({ id }) => id !== row.id).map(({ id, name }) => ({ id, name })),
+	};
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
+	const form = await request.formData();
+	const typed = Object.fromEntries([...form].map(([name, value]) => [name, String(value)]));
+	try {
+		const wrong = await change(visit, params.ingredientId, form);
+		if (wrong) return data({ typed, wrong, stale: null }, { status: 400 });
+		const into = form.get("intent") === "merge" ? String(form.get("into")) : params.ingredientId;
+		return redirect(`/book/ingredients/${into}`);
+	} catch (error) {
+		if (error instanceof Stale) {
+			return data({ typed, wrong: {}, stale: staleView(error, visit.reading) }, { status: 409 });
+		}
+		if (error instanceof Refusal) {
+			return data({ typed, wrong: wrongOf(error), stale: null }, { status: 400 });
+		}
+		throw error;
+	}
+}
+
+/** Does what the pressed button asks; gives what is wrong with what was typed. */
+async function change({ store, who, house }: HouseVisit, id: string, form: FormData) {
+	const intent = form.get("intent");
+	const row = await foundOr404(readIngredient(store.db, id), "ingredient");
+	if (intent === "merge") {
+		await foundOr404(mergeIngredients(store, id, String(form.get("into") ?? ""), who), "ingredient");
+		return undefined;
+	}
+	if (intent === "price") {
+		const read = readPriceForm(form, {
+			density: row.density_g_per_ml,
+			timeZone: house.timeZone,
+			minorUnits: minorUnitsOf(house.currency),
+		});
+		if ("wrong" in read) return read.wrong;
+		await addPrice(store, id, who, read.value);
+		return undefined;
+	}
+	const read = readIngredientForm(form);
+	if ("wrong" in read) return read.wrong;
+	await changeIngredient(store, id, Number(form.get("version")), who, read.value);
+	return undefined;
+}
+
+export default function IngredientPage({ loaderData: view, actionData }: Route.ComponentProps) {
+	const typed = { ...view.typed, ...actionData?.typed };
+	const wrong: Wrong = actionData?.wrong ?? {};
+	return (
+		<Page>
+			<chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="10px 14px">
+				<h1>
+					<Tape size="large">{view.name}</Tape>
+				</h1>
+				<chakra.div marginInlineStart="auto">
+					<ActLink to="/book/ingredients">All ingredients</ActLink>
+				</chakra.div>
+			</chakra.div>
+			{view.mergedInto ? (
+				<Note marginTop="12px">
+					This was merged into{" "}
+					<Link to={`/book/ingredients/${view.mergedInto.id}`}>{view.mergedInto.name}</Link>; recipes that
+					name it mean that one.
+				</Note>
+			) : null}
+			{actionData?.stale ? (
+				<chakra.div marginTop="12px">
+					<StaleNote stale={actionData.stale} />
+				</chakra.div>
+			) : null}
+			<chakra.div
+				display="grid"
+				gap="10px"
+				marginTop="12px"
+				alignItems="start"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 7fr) minmax(0, 5fr)" }}
+			>
+				<Form method="post" key={view.version}>
+					<input type="hidden" name="version" value={actionData?.stale?.version ?? view.version} />
+					<Sheet display="grid" gap="14px">
+						<IngredientFields typed={typed} wrong={wrong} />
+						<div>
+							<Act kind="next" name="intent" value="save" aria-keyshortcuts="a">
+								Save <Key aria-hidden>a</Key>
+							</Act>
+						</div>
+					</Sheet>
+				</Form>
+				<chakra.div display="grid" gap="10px">
+					<Prices view={view} typed={actionData?.typed ?? {}} wrong={wrong} />
+					<Sheet>
+						<Heading>In {view.used.length === 1 ? "one recipe" : `${view.used.length} recipes`}</Heading>
+						<ul>
+							{view.used.slice(0, 60).map(({ id, name }) => (
+								<li key={id}>
+									<Link to={`/book/${id}`}>{name}</Link>
+								</li>
+							))}
+						</ul>
+						{view.used.length > 60 ? <Muted>and {view.used.length - 60} more</Muted> : null}
+					</Sheet>
+					{view.mergedInto ? null : <Merge view={view} wrong={wrong.into} />}
+				</chakra.div>
+			</chakra.div>
+		</Page>
+	);
+}
+
+type View = Route.ComponentProps["loaderData"];
+
+interface PricesProps {
+	readonly view: View;
+	readonly typed: Readonly<Record<string, string>>;
+	readonly wrong: Readonly<Record<string, string>>;
+}
+
+function Prices({ view, typed, wrong }: PricesProps) {
+	return (
+		<Sheet display="grid" gap="10px">
+			<Heading>Price</Heading>
+			<p>
+				{view.price ? (
+					<>
+						<Figure size="large">{view.price}</Figure> <Muted>a kilo as purchased</Muted>
+					</>
+				) : (
+					<b>Not known yet; dishes with it say so.</b>
+				)}
+			</p>
+			<Form method="post">
+				<chakra.div display="grid" gap="10px" gridTemplateColumns="1fr 1fr" alignItems="end">
+					<Field
+						label="A pack of"
+						name="pack"
+						defaultValue={typed.pack ?? view.typed.pack}
+						wrong={wrong.pack}
+					/>
+					<Field
+						label="costs"
+						name="price"
+						after={view.currency}
+						inputMode="decimal"
+						defaultValue={typed.price}
+						wrong={wrong.price}
+					/>
+					<Field
+						label="from"
+						name="from"
+						type="date"
+						defaultValue={typed.from ?? view.today}
+						wrong={wrong.from}
+					/>
+					<Act name="intent" value="price">
+						Add the price
+					</Act>
+				</chakra.div>
+			</Form>
+			{view.prices.length > 0 ? (
+				<Table>
+					<thead>
+						<tr>
+							<th scope="col">From</th>
+							<th scope="col" className="number">
+								Pack
+							</th>
+							<th scope="col" className="number">
+								Price
+							</th>
+							<th scope="col" className="number">
+								A kilo
+							</th>
+						</tr>
+					</thead>
+					<tbody>
+						{view.prices.map((price) => (
+							<tr key={price.id}>
+								<td>{price.from}</td>
+								<td className="number">{price.pack}</td>
+								<td className="number">{price.price}</td>
+								<td className="number">{price.perKilo}</td>
+							</tr>
+						))}
+					</tbody>
+				</Table>
+			) : null}
+		</Sheet>
+	);
+}
+
+function Merge({ view, wrong }: { readonly view: View; readonly wrong: string | undefined }) {
+	return (
+		<Form method="post">
+			<Sheet display="grid" gap="10px">
+				<Heading>The same as another</Heading>
+				<Muted>
+					Recipes that name {view.name} then mean the other one. Versions stay as they are; its history is
+					kept.
+				</Muted>
+				<Choice label="Merge it into" name="into" defaultValue="" wrong={wrong}>
+					<option value="" disabled>
+						choose the one that stays
+					</option>
+					{view.others.map(({ id, name }) => (
+						<option key={id} value={id}>
+							{name}
+						</option>
+					))}
+				</Choice>
+				<div>
+					<Act name="intent" value="merge">
+						Merge
+					</Act>
+				</div>
+			</Sheet>
+		</Form>
+	);
+}

@@ -1,0 +1,146 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Form, Link } from "react-router";
+import { ALLERGENS, CATEGORIES, CATEGORY_KEYS, onList, plainName } from "#core/recipe";
+import { countUses, readIngredientRows, readIngredients } from "#db";
+import { Choice, Field } from "../ui/Field.tsx";
+import { Act, ActLink, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
+import { counted, money, percent } from "../ui/reading.ts";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/ingredients.route";
+
+export const meta: Route.MetaFunction = () => [{ title: "Ingredients · Book" }];
+
+export async function loader({ context, request }: Route.LoaderArgs) {
+	const { store, house, reading } = await visitOf(context);
+	const address = new URL(request.url).searchParams;
+	const find = address.get("find")?.trim() ?? "";
+	const category = CATEGORY_KEYS.find((key) => key === address.get("category")) ?? "";
+	const only = address.get("only") ?? "";
+	const [rows, known, uses] = await Promise.all([
+		readIngredientRows(store.db),
+		readIngredients(store.db),
+		countUses(store.db),
+	]);
+	const perKilo = (minor: number) =>
+		reading.units === "us"
+			? `${money(minor * 0.45359237, house.currency)} a lb`
+			: `${money(minor, house.currency)} a kg`;
+	const shown = rows
+		.filter((row) => category === "" || row.category === category)
+		.filter((row) => plainName(row.name).includes(plainName(find)))
+		.filter((row) => only !== "unpriced" || (known.get(row.id)?.pricePerKg_minor ?? null) === null)
+		.filter((row) => only !== "unused" || !uses.has(row.id));
+	return {
+		find,
+		category,
+		only,
+		all: rows.length,
+		rows: shown.map((row) => {
+			const price = known.get(row.id)?.pricePerKg_minor ?? null;
+			return {
+				id: row.id,
+				name: row.name,
+				category: CATEGORIES[row.category].words,
+				price: price === null ? "not known" : perKilo(price),
+				trim: row.trimLoss > 0 ? percent(row.trimLoss) : "",
+				allergens: onList(house.allergenList, row.allergens)
+					.map((allergen) => ALLERGENS[allergen])
+					.join(", "),
+				uses: uses.get(row.id) ?? 0,
+			};
+		}),
+	};
+}
+
+export default function Ingredients({ loaderData: view }: Route.ComponentProps) {
+	return (
+		<Page>
+			<chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="10px 14px">
+				<Title marginInlineEnd="auto">Ingredients</Title>
+				<ActLink to="/book/ingredients/new" aria-keyshortcuts="n">
+					Add one <Key aria-hidden>n</Key>
+				</ActLink>
+				<ActLink to="/book">The book</ActLink>
+			</chakra.div>
+			<Form role="search">
+				<Sheet marginTop="12px" display="flex" flexWrap="wrap" gap="10px 12px" alignItems="end">
+					<chakra.div flex="2 1 220px">
+						<Field
+							label="Find by name"
+							name="find"
+							type="search"
+							defaultValue={view.find}
+							aria-keyshortcuts="f"
+							data-key-name="Find"
+						/>
+					</chakra.div>
+					<chakra.div flex="1 1 160px" maxWidth="240px">
+						<Choice label="Kind" name="category" defaultValue={view.category}>
+							<option value="">all</option>
+							{CATEGORY_KEYS.map((key) => (
+								<option key={key} value={key}>
+									{CATEGORIES[key].words}
+								</option>
+							))}
+						</Choice>
+					</chakra.div>
+					<chakra.div flex="1 1 160px" maxWidth="200px">
+						<Choice label="Only" name="only" defaultValue={view.only}>
+							<option value="">–</option>
+							<option value="unpriced">without a price</option>
+							<option value="unused">in no recipe</option>
+						</Choice>
+					</chakra.div>
+					<Act>Find</Act>
+				</Sheet>
+			</Form>
+			<Sheet marginTop="10px">
+				<Muted>
+					{counted(view.rows.length, "ingredient")}
+					{view.rows.length < view.all ? ` of ${view.all}` : ""}
+				</Muted>
+				<Table marginTop="6px">
+					<thead>
+						<tr>
+							<th scope="col">Name</th>
+							<chakra.th scope="col" hideBelow="md">
+								Kind
+							</chakra.th>
+							<th scope="col" className="number">
+								Price
+							</th>
+							<chakra.th scope="col" className="number" hideBelow="md">
+								Usual trim
+							</chakra.th>
+							<chakra.th scope="col" hideBelow="md">
+								Contains
+							</chakra.th>
+							<th scope="col" className="number">
+								Recipes
+							</th>
+						</tr>
+					</thead>
+					<tbody>
+						{view.rows.map((row) => (
+							<tr key={row.id}>
+								<td>
+									<Link to={`/book/ingredients/${row.id}`}>
+										<b>{row.name}</b>
+									</Link>
+								</td>
+								<chakra.td hideBelow="md">{row.category}</chakra.td>
+								<td className="number">{row.price}</td>
+								<chakra.td className="number" hideBelow="md">
+									{row.trim}
+								</chakra.td>
+								<chakra.td hideBelow="md">{row.allergens}</chakra.td>
+								<td className="number">{row.uses}</td>
+							</tr>
+						))}
+					</tbody>
+				</Table>
+				{view.rows.length === 0 ? <p>No ingredient is like that. Try a shorter word.</p> : null}
+			</Sheet>
+		</Page>
+	);
+}

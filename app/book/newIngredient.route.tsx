@@ -1,0 +1,61 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { data, Form, redirect } from "react-router";
+import { Refusal } from "#core/check";
+import { addIngredient } from "#db";
+import { wrongOf } from "../ui/form.ts";
+import { Act, Key, Page, Sheet, Title } from "../ui/parts.tsx";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/newIngredient.route";
+import { IngredientFields } from "./IngredientFields.tsx";
+import { readIngredientForm } from "./ingredientForm.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "A new ingredient · Book" }];
+
+/** Only back to a page of the book. */
+const BACK = /^\/book\/[a-z0-9-]{1,60}\/write$/;
+
+export function loader({ request }: Route.LoaderArgs) {
+	const address = new URL(request.url).searchParams;
+	return { name: address.get("name") ?? "", back: address.get("back") ?? "" };
+}
+
+export async function action({ context, request }: Route.ActionArgs) {
+	const { store, who } = await visitOf(context);
+	const form = await request.formData();
+	const read = readIngredientForm(form);
+	if ("wrong" in read) return data(read, { status: 400 });
+	try {
+		const id = await addIngredient(store, who, read.value);
+		const back = String(form.get("back") ?? "");
+		return redirect(BACK.test(back) ? back : `/book/ingredients/${id}`);
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		const typed = Object.fromEntries([...form].map(([name, value]) => [name, String(value)]));
+		return data({ typed, wrong: wrongOf(error) }, { status: 400 });
+	}
+}
+
+export default function NewIngredient({ loaderData, actionData }: Route.ComponentProps) {
+	const typed: Record<string, string> = {
+		name: loaderData.name,
+		category: "vegetable",
+		trim: "0",
+		...actionData?.typed,
+	};
+	return (
+		<Page maxWidth="900px">
+			<Title>A new ingredient</Title>
+			<Form method="post">
+				<input type="hidden" name="back" value={loaderData.back} />
+				<Sheet marginTop="14px" display="grid" gap="14px">
+					<IngredientFields typed={typed} wrong={actionData?.wrong ?? {}} />
+					<chakra.div>
+						<Act kind="next" aria-keyshortcuts="a">
+							Add it <Key aria-hidden>a</Key>
+						</Act>
+					</chakra.div>
+				</Sheet>
+			</Form>
+		</Page>
+	);
+}

@@ -1,0 +1,211 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Type } from "@sinclair/typebox";
+import { data, Form, Link, redirect } from "react-router";
+import { oneOf, Refusal } from "#core/check";
+import { difference, isPreparation, isSame } from "#core/recipe";
+import { nextStates, readKitchen, readRecipeRow, readVersions, setRecipeState } from "#db";
+import { Choice, Field } from "../ui/Field.tsx";
+import { readForm, type Wrong, wrongOf } from "../ui/form.ts";
+import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
+import { Tape } from "../ui/Tape.tsx";
+import { foundOr404, visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/versions.route";
+import { compareView } from "./compareView.ts";
+import { stateWords } from "./stateWords.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `${loaderData.name}, versions · Book` : "Book" },
+];
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+	const { store, reading, house } = await visitOf(context);
+	const [versions, row, kitchen] = await Promise.all([
+		readVersions(store.db, params.recipeId),
+		foundOr404(readRecipeRow(store.db, params.recipeId), "recipe"),
+		readKitchen(store.db),
+	]);
+	const [newest, before] = versions;
+	if (!newest) throw data({ missing: "recipe" }, { status: 404 });
+	const address = new URL(request.url).searchParams;
+	const chosen = (name: string) => versions.find(({ number }) => String(number) === address.get(name));
+	const to = chosen("to") ?? newest;
+	const from = chosen("from") ?? (to === newest ? (before ?? newest) : newest);
+	const of = { kitchen, reading, currency: house.currency, menuPrice_minor: row.menuPrice_minor };
+	return {
+		id: params.recipeId,
+		name: newest.doc.name,
+		isDish: !isPreparation(newest.doc),
+		versions: versions.map((version) => ({
+			number: version.number,
+			state: version.state,
+			words: `${stateWords(version.state)} no. ${version.number}`,
+			next: nextStates(version.state),
+			reason: version.reason,
+			life: version.life.map(({ id, state, at, who, reason }) => ({
+				id,
+				words: `${state} ${reading.day(at)} ${reading.time(at)} by ${who}`,
+				reason,
+			})),
+		})),
+		from: from.number,
+		to: to.number,
+		same: isSame(difference(from.doc, to.doc, kitchen.ingredients)),
+		compared: from.number === to.number ? null : compareView(from.doc, to.doc, of),
+	};
+}
+
+const StateForm = Type.Object({
+	number: Type.Integer({ minimum: 1, maximum: 1_000_000 }),
+	state: oneOf(["tested", "standard", "retired"] as const),
+	reason: Type.String({ maxLength: 300, allowed: "a reason of up to 300 characters" }),
+});
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const { store, who } = await visitOf(context);
+	const read = readForm(StateForm, await request.formData());
+	if ("wrong" in read) return data(read, { status: 400 });
+	const { number, state, reason } = read.value;
+	try {
+		await foundOr404(setRecipeState(store, params.recipeId, number, state, { who, reason }), "version");
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		const typed = { number: String(number), reason };
+		return data({ typed, wrong: wrongOf(error) }, { status: 400 });
+	}
+	return redirect(`/book/${params.recipeId}/versions`);
+}
+
+const STATE_DEEDS = {
+	tested: "Back to test",
+	standard: "Approve as the standard",
+	retired: "Retire",
+} as const;
+
+export default function Versions({ loaderData: view, actionData }: Route.ComponentProps) {
+	const wrong: Wrong = actionData?.wrong ?? {};
+	const typed: Readonly<Record<string, string>> = actionData?.typed ?? {};
+	return (
+		<Page>
+			<chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="10px 14px">
+				<h1>
+					<Tape size="large">{view.name}</Tape>
+				</h1>
+				<chakra.div marginInlineStart="auto">
+					<ActLink to={`/book/${view.id}`}>The card</ActLink>
+				</chakra.div>
+			</chakra.div>
+			<chakra.div
+				display="grid"
+				gap="10px"
+				marginTop="12px"
+				alignItems="start"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 8fr) minmax(0, 5fr)" }}
+			>
+				<Compare view={view} />
+				<chakra.ol display="grid" gap="10px" aria-label="Versions">
+					{view.versions.map((version) => (
+						<Sheet as="li" key={version.number} display="grid" gap="6px">
+							<Heading>
+								<Link to={`/book/${view.id}?version=${version.number}`}>{version.words}</Link>
+							</Heading>
+							{version.reason ? <p>{version.reason}</p> : null}
+							<ul>
+								{version.life.map(({ id, words, reason }) => (
+									<li key={id}>
+										<Muted>
+											{words}
+											{reason && reason !== version.reason ? `: ${reason}` : ""}
+										</Muted>
+									</li>
+								))}
+							</ul>
+							<Form method="post">
+								<input type="hidden" name="number" value={version.number} />
+								<Field
+									label="Why"
+									name="reason"
+									maxLength={300}
+									autoComplete="off"
+									defaultValue={typed.number === String(version.number) ? typed.reason : ""}
+									wrong={typed.number === String(version.number) ? wrong.reason : undefined}
+								/>
+								<chakra.div display="flex" gap="8px" marginTop="6px">
+									{version.next.map((state) => (
+										<Act
+											key={state}
+											name="state"
+											value={state}
+											kind={state === "standard" ? "next" : "plain"}
+										>
+											{STATE_DEEDS[state]}
+										</Act>
+									))}
+								</chakra.div>
+							</Form>
+						</Sheet>
+					))}
+				</chakra.ol>
+			</chakra.div>
+		</Page>
+	);
+}
+
+type View = Route.ComponentProps["loaderData"];
+
+function Compare({ view }: { readonly view: View }) {
+	const { compared } = view;
+	return (
+		<Sheet display="grid" gap="12px">
+			<Form>
+				<chakra.div display="flex" flexWrap="wrap" gap="10px" alignItems="end">
+					<Heading marginInlineEnd="auto">Side by side</Heading>
+					{(["from", "to"] as const).map((side) => (
+						<chakra.div key={side} width="170px">
+							<Choice
+								label={side === "from" ? "This one" : "beside this"}
+								name={side}
+								defaultValue={view[side]}
+							>
+								{view.versions.map(({ number, words }) => (
+									<option key={number} value={number}>
+										{words}
+									</option>
+								))}
+							</Choice>
+						</chakra.div>
+					))}
+					<Act>Compare</Act>
+				</chakra.div>
+			</Form>
+			{compared === null ? <p>There is one version only, or the same one on both sides.</p> : null}
+			{compared && view.same ? <Note>The two say the same.</Note> : null}
+			{compared && !view.same ? (
+				<Table>
+					<thead>
+						<tr>
+							<th scope="col">What</th>
+							<th scope="col">No. {view.from}</th>
+							<th scope="col">No. {view.to}</th>
+						</tr>
+					</thead>
+					{compared.map(({ heading, pairs }) => (
+						<tbody key={heading}>
+							<tr>
+								<chakra.th scope="rowgroup" colSpan={3} paddingTop="12px !important">
+									{heading}
+								</chakra.th>
+							</tr>
+							{pairs.map(({ what, from, to }) => (
+								<tr key={what}>
+									<td>{what}</td>
+									<td>{from ? <del>{from}</del> : <Muted>–</Muted>}</td>
+									<td>{to ? <b>{to}</b> : <Muted>gone</Muted>}</td>
+								</tr>
+							))}
+						</tbody>
+					))}
+				</Table>
+			) : null}
+		</Sheet>
+	);
+}

@@ -1,0 +1,274 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { type KeyboardEvent, type SubmitEvent, useMemo, useRef } from "react";
+import { data, Form, redirect } from "react-router";
+import { Refusal } from "#core/check";
+import { draftOf, type Ingredient, mainGrams, namesOf, readDraft, readTyped } from "#core/recipe";
+import {
+	discardDraft,
+	Missing,
+	numberDraft,
+	readDraftOf,
+	readIngredients,
+	readRecipe,
+	Stale,
+	saveDraft,
+} from "#db";
+import { Field } from "../ui/Field.tsx";
+import { fieldWords } from "../ui/fieldWords.ts";
+import { NotSentNote } from "../ui/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/offline.ts";
+import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts.tsx";
+import { Tape } from "../ui/Tape.tsx";
+import { type HouseVisit, visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/write.route";
+import { draftIn, edited } from "./draftForm.ts";
+import { FieldSheets } from "./writer/FieldSheets.tsx";
+import { LineEditor } from "./writer/LineEditor.tsx";
+import { SchoolChooser } from "./writer/SchoolChooser.tsx";
+import { StepEditor } from "./writer/StepEditor.tsx";
+import { type DraftInHand, letGo, useDraft } from "./writer/useDraft.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `${loaderData.name}, being written · Book` : "Book" },
+];
+
+export async function loader({ context, params }: Route.LoaderArgs) {
+	const { store, reading } = await visitOf(context);
+	const [row, known] = await Promise.all([readDraftOf(store.db, params.recipeId), readIngredients(store.db)]);
+	const version = await currentOrNone(store, params.recipeId);
+	if (!row && !version) throw data({ missing: "recipe" }, { status: 404 });
+	const draft = row?.doc ?? (version ? draftOf(version.doc, known) : undefined);
+	if (!draft) throw data({ missing: "draft" }, { status: 404 });
+	return {
+		id: params.recipeId,
+		name: draft.fields.name || "A recipe without a name",
+		draft,
+		version: row?.version ?? 0,
+		basedOn: row ? row.basedOn : (version?.number ?? null),
+		at: row ? reading.clock(row.at) : "",
+		by: row?.who ?? "",
+		open: readDraft(draft, known, namesOf(known.values())).wrong,
+		known: [...new Set(known.values())],
+	};
+}
+
+async function currentOrNone(store: HouseVisit["store"], id: string) {
+	try {
+		return await readRecipe(store.db, id);
+	} catch (error) {
+		if (error instanceof Missing) return undefined;
+		throw error;
+	}
+}
+
+/** Whatever is pressed, what was typed is kept first. */
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
+	try {
+		return await keepAndDo(visit, params.recipeId, await request.formData());
+	} catch (error) {
+		if (error instanceof Stale) return data({ stale: error.version }, { status: 409 });
+		if (!(error instanceof Refusal)) throw error;
+		const problems = error.problems.map(({ field, message }) => ({ field, message }));
+		return data({ problems }, { status: 400 });
+	}
+}
+
+async function keepAndDo({ store, who, reading }: HouseVisit, id: string, form: FormData) {
+	const intent = String(form.get("intent") ?? "save");
+	const draft = edited(draftIn(form), intent);
+	const from = await currentOrNone(store, id);
+	if (!from && !(await readDraftOf(store.db, id))) throw data({ missing: "recipe" }, { status: 404 });
+	const asked = Number(form.get("version"));
+	const version = await saveDraft(store, id, asked, draft, { who, basedOn: from?.number ?? null });
+	if (intent === "keep") {
+		const known = await readIngredients(store.db);
+		const { wrong } = readDraft(draft, known, namesOf(known.values()));
+		return { version, at: reading.clock(Date.now()), open: wrong };
+	}
+	if (intent === "discard") {
+		await discardDraft(store, id, version);
+		return redirect(from ? `/book/${id}` : "/book");
+	}
+	if (!intent.startsWith("number")) return redirect(`/book/${id}/write`);
+	const state = intent === "number:standard" ? "standard" : "tested";
+	await numberDraft(store, id, { who, state, reason: String(form.get("reason") ?? "") });
+	return redirect(`/book/${id}`);
+}
+
+/** @see sentOrKept */
+export async function clientAction({ serverAction, params }: Route.ClientActionArgs) {
+	const result = await sentOrKept(serverAction);
+	if (result instanceof Response) letGo(params.recipeId);
+	return result;
+}
+
+export { revalidateWhenSent as shouldRevalidate } from "./writer/revalidate.ts";
+
+export default function Write({ loaderData, actionData }: Route.ComponentProps) {
+	const form = useRef<HTMLFormElement>(null);
+	const hand = useDraft(loaderData, form);
+	const { draft, change } = hand;
+	const named = useMemo(() => namesOf(loaderData.known as Ingredient[]), [loaderData.known]);
+	const read = useMemo(() => readTyped(draft, named), [draft, named]);
+	const wrong = { ...hand.open, ...read.wrong };
+	const undoKeys = (event: KeyboardEvent) => {
+		if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
+		event.preventDefault();
+		if (event.shiftKey) hand.redo();
+		else hand.undo();
+	};
+	const problems = actionData && "problems" in actionData ? actionData.problems : [];
+	return (
+		<Page>
+			<Form method="post" ref={form} onKeyDown={undoKeys} onSubmit={leaveToKeeping}>
+				<input type="hidden" name="version" value={hand.version} />
+				<input type="hidden" name="kind" value={draft.kind} />
+				{/* Enter in a field keeps; it never moves, removes or numbers. */}
+				<chakra.button name="intent" value="save" srOnly tabIndex={-1} aria-hidden>
+					Keep
+				</chakra.button>
+				<chakra.div display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center">
+					<h1>
+						<Tape size="large">{draft.fields.name || "Without a name yet"}</Tape>
+					</h1>
+					<Muted aria-live="polite">{keepingWords(hand)}</Muted>
+					<chakra.div marginInlineStart="auto" display="flex" gap="6px">
+						<Act type="button" kind="quiet" disabled={!hand.canUndo} onClick={hand.undo}>
+							Undo <Key aria-hidden>ctrl z</Key>
+						</Act>
+						<Act type="button" kind="quiet" disabled={!hand.canRedo} onClick={hand.redo}>
+							Redo
+						</Act>
+						<ActLink to={loaderData.basedOn === null ? "/book" : `/book/${loaderData.id}`}>Leave it</ActLink>
+					</chakra.div>
+				</chakra.div>
+				<Notes hand={hand} basedOn={loaderData.basedOn} />
+				{isNotSent(actionData) ? <NotSentNote /> : null}
+				{problems.length > 0 ? (
+					<Note role="alert" marginTop="10px">
+						<b>Not numbered.</b>{" "}
+						{problems.map(({ field, message }) => `${fieldWords(field)}: ${message}.`).join(" ")}
+					</Note>
+				) : null}
+				<chakra.div
+					display="grid"
+					gap="10px"
+					marginTop="12px"
+					alignItems="start"
+					gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 8fr) minmax(0, 5fr)" }}
+				>
+					<chakra.div display="grid" gap="10px">
+						<LineEditor
+							draft={draft}
+							read={read.lines}
+							wrong={wrong}
+							onChange={change}
+							back={`/book/${loaderData.id}/write`}
+							main_g={mainGrams(read.lines)}
+						/>
+						<StepEditor draft={draft} wrong={wrong} onChange={change} />
+					</chakra.div>
+					<chakra.div display="grid" gap="10px">
+						<NumberSheet wrong={wrong} basedOn={loaderData.basedOn} />
+						<FieldSheets draft={draft} wrong={wrong} onChange={change} />
+						{draft.kind === "dish" ? <SchoolChooser draft={draft} named={named} onChange={change} /> : null}
+					</chakra.div>
+				</chakra.div>
+			</Form>
+		</Page>
+	);
+}
+
+/** Enter in a field asks for nothing more than what typing does by itself. */
+function leaveToKeeping(event: SubmitEvent<HTMLFormElement>): void {
+	const { submitter } = event.nativeEvent;
+	if (submitter instanceof HTMLButtonElement && submitter.value === "save") event.preventDefault();
+}
+
+function keepingWords({ keeping, keptAt }: DraftInHand): string {
+	switch (keeping) {
+		case "kept":
+			return keptAt ? `Draft, kept at ${keptAt}` : "Draft, nothing changed yet";
+		case "keeping":
+			return "Keeping…";
+		case "notSent":
+			return "Not sent; kept at this desk until the server answers";
+		case "stale":
+			return "Not kept: somebody else has written";
+	}
+}
+
+function Notes({ hand, basedOn }: { readonly hand: DraftInHand; readonly basedOn: number | null }) {
+	return (
+		<>
+			{hand.restored ? (
+				<Note marginTop="10px" role="status">
+					What was typed at this desk and never sent is back. Undo takes it away again.
+				</Note>
+			) : null}
+			{hand.keeping === "stale" ? (
+				<Note marginTop="10px" role="alert" display="flex" flexWrap="wrap" gap="10px" alignItems="center">
+					<b>Somebody else has written on this draft since you opened it.</b>
+					<Act type="button" onClick={hand.overwrite}>
+						Put mine over theirs
+					</Act>
+					<ActLink to="." reloadDocument>
+						Look at theirs
+					</ActLink>
+				</Note>
+			) : null}
+			{basedOn === null ? null : (
+				<Muted display="block" marginTop="6px">
+					Started from no. {basedOn}; that stays as it is, and this becomes the next number.
+				</Muted>
+			)}
+		</>
+	);
+}
+
+interface NumberSheetProps {
+	readonly wrong: Readonly<Record<string, string>>;
+	readonly basedOn: number | null;
+}
+
+/** The way from a draft to a numbered version, or what still stands in it. */
+function NumberSheet({ wrong, basedOn }: NumberSheetProps) {
+	const open = Object.keys(wrong).length;
+	return (
+		<Sheet display="grid" gap="10px">
+			<Heading>
+				{open === 0 ? "It holds" : `${open} ${open === 1 ? "thing stands" : "things stand"} open`}
+			</Heading>
+			{open === 0 ? null : (
+				<ul>
+					{Object.entries(wrong)
+						.slice(0, 6)
+						.map(([field, message]) => (
+							<li key={field}>
+								<Muted>{fieldWords(field)}:</Muted> {message}
+							</li>
+						))}
+				</ul>
+			)}
+			<Field
+				label={basedOn === null ? "Why it is written" : "Why it is changed"}
+				name="reason"
+				maxLength={300}
+				autoComplete="off"
+				placeholder="Tried on Thursday for 40; sauce was short"
+			/>
+			<chakra.div display="flex" flexWrap="wrap" gap="8px">
+				<Act kind="next" name="intent" value="number:tested" disabled={open > 0}>
+					Number it, to be tested
+				</Act>
+				<Act name="intent" value="number:standard" disabled={open > 0}>
+					Approve as the standard
+				</Act>
+				<Act kind="quiet" name="intent" value="discard">
+					Throw the draft away
+				</Act>
+			</chakra.div>
+		</Sheet>
+	);
+}

@@ -1,0 +1,191 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import type { ReactNode } from "react";
+import { CUTS, cutWords } from "#core/braise";
+import { CATEGORIES, CATEGORY_KEYS, type Draft, LIDS } from "#core/recipe";
+import { Choice, Field, LongText } from "../../ui/Field.tsx";
+import { Heading, Sheet } from "../../ui/parts.tsx";
+import { changeField } from "../draftEdits.ts";
+
+export interface FieldSheetsProps {
+	readonly draft: Draft;
+	readonly wrong: Readonly<Record<string, string>>;
+	readonly onChange: (draft: Draft, tag?: string) => void;
+}
+
+const Columns = chakra("div", {
+	base: { display: "grid", gap: "10px 12px", gridTemplateColumns: "repeat(auto-fill, minmax(150px, 1fr))" },
+});
+
+/** Everything of a draft but its lines and steps. */
+export function FieldSheets(props: FieldSheetsProps) {
+	return props.draft.kind === "dish" ? <DishFields {...props} /> : <PreparationFields {...props} />;
+}
+
+/** The parts that write one field each, for the sheets below. */
+function fieldsOf({ draft, wrong, onChange }: FieldSheetsProps) {
+	const common = (field: string) => ({
+		name: `field.${field}`,
+		value: draft.fields[field] ?? "",
+		wrong: wrong[field],
+		onChange: (event: { target: { value: string } }) =>
+			onChange(changeField(draft, field, event.target.value), field),
+	});
+	return {
+		text: (field: string, label: string, after?: string) => (
+			<Field key={field} label={label} after={after} autoComplete="off" {...common(field)} />
+		),
+		area: (field: string, label: string) => <LongText key={field} label={label} {...common(field)} />,
+		choice: (field: string, label: string, options: readonly (readonly [string, string])[]) => (
+			<Choice key={field} label={label} {...common(field)}>
+				{options.map(([value, words]) => (
+					<option key={value} value={value}>
+						{words}
+					</option>
+				))}
+			</Choice>
+		),
+		/** Fields that are not asked for keep what was typed in them. */
+		kept: (fields: readonly string[]) =>
+			fields.map((field) => (
+				<input key={field} type="hidden" name={`field.${field}`} value={draft.fields[field] ?? ""} />
+			)),
+		is: (field: string, value: string) => draft.fields[field] === value,
+	};
+}
+
+function Part({ heading, children }: { readonly heading: string; readonly children: ReactNode }) {
+	return (
+		<Sheet display="grid" gap="10px">
+			<Heading>{heading}</Heading>
+			{children}
+		</Sheet>
+	);
+}
+
+const YES_NO = [
+	["yes", "yes"],
+	["", "no"],
+] as const;
+
+function DishFields(props: FieldSheetsProps) {
+	const { text, area, choice, kept, is } = fieldsOf(props);
+	return (
+		<>
+			<Part heading="The dish">
+				{text("name", "Name")}
+				{area("summary", "In a sentence")}
+				<Columns>
+					{choice(
+						"cut",
+						"Cut",
+						CUTS.map((cut) => [cut, cutWords(cut)]),
+					)}
+					{text("portions", "Written for", "portions")}
+					{text("tags", "Tags, by commas")}
+				</Columns>
+			</Part>
+			<Part heading="Portion and yield">
+				<Columns>
+					{choice("portionBy", "Portioned", [
+						["weight", "by cooked weight"],
+						["piece", "by the piece"],
+					])}
+					{is("portionBy", "piece") ? (
+						<>
+							{text("piecesPerPortion", "Pieces a portion")}
+							{text("bought", "A piece as bought")}
+							{kept(["portion"])}
+						</>
+					) : (
+						<>
+							{text("portion", "Cooked, a portion")}
+							{kept(["piecesPerPortion", "bought"])}
+						</>
+					)}
+					{text("sauce", "Sauce, a portion")}
+					{text("trimLoss", "Trim loss", "%")}
+					{text("boneShare", "Bone", "%")}
+					{text("cookingLoss", "Cooking loss", "%")}
+					{text("pack", "Sold in packs of")}
+					{text("orderLead", "Ordered", "days before")}
+				</Columns>
+			</Part>
+			<Part heading="One piece, trimmed">
+				<Columns>
+					{choice("shape", "Shape", [
+						["block", "block"],
+						["cylinder", "cylinder, lying"],
+						["ball", "round"],
+					])}
+					{text("pieceWeight", "Weight")}
+					{is("shape", "ball") ? null : text("length", "Length", "mm")}
+					{is("shape", "block") ? text("width", "Width", "mm") : null}
+					{is("shape", "block") ? text("height", "Height", "mm") : text("diameter", "Thickness", "mm")}
+					{text("gap", "Gap in the pan", "mm")}
+				</Columns>
+				{is("shape", "block") ? kept(["diameter"]) : kept(["width", "height"])}
+				{is("shape", "ball") ? kept(["length"]) : null}
+			</Part>
+			<Part heading="Marinade and sear">
+				<Columns>
+					{choice("marinated", "Marinated", YES_NO)}
+					{is("marinated", "yes") ? (
+						<>
+							{text("marinateFor", "For")}
+							{text("marinateMost", "At the most")}
+							{text("container", "In")}
+						</>
+					) : (
+						kept(["marinateFor", "marinateMost", "container"])
+					)}
+					{choice("seared", "Seared in the pan", YES_NO)}
+					{is("seared", "yes") ? (
+						<>
+							{text("sides", "Sides")}
+							{text("minutesPerSide", "Minutes a side")}
+							{text("recovery", "Recovery", "min")}
+							{text("searGap", "Gap", "mm")}
+						</>
+					) : (
+						kept(["sides", "minutesPerSide", "recovery", "searGap"])
+					)}
+				</Columns>
+			</Part>
+			<Part heading="Braise and rest">
+				<Columns>
+					{choice("lineBy", "Liquid line", [
+						["share", "% up the piece"],
+						["below", "mm below its top"],
+						["over", "mm over its top"],
+					])}
+					{text("lineAt", "at", is("lineBy", "share") ? "%" : "mm")}
+					{choice("lid", "On the pan", Object.entries(LIDS))}
+					{text("ovenSet", "Oven", "°C")}
+					{text("ovenLow", "From", "°C")}
+					{text("ovenHigh", "to", "°C")}
+					{text("rest", "Rest", "min")}
+				</Columns>
+			</Part>
+		</>
+	);
+}
+
+function PreparationFields(props: FieldSheetsProps) {
+	const { text, area, choice } = fieldsOf(props);
+	return (
+		<Part heading="What is made">
+			{text("name", "Name")}
+			{area("summary", "In a sentence")}
+			<Columns>
+				{choice(
+					"category",
+					"It is a",
+					CATEGORY_KEYS.map((key) => [key, CATEGORIES[key].words]),
+				)}
+				{text("makes", "Makes")}
+				{text("density", "Density", "g/ml")}
+				{text("tags", "Tags, by commas")}
+			</Columns>
+		</Part>
+	);
+}

@@ -1,0 +1,344 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import {
+	closestCenter,
+	DndContext,
+	type DragEndEvent,
+	KeyboardSensor,
+	PointerSensor,
+	useSensor,
+	useSensors,
+} from "@dnd-kit/core";
+import {
+	SortableContext,
+	sortableKeyboardCoordinates,
+	useSortable,
+	verticalListSortingStrategy,
+} from "@dnd-kit/sortable";
+import type { KeyboardEvent } from "react";
+import { Link } from "react-router";
+import { threeDigits } from "#core/quantity";
+import { clausesOf, type Draft, type DraftLine, type DraftLineRead, GROUPS, gramsOrNull } from "#core/recipe";
+import { ROLE_LAW, ROLES, type Role } from "#core/scaling";
+import { Input, Select } from "../../ui/Field.tsx";
+import { Act, Heading, Hidden, Muted, Sheet } from "../../ui/parts.tsx";
+import { addLine, changeLine, inGroups, moveLine, placeLine, removeLine } from "../draftEdits.ts";
+import { GROUP_LABELS } from "../groupLabels.ts";
+import { ROLE_WORDS } from "./roleWords.ts";
+import { Tool } from "./Tool.tsx";
+
+interface LineEditorProps {
+	readonly draft: Draft;
+	readonly read: readonly DraftLineRead[];
+	readonly wrong: Readonly<Record<string, string>>;
+	readonly onChange: (draft: Draft, tag?: string) => void;
+	/** Where a new ingredient comes back to. */
+	readonly back: string;
+	/** Grams of the main; 0 while it is not known. */
+	readonly main_g: number;
+}
+
+/** The lines of a draft as a cook types them, group by group, each with what it says. */
+export function LineEditor(props: LineEditorProps) {
+	const { draft, onChange } = props;
+	const sensors = useSensors(
+		useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
+		useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
+	);
+	const lines = inGroups(draft.lines);
+	const drop = ({ active, over }: DragEndEvent) => {
+		if (!over || active.id === over.id) return;
+		const there = lines.find(({ key }) => key === over.id);
+		if (!there) return;
+		const index = lines
+			.filter(({ group }) => group === there.group)
+			.findIndex(({ key }) => key === there.key);
+		onChange(placeLine(draft, String(active.id), there.group, index));
+	};
+	return (
+		<Sheet>
+			<Heading>Lines</Heading>
+			<Muted display="block">
+				Amount, ingredient, then how it is prepared: “2 1/2 kg pork collar, trimmed, 300 g pieces”. Enter adds
+				a line, Alt with the arrows moves it.
+			</Muted>
+			<DndContext id="lines" sensors={sensors} collisionDetection={closestCenter} onDragEnd={drop}>
+				<SortableContext items={lines.map(({ key }) => key)} strategy={verticalListSortingStrategy}>
+					{GROUPS.map((group) => (
+						<Group
+							key={group}
+							group={group}
+							lines={lines.filter((line) => line.group === group)}
+							{...props}
+						/>
+					))}
+				</SortableContext>
+			</DndContext>
+		</Sheet>
+	);
+}
+
+function Group({
+	group,
+	lines,
+	...rest
+}: LineEditorProps & { readonly group: DraftLine["group"]; readonly lines: readonly DraftLine[] }) {
+	const { draft, onChange } = rest;
+	const label = GROUP_LABELS[group];
+	return (
+		<chakra.section aria-label={label} marginTop="12px">
+			<chakra.div display="flex" alignItems="center" justifyContent="space-between">
+				<chakra.h3 color="muted" fontWeight="600">
+					{label}
+				</chakra.h3>
+				<Act
+					kind="quiet"
+					name="intent"
+					value={`addLine:${group}`}
+					onClick={(event) => {
+						event.preventDefault();
+						const added = addLine(draft, group);
+						onChange(added.draft);
+						focusSoon(added.key);
+					}}
+				>
+					Add a line<Hidden> to {label}</Hidden>
+				</Act>
+			</chakra.div>
+			<chakra.ol display="grid" gap="4px">
+				{lines.map((line) => (
+					<LineRow key={line.key} line={line} {...rest} />
+				))}
+			</chakra.ol>
+		</chakra.section>
+	);
+}
+
+/** Puts the cursor into a line once it is on the page. */
+export function focusSoon(key: string): void {
+	requestAnimationFrame(() => document.getElementById(`text-${key}`)?.focus());
+}
+
+const Row = chakra("div", {
+	base: {
+		display: "grid",
+		gap: "4px 6px",
+		alignItems: "center",
+		gridTemplateColumns: {
+			base: "32px minmax(0,1fr) auto",
+			md: "32px minmax(0,1fr) 136px auto",
+		},
+	},
+});
+
+function LineRow({
+	line,
+	draft,
+	read,
+	wrong,
+	onChange,
+	back,
+	main_g,
+}: LineEditorProps & { readonly line: DraftLine }) {
+	const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
+		id: line.key,
+	});
+	const says = read.find(({ key }) => key === line.key);
+	const problem = wrong[`line.${line.key}`];
+	const role = line.role || says?.role || "";
+	const name = line.text.trim() || "empty line";
+	return (
+		<li
+			ref={setNodeRef}
+			style={{
+				transform: transform ? `translate(0, ${transform.y}px)` : undefined,
+				opacity: isDragging ? 0.7 : 1,
+			}}
+		>
+			<input type="hidden" name="line" value={line.key} />
+			<input type="hidden" name={`line.${line.key}.group`} value={line.group} />
+			<input type="hidden" name={`line.${line.key}.school`} value={line.school ?? ""} />
+			<Row>
+				<Tool
+					type="button"
+					ref={setActivatorNodeRef}
+					{...attributes}
+					{...listeners}
+					aria-label={`Drag: ${name}`}
+				>
+					⠿
+				</Tool>
+				<Input
+					id={`text-${line.key}`}
+					name={`line.${line.key}.text`}
+					value={line.text}
+					placeholder="500 g onions, large dice"
+					aria-label={`Line: ${name}`}
+					aria-invalid={problem ? true : undefined}
+					aria-describedby={`says-${line.key}`}
+					autoComplete="off"
+					onChange={(event) => onChange(changeLine(draft, line.key, { text: event.target.value }), line.key)}
+					onKeyDown={(event) => lineKeys(event, draft, line, onChange)}
+				/>
+				<chakra.div hideBelow="md">
+					<RoleChoice line={line} role={role} proposed={says?.proposed ?? true} {...{ draft, onChange }} />
+				</chakra.div>
+				<chakra.div display="flex" gap="2px">
+					<Tool
+						name="intent"
+						value={`moveUp:line:${line.key}`}
+						aria-label={`Up: ${name}`}
+						onClick={(event) => {
+							event.preventDefault();
+							onChange(moveLine(draft, line.key, -1));
+						}}
+					>
+						↑
+					</Tool>
+					<Tool
+						name="intent"
+						value={`moveDown:line:${line.key}`}
+						aria-label={`Down: ${name}`}
+						onClick={(event) => {
+							event.preventDefault();
+							onChange(moveLine(draft, line.key, 1));
+						}}
+					>
+						↓
+					</Tool>
+					<Tool
+						name="intent"
+						value={`remove:line:${line.key}`}
+						aria-label={`Remove: ${name}`}
+						onClick={(event) => {
+							event.preventDefault();
+							onChange(removeLine(draft, line.key));
+						}}
+					>
+						×
+					</Tool>
+				</chakra.div>
+			</Row>
+			<chakra.p
+				id={`says-${line.key}`}
+				paddingInlineStart="40px"
+				fontSize="15px"
+				color={problem ? "next" : "muted"}
+			>
+				{problem && line.text.trim() !== "" ? (
+					<>
+						▲ {problem}{" "}
+						{says?.unknown ? (
+							<Link to={`/book/ingredients/new?${new URLSearchParams({ name: says.unknown, back })}`}>
+								Add it
+							</Link>
+						) : null}
+					</>
+				) : (
+					<>
+						<Said says={says} role={role} main_g={main_g} />
+						{role === "potent" ? <Exponent line={line} {...{ draft, onChange }} /> : null}
+					</>
+				)}
+			</chakra.p>
+		</li>
+	);
+}
+
+interface SaidProps {
+	readonly says: DraftLineRead | undefined;
+	readonly role: Role | "";
+	/** Grams of the main; 0 while it is not known. */
+	readonly main_g: number;
+}
+
+/** What a line is taken to say. */
+function Said({ says, role, main_g }: SaidProps) {
+	if (!says?.ingredient || !says.quantity || role === "") return null;
+	const { ingredient, guessed, said, quantity } = says;
+	const { preparation: _, ...rest } = said;
+	const grams = gramsOrNull(quantity, ingredient);
+	const straight = role === "vegetable" || role === "side" || role === "salt";
+	const share =
+		straight && grams !== null && main_g > 0 ? `${threeDigits((grams / main_g) * 100)} % of the main` : "";
+	return (
+		<>
+			{guessed ? "taken as " : ""}
+			<b>{ingredient.name}</b>
+			{[...clausesOf(rest), share || ROLE_LAW[role]].map((words) => ` · ${words}`)}
+			{ingredient.allergens.length > 0 ? ` · brings ${ingredient.allergens.join(", ")}` : ""}
+		</>
+	);
+}
+
+interface RoleChoiceProps {
+	readonly line: DraftLine;
+	readonly role: Role | "";
+	readonly proposed: boolean;
+	readonly draft: Draft;
+	readonly onChange: LineEditorProps["onChange"];
+}
+
+function RoleChoice({ line, role, proposed, draft, onChange }: RoleChoiceProps) {
+	const proposal = proposed && role !== "" ? `${ROLE_WORDS[role]} (proposed)` : "as proposed";
+	return (
+		<Select
+			name={`line.${line.key}.role`}
+			value={line.role}
+			aria-label={`Role: ${line.text.trim() || "empty line"}`}
+			onChange={(event) => onChange(changeLine(draft, line.key, { role: event.target.value as Role | "" }))}
+		>
+			<option value="">{proposal}</option>
+			{ROLES.map((one) => (
+				<option key={one} value={one}>
+					{ROLE_WORDS[one]}
+				</option>
+			))}
+		</Select>
+	);
+}
+
+/** How far a potent line follows the batch: the power its factor is taken to. */
+function Exponent({ line, draft, onChange }: Pick<RoleChoiceProps, "line" | "draft" | "onChange">) {
+	return (
+		<chakra.span display="inline-flex" gap="6px" alignItems="center" marginInlineStart="8px">
+			to the power
+			<chakra.span width="64px">
+				<Input
+					name={`line.${line.key}.exponent`}
+					value={line.exponent}
+					placeholder="1"
+					aria-label={`Exponent: ${line.text.trim() || "empty line"}`}
+					minHeight="32px !important"
+					padding="2px 8px !important"
+					onChange={(event) =>
+						onChange(changeLine(draft, line.key, { exponent: event.target.value }), `${line.key}^`)
+					}
+				/>
+			</chakra.span>
+		</chakra.span>
+	);
+}
+
+function lineKeys(
+	event: KeyboardEvent<HTMLInputElement>,
+	draft: Draft,
+	line: DraftLine,
+	onChange: LineEditorProps["onChange"],
+): void {
+	if (event.key === "Enter") {
+		event.preventDefault();
+		const added = addLine(draft, line.group, line.key);
+		onChange(added.draft);
+		focusSoon(added.key);
+	} else if (event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
+		event.preventDefault();
+		onChange(moveLine(draft, line.key, event.key === "ArrowUp" ? -1 : 1));
+		focusSoon(line.key);
+	} else if (event.key === "Backspace" && line.text === "") {
+		event.preventDefault();
+		const lines = inGroups(draft.lines);
+		const before = lines[lines.findIndex(({ key }) => key === line.key) - 1];
+		onChange(removeLine(draft, line.key));
+		if (before) focusSoon(before.key);
+	}
+}

@@ -1,0 +1,18 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+
+/** A small button beside a line or a step. */
+export const Tool = chakra("button", {
+	base: {
+		bg: "transparent",
+		border: "1px solid",
+		borderColor: "hair",
+		minWidth: "32px",
+		minHeight: "44px",
+		cursor: "pointer",
+		color: "muted",
+		fontSize: "16px",
+		lineHeight: 1,
+		_hover: { color: "ink", borderColor: "ink" },
+		_disabled: { opacity: 0.4, cursor: "default" },
+	},
+});

@@ -1,0 +1,14 @@
+import type { Role } from "#core/scaling";
+
+/** The roles of lines as a cook reads them. */
+export const ROLE_WORDS: Readonly<Record<Role, string>> = {
+	main: "main",
+	vegetable: "vegetable",
+	side: "side",
+	searFat: "searing fat",
+	liquid: "braising liquid",
+	salt: "salt",
+	potent: "potent",
+	thickener: "thickener",
+	finishing: "finishing",
+};

@@ -1,0 +1,208 @@
+import { type RefObject, useCallback, useEffect, useReducer, useRef, useState } from "react";
+import { useFetcher } from "react-router";
+import type { Draft } from "#core/recipe";
+import { isNotSent } from "../../ui/offline.ts";
+
+/** Changes of one field closer together than this are one step of undo, ms. */
+const ONE_STEP_MS = 1200;
+/** How long typing has to rest before it is kept, ms; and between tries when nobody answers. */
+const REST_MS = 700;
+const AGAIN_MS = 4000;
+/** Steps that can be undone. */
+const STEPS = 200;
+
+interface History {
+	readonly past: readonly Draft[];
+	readonly now: Draft;
+	readonly future: readonly Draft[];
+	/** What the last change was made to, and when. */
+	readonly tag: string;
+	readonly at: number;
+}
+
+type Move =
+	| { readonly type: "change"; readonly draft: Draft; readonly tag: string; readonly at: number }
+	| { readonly type: "undo" }
+	| { readonly type: "redo" };
+
+function history(state: History, move: Move): History {
+	if (move.type === "change") {
+		if (move.draft === state.now) return state;
+		const joins = move.tag !== "" && move.tag === state.tag && move.at - state.at < ONE_STEP_MS;
+		const past = joins ? state.past : [...state.past, state.now].slice(-STEPS);
+		return { past, now: move.draft, future: [], tag: move.tag, at: move.at };
+	}
+	const [from, to] = move.type === "undo" ? [state.past, state.future] : [state.future, state.past];
+	const next = from.at(-1);
+	if (!next) return state;
+	const rest = from.slice(0, -1);
+	const kept = [...to, state.now];
+	return move.type === "undo"
+		? { past: rest, now: next, future: kept, tag: "", at: 0 }
+		: { past: kept, now: next, future: rest, tag: "", at: 0 };
+}
+
+/** What the server answers to a draft that was sent. */
+export interface DraftKept {
+	readonly version: number;
+	readonly at: string;
+	/** What does not hold as a recipe yet, by field. */
+	readonly open: Readonly<Record<string, string>>;
+}
+export interface DraftStale {
+	readonly stale: number;
+}
+
+/** How safe what was typed is. */
+export type Keeping = "kept" | "keeping" | "notSent" | "stale";
+
+export interface DraftInHand {
+	readonly draft: Draft;
+	readonly version: number;
+	readonly keeping: Keeping;
+	readonly keptAt: string;
+	/** What the server found open in what it kept last. */
+	readonly open: Readonly<Record<string, string>>;
+	readonly restored: boolean;
+	readonly canUndo: boolean;
+	readonly canRedo: boolean;
+	/** Makes a change; changes with one tag close together are undone as one. */
+	change(draft: Draft, tag?: string): void;
+	undo(): void;
+	redo(): void;
+	/** Puts this draft over what somebody else has written. */
+	overwrite(): void;
+}
+
+interface Loaded {
+	readonly id: string;
+	readonly draft: Draft;
+	readonly version: number;
+	readonly at: string;
+	readonly open: Readonly<Record<string, string>>;
+}
+
+/** A draft in hand: undone and redone, sent as it is typed, and held at this desk until it has been. */
+export function useDraft(loaded: Loaded, form: RefObject<HTMLFormElement | null>): DraftInHand {
+	const [state, move] = useReducer(history, {
+		past: [],
+		now: loaded.draft,
+		future: [],
+		tag: "",
+		at: 0,
+	});
+	const [version, setVersion] = useState(loaded.version);
+	const [kept, setKept] = useState<Draft>(loaded.draft);
+	const [keptAt, setKeptAt] = useState(loaded.at);
+	const [open, setOpen] = useState(loaded.open);
+	const [trouble, setTrouble] = useState<"notSent" | "stale" | null>(null);
+	const [theirs, setTheirs] = useState(0);
+	const [restored, setRestored] = useState(false);
+	const sent = useRef<Draft>(loaded.draft);
+	const fetcher = useFetcher<DraftKept | DraftStale>();
+
+	const change = useCallback((draft: Draft, tag = "") => {
+		move({ type: "change", draft, tag, at: Date.now() });
+	}, []);
+
+	useEffect(() => {
+		const held = heldAt(loaded.id);
+		if (held && held.version === loaded.version && !same(held.draft, loaded.draft)) {
+			move({ type: "change", draft: held.draft, tag: "", at: Date.now() });
+			setRestored(true);
+		}
+	}, [loaded.id, loaded.version, loaded.draft]);
+
+	const isDirty = state.now !== kept;
+	useEffect(() => {
+		if (isDirty) hold(loaded.id, { version, draft: state.now });
+	}, [isDirty, state.now, version, loaded.id]);
+
+	const { submit, state: sending, data: answer } = fetcher;
+	useEffect(() => {
+		if (!isDirty || sending !== "idle" || trouble === "stale") return;
+		const timer = setTimeout(
+			() => {
+				if (!form.current) return;
+				sent.current = state.now;
+				const typed = new FormData(form.current);
+				typed.set("intent", "keep");
+				submit(typed, { method: "post" });
+			},
+			trouble === "notSent" ? AGAIN_MS : REST_MS,
+		);
+		return () => clearTimeout(timer);
+	}, [isDirty, sending, trouble, state.now, submit, form]);
+
+	useEffect(() => {
+		if (sending !== "idle" || answer === undefined) return;
+		if (isNotSent(answer)) setTrouble("notSent");
+		else if ("stale" in answer) {
+			setTrouble("stale");
+			setTheirs(answer.stale);
+		} else {
+			setTrouble(null);
+			setVersion(answer.version);
+			setKept(sent.current);
+			setKeptAt(answer.at);
+			setOpen(answer.open);
+			letGo(loaded.id);
+		}
+	}, [sending, answer, loaded.id]);
+
+	return {
+		draft: state.now,
+		version,
+		keeping: trouble ?? (isDirty || sending !== "idle" ? "keeping" : "kept"),
+		keptAt,
+		open,
+		restored,
+		canUndo: state.past.length > 0,
+		canRedo: state.future.length > 0,
+		change,
+		undo: () => move({ type: "undo" }),
+		redo: () => move({ type: "redo" }),
+		overwrite: () => {
+			setVersion(theirs);
+			setTrouble(null);
+		},
+	};
+}
+
+interface Held {
+	readonly version: number;
+	readonly draft: Draft;
+}
+
+const nameOf = (id: string) => `wide-table draft ${id}`;
+
+/** What this desk holds of a draft that was never sent. */
+function heldAt(id: string): Held | null {
+	try {
+		const text = localStorage.getItem(nameOf(id));
+		return text ? (JSON.parse(text) as Held) : null;
+	} catch {
+		return null;
+	}
+}
+
+function hold(id: string, held: Held): void {
+	try {
+		localStorage.setItem(nameOf(id), JSON.stringify(held));
+	} catch {
+		// A browser that keeps nothing still sends what is typed.
+	}
+}
+
+/** Forgets what this desk holds of a draft. */
+export function letGo(id: string): void {
+	try {
+		localStorage.removeItem(nameOf(id));
+	} catch {
+		// Nothing was held.
+	}
+}
+
+function same(one: Draft, other: Draft): boolean {
+	return JSON.stringify(one) === JSON.stringify(other);
+}

@@ -1,0 +1,52 @@
+/** Fields of a recipe as its page calls them. */
+const WORDS: Readonly<Record<string, string>> = {
+	name: "Name",
+	summary: "In a sentence",
+	tags: "Tags",
+	cut: "Cut",
+	portions: "Written for",
+	portionBy: "Portioned by",
+	portion: "Cooked, a portion",
+	piecesPerPortion: "Pieces a portion",
+	bought: "A piece as bought",
+	trimLoss: "Trim loss, %",
+	boneShare: "Bone, %",
+	cookingLoss: "Cooking loss, %",
+	pack: "Pack",
+	orderLead: "Ordered, days before",
+	shape: "Shape of a piece",
+	length: "Length, mm",
+	width: "Width, mm",
+	height: "Height, mm",
+	diameter: "Thickness, mm",
+	pieceWeight: "Weight of a piece",
+	gap: "Gap, mm",
+	marinated: "Marinated",
+	marinateFor: "Marinade for",
+	marinateMost: "Marinade at the most",
+	container: "Marinade in",
+	seared: "Seared in the pan",
+	sides: "Sides",
+	minutesPerSide: "Minutes a side",
+	recovery: "Recovery, min",
+	searGap: "Gap in the searing pan, mm",
+	lineBy: "Liquid line by",
+	lineAt: "Liquid line at",
+	lid: "On the pan",
+	ovenLow: "Oven from, °C",
+	ovenSet: "Oven, °C",
+	ovenHigh: "Oven to, °C",
+	rest: "Rest, min",
+	sauce: "Sauce, a portion",
+	category: "Kind",
+	makes: "Makes",
+	density: "Density, g/ml",
+	reason: "Why",
+	lines: "Lines",
+};
+
+export function fieldWords(field: string): string {
+	if (field.startsWith("line.")) return "A line";
+	if (field.startsWith("step.")) return "A step";
+	return WORDS[field] ?? field;
+}

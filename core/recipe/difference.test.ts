@@ -1,0 +1,58 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import { describe, expect, it } from "vitest";
+import { difference, isSame, type Preparation, type Recipe } from "./index.ts";
+
+const FOLDER = "db/demo/book";
+const DOCS = readdirSync(FOLDER).map(
+	(file) => JSON.parse(readFileSync(join(FOLDER, file), "utf8")) as Recipe | Preparation,
+);
+const NONE = new Map();
+const goat = DOCS.find(({ name }) => name.startsWith("Goat")) as Recipe;
+
+describe("the difference of two versions", () => {
+	it.each(DOCS.map((doc) => [doc.name, doc] as const))("of %s and itself is none", (_, doc) => {
+		expect(isSame(difference(doc, structuredClone(doc), NONE))).toBe(true);
+	});
+
+	it("names an amount, a line that is new, and one that is gone", () => {
+		const [main, onion, carrot, ...rest] = goat.lines;
+		if (!main || !onion || !carrot) throw new Error("no lines");
+		const leek = { ...carrot, ingredient: "leek" };
+		const to = { ...goat, lines: [main, { ...onion, amount: 650 }, leek, ...rest] };
+		expect(difference(goat, to, NONE).lines).toEqual([
+			{ what: "onion", from: "500 g, large dice, vegetable, base", to: "650 g, large dice, vegetable, base" },
+			{ what: "carrot", from: "250 g, large dice, vegetable, base", to: "" },
+			{ what: "leek", from: "", to: "250 g, large dice, vegetable, base" },
+		]);
+	});
+
+	it("names yields and oven by their fields, and turns round with its sides", () => {
+		const to = {
+			...goat,
+			losses: { ...goat.losses, cookingLoss: 0.38 },
+			braise: { ...goat.braise, lid: "lid" as const },
+		};
+		const there = difference(goat, to, NONE);
+		expect(there.fields.map(({ field, from, to: other }) => [field, from, other])).toEqual([
+			["cookingLoss", "36", "38"],
+			["lid", "foil", "lid"],
+		]);
+		const back = difference(to, goat, NONE);
+		expect(back.fields).toEqual(there.fields.map((pair) => ({ ...pair, from: pair.to, to: pair.from })));
+	});
+
+	it("tells two steps at one place apart", () => {
+		const [first, second, ...rest] = goat.steps;
+		if (!first || !second) throw new Error("no steps");
+		const to = { ...goat, steps: [first, { ...second, text: "Salt and dry them." }, ...rest] };
+		expect(difference(goat, to, NONE).steps).toMatchObject([
+			{ what: "trim (2)", to: expect.stringContaining("Salt and dry them.") },
+		]);
+	});
+
+	it("tells a choice between schools", () => {
+		const to: Recipe = { ...goat, schools: { flour: "starch" } };
+		expect(difference(goat, to, NONE).schools).toEqual([{ what: "flour", from: "", to: "starch" }]);
+	});
+});

@@ -1,0 +1,106 @@
+import { formatQuantity } from "../quantity/index.ts";
+import { draftOf, isPreparation } from "./draftOf.ts";
+import type { Ingredient } from "./Ingredient.ts";
+import { clausesOf } from "./lineText.ts";
+import type { Preparation } from "./Preparation.ts";
+import type { Recipe, RecipeLine, RecipeStep } from "./Recipe.ts";
+import { ingredientOf } from "./weighLine.ts";
+
+/** What stands in each of two versions at one place; one side is empty where it is new or gone. */
+export interface Pair {
+	readonly what: string;
+	readonly from: string;
+	readonly to: string;
+}
+
+/** What two versions of a recipe say differently. */
+export interface Difference {
+	/** Portion, yields, piece, oven and the rest, by the name of the field. */
+	readonly fields: readonly (Pair & { readonly field: string })[];
+	readonly lines: readonly Pair[];
+	readonly steps: readonly Pair[];
+	readonly schools: readonly Pair[];
+}
+
+/**
+ * What two versions say differently: fields, lines by ingredient, steps by place and
+ * order. Nothing where both say the same.
+ */
+export function difference(
+	from: Recipe | Preparation,
+	to: Recipe | Preparation,
+	known: ReadonlyMap<string, Ingredient>,
+): Difference {
+	const [before, after] = [draftOf(from, known), draftOf(to, known)];
+	const names = [...new Set([...Object.keys(before.fields), ...Object.keys(after.fields)])];
+	return {
+		fields: names.flatMap((field) => {
+			const [one, other] = [before.fields[field] ?? "", after.fields[field] ?? ""];
+			return one === other ? [] : [{ field, what: field, from: one, to: other }];
+		}),
+		lines: pairs(byName(from.lines, known), byName(to.lines, known)),
+		steps: pairs(byPlace(from.steps), byPlace(to.steps)),
+		schools: pairs(schoolsOf(from), schoolsOf(to)),
+	};
+}
+
+/** Whether there is none. */
+export function isSame({ fields, lines, steps, schools }: Difference): boolean {
+	return fields.length + lines.length + steps.length + schools.length === 0;
+}
+
+/** Pairs of what is other in two lists of named words, in the order of the first and then the second. */
+function pairs(from: ReadonlyMap<string, string>, to: ReadonlyMap<string, string>): Pair[] {
+	const names = [...new Set([...from.keys(), ...to.keys()])];
+	return names.flatMap((what) => {
+		const [one, other] = [from.get(what) ?? "", to.get(what) ?? ""];
+		return one === other ? [] : [{ what, from: one, to: other }];
+	});
+}
+
+/** Lines by the name of their ingredient; the second of one name is "salt (2)". */
+function byName(lines: readonly RecipeLine[], known: ReadonlyMap<string, Ingredient>): Map<string, string> {
+	return named(lines, (line) => ingredientOf(line, known).name, lineWords);
+}
+
+function lineWords(line: RecipeLine): string {
+	const amount = formatQuantity({ amount: line.amount, unit: line.unit });
+	const damped = line.exponent === undefined ? [] : [`to the power ${line.exponent}`];
+	return [amount, ...clausesOf(line), line.role, ...damped, line.group].join(", ");
+}
+
+function byPlace(steps: readonly RecipeStep[]): Map<string, string> {
+	return named(steps, ({ place }) => place, stepWords);
+}
+
+function stepWords(step: RecipeStep): string {
+	return [
+		step.text,
+		`${step.station}, ${step.handsOn_min} + ${step.waiting_min} min, ${step.grows === "fixed" ? "work stays" : "work grows"}.`,
+		step.temperature_C === undefined ? "" : `At ${step.temperature_C} °C.`,
+		step.tools ? `With ${step.tools}.` : "",
+		step.check ? `Look for: ${step.check}` : "",
+		step.caution ? `Mind: ${step.caution}` : "",
+	]
+		.filter((part) => part !== "")
+		.join(" ");
+}
+
+function schoolsOf(doc: Recipe | Preparation): Map<string, string> {
+	return new Map(Object.entries(isPreparation(doc) ? {} : (doc.schools ?? {})));
+}
+
+function named<T>(
+	all: readonly T[],
+	nameOf: (one: T) => string,
+	words: (one: T) => string,
+): Map<string, string> {
+	const found = new Map<string, string>();
+	for (const one of all) {
+		const name = nameOf(one);
+		let number = 1;
+		while (found.has(number === 1 ? name : `${name} (${number})`)) number += 1;
+		found.set(number === 1 ? name : `${name} (${number})`, words(one));
+	}
+	return found;
+}
