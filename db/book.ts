@@ -216,7 +216,7 @@ async function writeVersion(
 }
 
 /** The standards that a new one takes the place of. */
-async function retireOthers(tx: Transaction, id: string, number: number, who: string): Promise<void> {
+export async function retireOthers(tx: Transaction, id: string, number: number, who: string): Promise<void> {
 	const rows = await tx.select().from(recipeVersion).where(eq(recipeVersion.recipeId, id));
 	const standing = (await withLife(tx, rows)).filter(
 		(version) => version.state === "standard" && version.number !== number,

@@ -25,6 +25,14 @@ export {
 	saveDraft,
 } from "./drafts.ts";
 export { eventsSince, type StoredEvent } from "./events.ts";
+export {
+	applyImport,
+	dropStage,
+	readBookFile,
+	readStage,
+	type StageRow,
+	stageImport,
+} from "./exchange.ts";
 export { ensureHouse } from "./house.ts";
 export {
 	addIngredient,

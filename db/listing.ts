@@ -136,7 +136,8 @@ function better(one: CurrentVersion, other: CurrentVersion): boolean {
 /** Most values one statement is given. */
 const AT_ONCE = 100;
 
-function inHundreds<T>(all: readonly T[]): T[][] {
+/** A list in parts that one statement takes. */
+export function inHundreds<T>(all: readonly T[]): T[][] {
 	const parts: T[][] = [];
 	for (let from = 0; from < all.length; from += AT_ONCE) parts.push(all.slice(from, from + AT_ONCE));
 	return parts;

@@ -281,3 +281,12 @@ export const recipeUses = sqliteTable(
 		index("recipe_uses_ingredient").on(table.ingredientId),
 	],
 );
+
+/** A file that was given to be taken in, held until somebody has looked at what it would do. */
+export const importStage = sqliteTable("import_stage", {
+	id: text("id").primaryKey(),
+	name: text("name").notNull(),
+	text: text("text").notNull(),
+	at: integer("at").notNull(),
+	who: text("who").notNull(),
+});

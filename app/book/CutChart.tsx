@@ -73,9 +73,9 @@ function steps(from: number, to: number, size: number): number[] {
 }
 
 interface PointProps {
-	readonly cx?: number;
-	readonly cy?: number;
-	readonly payload?: CutPoint;
+	readonly cx?: number | undefined;
+	readonly cy?: number | undefined;
+	readonly payload?: CutPoint | undefined;
 }
 
 function Point({ cx = 0, cy = 0, payload }: PointProps) {

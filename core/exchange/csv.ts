@@ -1,0 +1,156 @@
+import Papa from "papaparse";
+import { checked, Refusal, refuse } from "../check/index.ts";
+import { IngredientEntry } from "./BookFile.ts";
+import { type BookRead, MOST_ENTRIES, type NotRead, type Placed } from "./readBookText.ts";
+
+/** Columns of the table of ingredients, in order; lists stand in one cell with spaces between. */
+const COLUMNS = [
+	"id",
+	"name",
+	"category",
+	"cut",
+	"origins",
+	"supplier",
+	"density_g_per_ml",
+	"each_g",
+	"trimLoss",
+	"allergens",
+	"mayContain",
+	"pack_g",
+	"mergedInto",
+] as const;
+
+/** Columns of the table of prices. Money in minor units, days as 2026-11-28 in UTC. */
+const PRICE_COLUMNS = ["id", "pack_g", "price_minor", "from"] as const;
+
+/** Ingredients as CSV, UTF-8 with a heading. */
+export function ingredientsToCsv(ingredients: readonly IngredientEntry[]): string {
+	const rows = ingredients.map((entry) =>
+		COLUMNS.map((column) => cell(entry[column as keyof IngredientEntry])),
+	);
+	return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: "\n", escapeFormulae: true });
+}
+
+/** Prices of all ingredients as CSV, UTF-8 with a heading. */
+export function pricesToCsv(ingredients: readonly IngredientEntry[]): string {
+	const rows = ingredients.flatMap(({ id, prices }) =>
+		prices.map(({ pack_g, price_minor, from }) => [id, pack_g, price_minor, new Date(from).toISOString()]),
+	);
+	return Papa.unparse({ fields: [...PRICE_COLUMNS], data: rows }, { newline: "\n", escapeFormulae: true });
+}
+
+function cell(value: unknown): string {
+	if (value === undefined || value === null) return "";
+	return Array.isArray(value) ? value.join(" ") : String(value);
+}
+
+/** Whether a text is a table rather than JSON. */
+export function isCsv(text: string): boolean {
+	const [heading = ""] = text.replace(/^\uFEFF/, "").split(/\r?\n/, 1);
+	return !/^\s*[{[]/.test(heading) && /[,;\t]/.test(heading);
+}
+
+/**
+ * Ingredients or prices from a table: which of the two is told by its heading. Prices are
+ * put on the ingredients of the book.
+ *
+ * @param there ingredients of the book, for a table of prices
+ * @throws {Refusal} when the heading is of neither, or there are too many rows
+ */
+export function readCsv(text: string, there: readonly IngredientEntry[]): BookRead {
+	const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
+		header: true,
+		skipEmptyLines: "greedy",
+		preview: MOST_ENTRIES + 1,
+		transformHeader: (heading) => heading.trim(),
+	});
+	if (data.length > MOST_ENTRIES) {
+		const most = MOST_ENTRIES.toLocaleString("en-GB");
+		throw refuse("rows", `more than ${most} were given; up to ${most} at once are allowed`);
+	}
+	const fields = new Set(meta.fields ?? []);
+	if (fields.has("price_minor")) return readPrices(data, there);
+	if (fields.has("name") && fields.has("category")) return readIngredients(data, there);
+	throw refuse(
+		"line 1",
+		`the heading is ${[...fields].join(", ").slice(0, 120)}; ${COLUMNS.join(", ")} or ${PRICE_COLUMNS.join(", ")} is allowed`,
+	);
+}
+
+type Row = Readonly<Record<string, string>>;
+
+const LISTS = new Set(["origins", "allergens", "mayContain"]);
+const NUMBERS = new Set(["density_g_per_ml", "each_g", "trimLoss", "pack_g", "price_minor"]);
+
+/** A row as an entry: empty cells are left out, lists are parted, numbers are numbers. */
+function entryOf(row: Row): Record<string, unknown> {
+	const entry: Record<string, unknown> = {
+		origins: [],
+		allergens: [],
+		mayContain: [],
+		trimLoss: 0,
+		prices: [],
+	};
+	for (const column of COLUMNS) {
+		const text = (row[column] ?? "").trim();
+		if (text === "") continue;
+		if (LISTS.has(column)) entry[column] = text.split(/[\s;]+/);
+		else entry[column] = NUMBERS.has(column) ? numberIn(text) : text;
+	}
+	return entry;
+}
+
+function numberIn(text: string): number | string {
+	const value = Number(text.replace(",", "."));
+	return Number.isNaN(value) ? text : value;
+}
+
+function readIngredients(rows: readonly Row[], there: readonly IngredientEntry[]): BookRead {
+	const held = new Map(there.map((entry) => [entry.id, entry]));
+	const { read, notRead } = eachRow(rows, (row) => {
+		const entry = checked(IngredientEntry, entryOf(row));
+		return { ...entry, prices: held.get(entry.id)?.prices ?? [] };
+	});
+	return { currency: null, ingredients: read, recipes: [], notRead };
+}
+
+function readPrices(rows: readonly Row[], there: readonly IngredientEntry[]): BookRead {
+	const prices = new Map<string, IngredientEntry["prices"]>();
+	const lines = new Map<string, number>();
+	const { notRead } = eachRow(rows, (row, line) => {
+		const entry = there.find(({ id }) => id === row.id?.trim());
+		if (!entry) throw refuse("id", `“${row.id}” is not in the book; add the ingredient first`);
+		const from = Date.parse(row.from ?? "");
+		const price = { pack_g: numberIn(row.pack_g ?? ""), price_minor: numberIn(row.price_minor ?? ""), from };
+		const { prices: checkedPrices } = checked(IngredientEntry, { ...entry, prices: [price] });
+		prices.set(entry.id, [...(prices.get(entry.id) ?? []), ...checkedPrices]);
+		if (!lines.has(entry.id)) lines.set(entry.id, line);
+		return entry;
+	});
+	const ingredients = [...prices].flatMap(([id, more]) => {
+		const entry = there.find((one) => one.id === id);
+		return entry
+			? [{ line: lines.get(id) ?? 1, entry: { ...entry, prices: [...entry.prices, ...more] } }]
+			: [];
+	});
+	return { currency: null, ingredients, recipes: [], notRead };
+}
+
+/** Reads row by row; the heading is line 1. */
+function eachRow(
+	rows: readonly Row[],
+	read: (row: Row, line: number) => IngredientEntry,
+): { read: Placed<IngredientEntry>[]; notRead: NotRead[] } {
+	const found: Placed<IngredientEntry>[] = [];
+	const notRead: NotRead[] = [];
+	rows.forEach((row, index) => {
+		const line = index + 2;
+		try {
+			found.push({ line, entry: read(row, line) });
+		} catch (error) {
+			if (!(error instanceof Refusal)) throw error;
+			notRead.push({ line, what: (row.name ?? row.id ?? "").slice(0, 60), why: error.message });
+		}
+	});
+	return { read: found, notRead };
+}

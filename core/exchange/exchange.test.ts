@@ -1,0 +1,311 @@
+import { readdirSync, readFileSync } from "node:fs";
+import { join } from "node:path";
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { Refusal } from "../check/index.ts";
+import {
+	ingredient,
+	isPreparation,
+	namesOf,
+	type Preparation,
+	type Recipe,
+	readDraft,
+} from "../recipe/index.ts";
+import {
+	type BookFile,
+	decodeText,
+	emptyBook,
+	fromJsonLd,
+	type ImportPlan,
+	type IngredientEntry,
+	ingredientsToCsv,
+	isCsv,
+	isIdle,
+	planImport,
+	pricesToCsv,
+	readBookText,
+	readCsv,
+	recipesInJsonLd,
+	toJsonLd,
+	toMarkdown,
+} from "./index.ts";
+
+const AWKWARD = "core/exchange/awkward";
+const AS = { who: "Ada", at: 5, id: "a-file" };
+const EMPTY = emptyBook("EUR");
+
+/** What taking in a file of the awkward folder would do to a book. */
+function planOf(name: string, book: BookFile = EMPTY): ImportPlan {
+	const { text } = decodeText(readFileSync(join(AWKWARD, name)));
+	const read = isCsv(text) ? readCsv(text, book.ingredients) : readBookText(text, AS);
+	return planImport(read, book);
+}
+const refusals = (name: string) => planOf(name).refused.map(({ line, why }) => `${line}: ${why}`);
+
+describe("an awkward file", () => {
+	it.each([
+		["broken.json", /line 4: is no JSON/],
+		["not-a-book.json", /line 1: is no JSON object/],
+		["other-format.json", /format: “somebody\/else” was given; wide-table\/book/],
+		["newer-version.json", /formatVersion: “9” was given; 1 is allowed/],
+		["binary.json", /file: is no text/],
+		["deep.json", /nested more than 40 deep/],
+		["unknown-heading.csv", /format|heading/],
+	])("%s is refused whole, and says why", (name, why) => {
+		expect(() => planOf(name)).toThrow(Refusal);
+		expect(() => planOf(name)).toThrow(why);
+	});
+
+	it("circle.json: the circle is named, and nothing of it comes in", () => {
+		const plan = planOf("circle.json");
+		expect(plan.refused[0]?.why).toContain("base needs essence needs glaze needs base");
+		expect(plan.recipes).toEqual([]);
+	});
+
+	it("wrong-units.json: each recipe with its unit is refused at its line, the rest of the file is read", () => {
+		const { refused, ingredients, recipes } = planOf("wrong-units.json");
+		expect(ingredients.map(({ verdict }) => verdict)).toEqual(["new"]);
+		expect(recipes).toEqual([]);
+		expect(refused.map(({ what }) => what).sort()).toEqual(["brine", "counted", "dense", "hot"]);
+		expect(refused.map(({ why }) => why).join()).toMatch(/furlong.*allowed/);
+		expect(new Set(refused.map(({ line }) => line)).size).toBe(4);
+	});
+
+	it("wrong-numbers.json: four ingredients, four refusals, each at the line of the field", () => {
+		const { refused } = planOf("wrong-numbers.json");
+		expect(refused).toHaveLength(4);
+		const text = readFileSync(join(AWKWARD, "wrong-numbers.json"), "utf8").split("\n");
+		for (const { line } of refused) expect(text[line - 1]).toMatch(/"trimLoss"|"each_g"/);
+	});
+
+	it("scripts.json: names are words like any other, and stay as they are", () => {
+		const plan = planOf("scripts.json");
+		expect(plan.refused).toEqual([]);
+		expect(plan.ingredients[0]?.entry.name).toBe("<script>alert(1)</script>");
+		const csv = ingredientsToCsv(plan.ingredients.map(({ entry }) => entry));
+		expect(csv).not.toMatch(/^formula,=/m);
+	});
+
+	it("twice.json: the first of a name is taken", () => {
+		expect(planOf("twice.json").ingredients.map(({ entry }) => entry.name)).toEqual(["salt"]);
+		expect(refusals("twice.json")).toHaveLength(2);
+	});
+
+	it.each([
+		["unknown-ingredient.json", /dragon.*not in the book/],
+		["lost-merge.json", /nowhere.*not there/],
+		["two-kinds.json", /two versions of one number/],
+	])("%s is refused by entry", (name, why) => {
+		expect(refusals(name).join(" ")).toMatch(why);
+	});
+
+	it("foreign-money.json: the ingredient comes in, its prices do not, and it is said", () => {
+		const plan = planOf("foreign-money.json");
+		expect(plan.ingredients[0]).toMatchObject({ verdict: "new", entry: { prices: [] } });
+		expect(plan.refused[0]?.why).toMatch(/USD.*EUR/);
+	});
+
+	it("awkward.csv: decimal commas hold, wrong rows are told by their line", () => {
+		const plan = planOf("awkward.csv");
+		expect(plan.ingredients.map(({ entry }) => [entry.id, entry.trimLoss])).toEqual([
+			["salt", 0],
+			["onion", 0.1],
+		]);
+		expect(plan.refused.map(({ line }) => line)).toEqual([4, 5, 6]);
+		expect(plan.refused[2]?.why).toMatch(/allergens.*lactose/);
+	});
+
+	it("is read in the encoding it was written in", () => {
+		expect(planOf("latin-1.csv").ingredients[0]?.entry.name).toBe("crème fraîche");
+		expect(planOf("utf-16.csv").ingredients[0]?.entry.name).toBe("Salz für die Küche");
+	});
+
+	it("a million lines are refused with what is allowed, not worked through", () => {
+		const csv = `id,name,category\n${"x,x,vegetable\n".repeat(1_000_000)}`;
+		expect(() => readCsv(csv, [])).toThrow(/more than 20,000 were given/);
+		const json = `{"format":"wide-table/book","formatVersion":1,"currency":"EUR","recipes":[],"ingredients":[${"{},\n".repeat(200_000)}{}]}`;
+		expect(() => readBookText(json, AS)).toThrow(/200,001 were given; up to 20,000/);
+	});
+
+	it("every file of the folder is read or refused, none breaks anything", () => {
+		for (const name of readdirSync(AWKWARD)) {
+			try {
+				expect(planOf(name).refused).toBeInstanceOf(Array);
+			} catch (error) {
+				expect(error, name).toBeInstanceOf(Refusal);
+			}
+		}
+	});
+
+	it("any text at all is read or refused", () => {
+		fc.assert(
+			fc.property(fc.oneof(fc.string({ maxLength: 300 }), fc.json()), (text) => {
+				try {
+					readBookText(text, AS);
+				} catch (error) {
+					expect(error).toBeInstanceOf(Refusal);
+				}
+			}),
+			{ numRuns: 300 },
+		);
+	});
+});
+
+const FOLDER = "db/demo/book";
+const DOCS = readdirSync(FOLDER).map((file) => ({
+	id: file.replace(".json", ""),
+	doc: JSON.parse(readFileSync(join(FOLDER, file), "utf8")) as Recipe | Preparation,
+}));
+const USED = [...new Set(DOCS.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient)))];
+const SALT: IngredientEntry = {
+	id: "salt",
+	name: "salt",
+	category: "salt",
+	origins: [],
+	trimLoss: 0,
+	allergens: [],
+	mayContain: [],
+	density_g_per_ml: 1.2,
+	each_g: 5,
+	prices: [{ pack_g: 1000, price_minor: 60, from: 10 }],
+};
+const BOOK: BookFile = {
+	...EMPTY,
+	ingredients: USED.filter((id) => !DOCS.some((one) => one.id === id && isPreparation(one.doc))).map(
+		(id) => ({
+			...SALT,
+			id,
+			name: id.replaceAll("-", " "),
+		}),
+	),
+	recipes: DOCS.map(({ id, doc }) => ({
+		id,
+		versions: [
+			{
+				number: 1,
+				doc,
+				createdAt: 1,
+				createdBy: "Ada",
+				reason: "",
+				life: [{ state: "standard" as const, at: 1, who: "Ada", reason: "" }],
+			},
+		],
+	})),
+};
+const readAgain = (book: BookFile) => readBookText(JSON.stringify(book, null, 1), AS);
+
+describe("taking in a book", () => {
+	it("into an empty one takes everything; a second time nothing", () => {
+		const plan = planImport(readAgain(BOOK), EMPTY);
+		expect(plan.refused).toEqual([]);
+		expect(plan.recipes).toHaveLength(DOCS.length);
+		expect([...plan.ingredients, ...plan.recipes].every(({ verdict }) => verdict === "new")).toBe(true);
+		const again = planImport(readAgain(BOOK), BOOK);
+		expect(isIdle(again)).toBe(true);
+		expect(again.refused).toEqual([]);
+	});
+
+	it("in whatever order its fields stand", () => {
+		const turned = JSON.parse(JSON.stringify(BOOK), (_, value) =>
+			value && typeof value === "object" && !Array.isArray(value)
+				? Object.fromEntries(Object.entries(value).reverse())
+				: value,
+		);
+		expect(isIdle(planImport(readAgain(turned), BOOK))).toBe(true);
+	});
+
+	it("a version whose number is taken by another comes in as the next number", () => {
+		const [first, ...rest] = BOOK.recipes;
+		const version = first?.versions[0];
+		if (!first || !version) throw new Error("no recipe");
+		const other = { ...version, doc: { ...version.doc, summary: "Written elsewhere." } };
+		const plan = planImport(
+			readAgain({ ...BOOK, recipes: [{ ...first, versions: [other] }, ...rest] }),
+			BOOK,
+		);
+		const step = plan.recipes.find(({ entry }) => entry.id === first.id);
+		expect(step).toMatchObject({ verdict: "changed", says: "no. 2 more" });
+		expect(step?.entry.versions.map(({ number }) => number)).toEqual([2]);
+	});
+
+	it("an ingredient says which figures it changes, and brings only prices that are new", () => {
+		const given = {
+			...SALT,
+			density_g_per_ml: 1.1,
+			prices: [...SALT.prices, { pack_g: 500, price_minor: 40, from: 20 }],
+		};
+		const book = { ...EMPTY, ingredients: [SALT] };
+		const [step] = planImport(readAgain({ ...EMPTY, ingredients: [given] }), book).ingredients;
+		expect(step).toMatchObject({ verdict: "changed", says: "density_g_per_ml; 1 price more" });
+		expect(step?.entry.prices).toHaveLength(1);
+	});
+
+	it("a bare recipe file is a recipe with one version, in test", () => {
+		const { recipes } = readBookText(JSON.stringify(DOCS[0]?.doc), AS);
+		expect(recipes[0]?.entry).toMatchObject({
+			id: "a-file",
+			versions: [{ number: 1, life: [{ state: "tested" }] }],
+		});
+	});
+});
+
+describe("tables", () => {
+	it("of ingredients read back as they were", () => {
+		const read = readCsv(ingredientsToCsv(BOOK.ingredients), BOOK.ingredients);
+		expect(read.notRead).toEqual([]);
+		expect(read.ingredients.map(({ entry }) => entry)).toEqual(BOOK.ingredients);
+	});
+
+	it("of prices read back as they were, and are refused for what is not in the book", () => {
+		const csv = pricesToCsv([SALT]);
+		expect(isIdle(planImport(readCsv(csv, [SALT]), { ...EMPTY, ingredients: [SALT] }))).toBe(true);
+		expect(readCsv(csv, []).notRead[0]).toMatchObject({ line: 2, why: expect.stringContaining("salt") });
+	});
+});
+
+const KNOWN = new Map(
+	USED.map((id) => [id, ingredient({ id, name: id.replaceAll("-", " "), density_g_per_ml: 1, each_g: 10 })]),
+);
+
+describe("schema.org", () => {
+	const goat = DOCS.find(({ id }) => id === "goat-shoulder")?.doc as Recipe;
+
+	it("carries name, yield, lines and steps out, and back into a draft that reads the same lines", () => {
+		const out = toJsonLd(goat, KNOWN, { number: 3, author: "Skerry House" });
+		expect(out).toMatchObject({ "@type": "Recipe", recipeYield: "10 portions", version: 3 });
+		const [found] = recipesInJsonLd({ "@graph": [{ "@type": "WebPage" }, JSON.parse(JSON.stringify(out))] });
+		if (!found) throw new Error("not found");
+		const { draft, notCarried } = fromJsonLd(found);
+		const read = readDraft(draft, KNOWN, namesOf(KNOWN.values()));
+		expect(read.lines.map(({ ingredient: of, quantity }) => [of?.id, quantity])).toEqual(
+			goat.lines.map(({ ingredient: id, amount, unit }) => [id, { amount, unit }]),
+		);
+		expect(draft.fields.portions).toBe("10");
+		expect(notCarried).toEqual(expect.arrayContaining(["prepTime", "author"]));
+	});
+
+	it("takes instructions as text, as steps or in sections, and drops markup", () => {
+		const recipe = (recipeInstructions: unknown) =>
+			fromJsonLd({ name: "<b>Stew</b>", recipeIngredient: ["1 kg neck"], recipeInstructions }).draft;
+		expect(recipe("Cut.\nBraise.").steps.map(({ text }) => text)).toEqual(["Cut.", "Braise."]);
+		expect(
+			recipe([{ "@type": "HowToSection", itemListElement: [{ text: "Cut." }, "Braise."] }]).steps,
+		).toHaveLength(2);
+		expect(recipe([]).fields.name).toBe("Stew");
+	});
+
+	it("what has no name or no ingredients is refused", () => {
+		expect(() => fromJsonLd({ recipeIngredient: ["x"] })).toThrow(/name/);
+		expect(() => fromJsonLd({ name: "x" })).toThrow(/recipeIngredient/);
+	});
+});
+
+describe("a card as Markdown", () => {
+	it.each(DOCS)("of $id has every line and step, and no stray markup", ({ doc }) => {
+		const text = toMarkdown({ ...doc, name: "<b>*A|B*" }, KNOWN, 2);
+		expect(text.match(/^- /gm)).toHaveLength(doc.lines.length);
+		expect(text.match(/^\d+\. /gm) ?? []).toHaveLength(doc.steps.length);
+		expect(text.split("\n")[0]).toBe("# \\<b\\>\\*A\\|B\\*");
+		expect(text).toContain(isPreparation(doc) ? "Makes" : "portions");
+	});
+});

@@ -1,0 +1,21 @@
+export {
+	BookFile,
+	emptyBook,
+	type IngredientEntry,
+	type LifeEntry,
+	type RecipeEntry,
+	type VersionEntry,
+} from "./BookFile.ts";
+export { ingredientsToCsv, isCsv, pricesToCsv, readCsv } from "./csv.ts";
+export { type Decoded, decodeText } from "./decodeText.ts";
+export {
+	type FromJsonLd,
+	fromJsonLd,
+	NOT_IN_JSON_LD,
+	type RecipeJsonLd,
+	recipesInJsonLd,
+	toJsonLd,
+	toMarkdown,
+} from "./jsonLd.ts";
+export { type ImportPlan, type ImportStep, isIdle, planImport, sorted, type Verdict } from "./planImport.ts";
+export { type BookRead, MOST_ENTRIES, type NotRead, readBookText } from "./readBookText.ts";

@@ -1,0 +1,161 @@
+import { mkdtempSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join, resolve } from "node:path";
+import fc from "fast-check";
+import { beforeEach, describe, expect, it } from "vitest";
+import { type BookFile, emptyBook, isIdle, planImport, readBookText } from "#core/exchange";
+import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, plainName } from "#core/recipe";
+import { seedSkerryHouse } from "./demo/index.ts";
+import { applyImport, ensureHouse, findRecipes, readBookFile, readRecipe, Store } from "./index.ts";
+
+const AS = { who: "Ada", at: 5, id: "a-file" };
+
+async function freshStore(): Promise<Store> {
+	const folder = mkdtempSync(join(tmpdir(), "wide-table-exchange-"));
+	const store = await Store.open({
+		url: `file:${folder}/house.db`,
+		backups: folder,
+		migrations: resolve("db/migrations"),
+	});
+	await ensureHouse(store);
+	return store;
+}
+
+const takeIn = (store: Store, text: string) =>
+	applyImport(store, async (tx) => planImport(readBookText(text, AS), await readBookFile(tx)), "Ada");
+
+let store: Store;
+beforeEach(async () => {
+	store = await freshStore();
+});
+
+describe("the book of the demo house", () => {
+	it("goes out and into an empty house exactly, and a second time changes nothing", async () => {
+		await seedSkerryHouse(store, Date.UTC(2026, 10, 24), resolve("db/demo/book"));
+		const out = JSON.stringify(await readBookFile(store.db));
+		const other = await freshStore();
+		const plan = await takeIn(other, out);
+		expect(plan.refused).toEqual([]);
+		expect(await readBookFile(other.db)).toEqual(JSON.parse(out));
+		expect(isIdle(await takeIn(other, out))).toBe(true);
+		expect(await readBookFile(other.db)).toEqual(JSON.parse(out));
+		await other.close();
+	});
+
+	it("one dish goes out with the preparations and ingredients it needs, and no more", async () => {
+		await seedSkerryHouse(store, Date.UTC(2026, 10, 24), resolve("db/demo/book"));
+		const file = await readBookFile(store.db, "goat-shoulder");
+		expect(file.recipes.map(({ id }) => id)).toEqual(["goat-shoulder", "light-stock"]);
+		const other = await freshStore();
+		expect((await takeIn(other, JSON.stringify(file))).refused).toEqual([]);
+		expect(
+			(await findRecipes(other.db, { find: "goat celery" })).rows.map(({ recipeId }) => recipeId),
+		).toEqual(["goat-shoulder"]);
+		await other.close();
+	});
+
+	it("a standard that comes in later retires the one that is there", async () => {
+		await seedSkerryHouse(store, Date.UTC(2026, 10, 24), resolve("db/demo/book"));
+		const file = await readBookFile(store.db, "goat-shoulder");
+		const [goat, stock] = file.recipes;
+		const version = goat?.versions[0];
+		if (!goat || !stock || !version) throw new Error("no goat");
+		const next = { ...version, number: 2, doc: { ...version.doc, summary: "Longer." } };
+		await takeIn(
+			store,
+			JSON.stringify({ ...file, recipes: [{ ...goat, versions: [version, next] }, stock] }),
+		);
+		expect(await readRecipe(store.db, "goat-shoulder")).toMatchObject({ number: 2, state: "standard" });
+		expect(await readRecipe(store.db, "goat-shoulder", 1)).toMatchObject({ state: "retired" });
+	});
+});
+
+const word = fc.stringMatching(/^[a-z]{3,9}$/);
+const instant = fc.integer({ min: 0, max: 4_000_000_000_000 });
+const text = fc.string({ unit: "grapheme", maxLength: 40 });
+const price = fc.record({
+	pack_g: fc.integer({ min: 1, max: 50_000 }),
+	price_minor: fc.integer({ min: 0, max: 1_000_000 }),
+	from: instant,
+});
+
+const anyIngredient = fc.record(
+	{
+		id: word,
+		name: fc.tuple(word, text).map(([one, more]) => `${one} ${more}`),
+		category: fc.constantFrom(...CATEGORY_KEYS),
+		origins: fc.subarray([...ORIGINS]),
+		density_g_per_ml: fc.double({ min: 0.05, max: 5, noNaN: true }),
+		each_g: fc.double({ min: 0.01, max: 1000, noNaN: true }),
+		trimLoss: fc.double({ min: 0, max: 0.9, noNaN: true }),
+		allergens: fc.subarray([...ALLERGEN_NAMES]),
+		mayContain: fc.subarray([...ALLERGEN_NAMES]),
+		pack_g: fc.integer({ min: 1, max: 50_000 }),
+		prices: fc
+			.uniqueArray(price, { maxLength: 4, selector: ({ from }) => from })
+			.map((all) => all.sort((a, b) => a.from - b.from)),
+	},
+	{ requiredKeys: ["id", "name", "category", "origins", "trimLoss", "allergens", "mayContain", "prices"] },
+);
+
+/** A book of ingredients and preparations, each of which names only what stands before it. */
+const anyBook: fc.Arbitrary<BookFile> = fc
+	.tuple(
+		fc
+			.uniqueArray(anyIngredient, { minLength: 2, maxLength: 6, selector: ({ id }) => id })
+			.filter((all) => new Set(all.map(({ name }) => plainName(name))).size === all.length),
+		fc.uniqueArray(fc.stringMatching(/^[a-z]{10,14}$/), { maxLength: 4 }),
+		fc.infiniteStream(fc.nat(1000)),
+		instant,
+		text,
+	)
+	.map(([ingredients, ids, random, at, reason]) => {
+		const pick = () => random.next().value ?? 0;
+		const recipes = ids.map((id, index) => {
+			const before = [...ingredients.map((one) => one.id), ...ids.slice(0, index)];
+			const versions = Array.from({ length: 1 + (pick() % 3) }, (_, step) => ({
+				number: step + 1,
+				createdAt: at + step,
+				createdBy: "Ada",
+				reason: reason.slice(0, 100),
+				life: [{ state: step === 0 ? ("standard" as const) : ("tested" as const), at, who: "Ben", reason }],
+				doc: {
+					format: "wide-table/preparation" as const,
+					formatVersion: 1 as const,
+					name: `${id} ${step}`,
+					summary: reason,
+					category: CATEGORY_KEYS[pick() % CATEGORY_KEYS.length] ?? "stock",
+					makes: { amount: 1 + pick(), unit: "kg" as const },
+					lines: Array.from({ length: 1 + (pick() % 4) }, () => ({
+						ingredient: before[pick() % before.length] ?? "",
+						amount: (pick() + 1) / 7,
+						unit: "g" as const,
+						role: "vegetable" as const,
+						group: "base" as const,
+					})),
+					steps: [],
+				},
+			}));
+			return { id, ...(pick() % 2 ? { menuPrice_minor: pick() } : {}), versions };
+		});
+		return {
+			...emptyBook("EUR"),
+			ingredients: [...ingredients].sort((a, b) => (a.id < b.id ? -1 : 1)),
+			recipes: recipes.sort((a, b) => (a.id < b.id ? -1 : 1)),
+		};
+	});
+
+describe("any book", () => {
+	it("taken in and given out again is the same book", async () => {
+		await fc.assert(
+			fc.asyncProperty(anyBook, async (book) => {
+				const house = await freshStore();
+				const { refused } = await takeIn(house, JSON.stringify(book));
+				expect(refused).toEqual([]);
+				expect(await readBookFile(house.db)).toEqual(book);
+				await house.close();
+			}),
+			{ numRuns: 12 },
+		);
+	});
+});

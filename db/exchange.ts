@@ -1,0 +1,308 @@
+import { asc, eq, inArray, sql } from "drizzle-orm";
+import { nanoid } from "nanoid";
+import {
+	type BookFile,
+	emptyBook,
+	type ImportPlan,
+	type IngredientEntry,
+	type RecipeEntry,
+	type VersionEntry,
+} from "#core/exchange";
+import { isPreparation } from "#core/recipe";
+import { retireOthers } from "./book.ts";
+import { inHundreds, reindex } from "./listing.ts";
+import { Missing } from "./Stale.ts";
+import type { Reader, Store, Transaction } from "./Store.ts";
+import {
+	event,
+	house,
+	importStage,
+	ingredient,
+	ingredientPrice,
+	recipe,
+	recipeListing,
+	recipeState,
+	recipeVersion,
+} from "./schema.ts";
+
+type IngredientRow = typeof ingredient.$inferSelect;
+
+/**
+ * The whole book as a file: every ingredient with its prices, every recipe with all its
+ * versions and their lives.
+ *
+ * @param only short name of one recipe; then it comes with the preparations and ingredients it needs
+ * @throws {Missing} when there is no such recipe
+ */
+export async function readBookFile(db: Reader, only?: string): Promise<BookFile> {
+	const [found] = await db.select({ currency: house.currency }).from(house).limit(1);
+	const wanted = only === undefined ? undefined : await neededFor(db, only);
+	const [ingredients, recipes] = await Promise.all([
+		readIngredientEntries(db),
+		readRecipeEntries(db, wanted),
+	]);
+	const named = new Set(
+		recipes.flatMap(({ versions }) =>
+			versions.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient)),
+		),
+	);
+	return {
+		...emptyBook(found?.currency ?? "EUR"),
+		ingredients: wanted ? ingredients.filter(({ id }) => named.has(id)) : ingredients,
+		recipes,
+	};
+}
+
+/** A recipe and every preparation it needs, through all of them. */
+async function neededFor(db: Reader, id: string): Promise<string[]> {
+	const preparations = new Set(
+		(
+			await db
+				.select({ id: recipeListing.recipeId })
+				.from(recipeListing)
+				.where(eq(recipeListing.kind, "preparation"))
+		).map((row) => row.id),
+	);
+	const needed = new Set<string>();
+	let next = [id];
+	while (next.length > 0) {
+		for (const one of next) needed.add(one);
+		const rows = await db
+			.select({ doc: recipeVersion.doc })
+			.from(recipeVersion)
+			.where(inArray(recipeVersion.recipeId, next));
+		if (rows.length === 0) throw new Missing("recipe", id);
+		const named = rows.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient));
+		next = [...new Set(named)].filter((one) => preparations.has(one) && !needed.has(one));
+	}
+	return [...needed];
+}
+
+async function readIngredientEntries(db: Reader): Promise<IngredientEntry[]> {
+	const [rows, prices] = await Promise.all([
+		db.select().from(ingredient).orderBy(asc(ingredient.id)),
+		db.select().from(ingredientPrice).orderBy(asc(ingredientPrice.from), asc(ingredientPrice.id)),
+	]);
+	const byIngredient = grouped(prices);
+	return rows.map((row) => entryOf(row, byIngredient.get(row.id) ?? []));
+}
+
+function grouped<T extends { ingredientId: string }>(rows: readonly T[]): Map<string, T[]> {
+	const groups = new Map<string, T[]>();
+	for (const row of rows) groups.set(row.ingredientId, [...(groups.get(row.ingredientId) ?? []), row]);
+	return groups;
+}
+
+function entryOf(
+	row: IngredientRow,
+	prices: readonly (typeof ingredientPrice.$inferSelect)[],
+): IngredientEntry {
+	const given = <K extends string, V>(key: K, value: V | null) => (value === null ? {} : { [key]: value });
+	return {
+		id: row.id,
+		name: row.name,
+		category: row.category,
+		...given("cut", row.cut),
+		origins: row.origins,
+		...given("supplier", row.supplier),
+		...given("density_g_per_ml", row.density_g_per_ml),
+		...given("each_g", row.each_g),
+		trimLoss: row.trimLoss,
+		allergens: row.allergens,
+		mayContain: row.mayContain,
+		...given("pack_g", row.pack_g),
+		...given("mergedInto", row.mergedInto),
+		prices: prices.map(({ pack_g, price_minor, from }) => ({ pack_g, price_minor, from })),
+	};
+}
+
+async function readRecipeEntries(db: Reader, only?: readonly string[]): Promise<RecipeEntry[]> {
+	const [rows, versions, states] = await Promise.all([
+		db
+			.select()
+			.from(recipe)
+			.where(only ? inArray(recipe.id, [...only]) : undefined)
+			.orderBy(asc(recipe.id)),
+		db
+			.select()
+			.from(recipeVersion)
+			.where(only ? inArray(recipeVersion.recipeId, [...only]) : undefined)
+			.orderBy(asc(recipeVersion.recipeId), asc(recipeVersion.number)),
+		db.select().from(recipeState).orderBy(asc(recipeState.id)),
+	]);
+	const lives = new Map<string, VersionEntry["life"]>();
+	for (const { recipeVersionId, state, at, who, reason } of states) {
+		const life = lives.get(recipeVersionId) ?? [];
+		life.push({ state, at, who, reason });
+		lives.set(recipeVersionId, life);
+	}
+	const entries = new Map<string, VersionEntry[]>();
+	for (const { id, recipeId, number, doc, createdAt, createdBy, reason } of versions) {
+		const of = entries.get(recipeId) ?? [];
+		of.push({ number, doc, createdAt, createdBy, reason, life: lives.get(id) ?? [] });
+		entries.set(recipeId, of);
+	}
+	return rows.map(({ id, menuPrice_minor }) => ({
+		id,
+		...(menuPrice_minor === null ? {} : { menuPrice_minor }),
+		versions: entries.get(id) ?? [],
+	}));
+}
+
+/** Carries out a planned import, in one transaction: all of it or nothing. */
+export function applyImport(
+	store: Store,
+	planOf: (tx: Transaction) => Promise<ImportPlan>,
+	who: string,
+): Promise<ImportPlan> {
+	return store.write(async (tx) => {
+		const plan = await planOf(tx);
+		const ingredients = plan.ingredients.filter(({ verdict }) => verdict !== "same");
+		const recipes = plan.recipes.filter(({ verdict }) => verdict !== "same");
+		await writeIngredients(
+			tx,
+			ingredients.map(({ entry }) => entry),
+			who,
+		);
+		await writeRecipes(
+			tx,
+			recipes.map(({ entry }) => entry),
+		);
+		for (const { entry } of recipes.filter(({ verdict }) => verdict === "changed")) {
+			const standard = entry.versions.filter(({ life }) => life.at(-1)?.state === "standard").at(-1);
+			if (standard) await retireOthers(tx, entry.id, standard.number, who);
+		}
+		await writeEvents(tx, plan, who);
+		const touched =
+			ingredients.length > 0
+				? (await tx.select({ id: recipe.id }).from(recipe)).map(({ id }) => id)
+				: recipes.map(({ entry }) => entry.id);
+		await reindex(tx, touched);
+		return plan;
+	});
+}
+
+async function writeIngredients(
+	tx: Transaction,
+	entries: readonly IngredientEntry[],
+	who: string,
+): Promise<void> {
+	for (const some of inHundreds(entries)) {
+		await tx
+			.insert(ingredient)
+			.values(some.map(rowOf))
+			.onConflictDoUpdate({ target: ingredient.id, set: EXCLUDED });
+	}
+	const prices = entries.flatMap(({ id, prices: own }) =>
+		own.map((price) => ({ ...price, ingredientId: id, who })),
+	);
+	for (const some of inHundreds(prices)) await tx.insert(ingredientPrice).values(some);
+}
+
+/** Every field of an ingredient that is there already takes the file's. */
+const EXCLUDED = {
+	name: sql`excluded.name`,
+	category: sql`excluded.category`,
+	cut: sql`excluded.cut`,
+	origins: sql`excluded.origins`,
+	supplier: sql`excluded.supplier`,
+	density_g_per_ml: sql`excluded.density_g_per_ml`,
+	each_g: sql`excluded.each_g`,
+	trimLoss: sql`excluded.trim_loss`,
+	allergens: sql`excluded.allergens`,
+	mayContain: sql`excluded.may_contain`,
+	pack_g: sql`excluded.pack_g`,
+	mergedInto: sql`excluded.merged_into`,
+	version: sql`${ingredient.version} + 1`,
+};
+
+function rowOf({ prices: _, ...entry }: IngredientEntry): typeof ingredient.$inferInsert {
+	return {
+		...entry,
+		cut: entry.cut ?? null,
+		supplier: entry.supplier ?? null,
+		density_g_per_ml: entry.density_g_per_ml ?? null,
+		each_g: entry.each_g ?? null,
+		pack_g: entry.pack_g ?? null,
+		mergedInto: entry.mergedInto ?? null,
+	};
+}
+
+async function writeRecipes(tx: Transaction, entries: readonly RecipeEntry[]): Promise<void> {
+	for (const some of inHundreds(entries)) {
+		const heads = some.map(({ id, menuPrice_minor, versions }) => ({
+			id,
+			menuPrice_minor: menuPrice_minor ?? null,
+			kind: versions.some(({ doc }) => isPreparation(doc)) ? ("preparation" as const) : ("dish" as const),
+			createdAt: Math.min(Date.now(), ...versions.map(({ createdAt }) => createdAt)),
+		}));
+		await tx
+			.insert(recipe)
+			.values(heads)
+			.onConflictDoUpdate({
+				target: recipe.id,
+				set: { menuPrice_minor: sql`coalesce(excluded.menu_price_minor, ${recipe.menuPrice_minor})` },
+			});
+	}
+	const versions = entries.flatMap(({ id, versions: own }) =>
+		own.map(({ life, ...version }) => ({ life, row: { ...version, id: nanoid(10), recipeId: id } })),
+	);
+	for (const some of inHundreds(versions)) await tx.insert(recipeVersion).values(some.map(({ row }) => row));
+	const lives = versions.flatMap(({ life, row }) =>
+		life.map((state) => ({ ...state, recipeVersionId: row.id })),
+	);
+	for (const some of inHundreds(lives)) await tx.insert(recipeState).values(some);
+}
+
+async function writeEvents(tx: Transaction, plan: ImportPlan, who: string): Promise<void> {
+	const at = Date.now();
+	const rows = [
+		...plan.ingredients.map((step) => ({ ...step, subject: "ingredient" as const, version: 0 })),
+		...plan.recipes.map((step) => ({
+			...step,
+			subject: "recipe" as const,
+			version: step.entry.versions.at(-1)?.number ?? 0,
+		})),
+	]
+		.filter(({ verdict }) => verdict !== "same")
+		.map(({ subject, entry, verdict, version, says }) => ({
+			at,
+			who,
+			subject,
+			subjectId: entry.id,
+			what: verdict === "new" ? ("added" as const) : ("changed" as const),
+			version,
+			changes: [{ field: "import", from: null, to: says }],
+		}));
+	for (const some of inHundreds(rows)) await tx.insert(event).values(some);
+}
+
+export type StageRow = typeof importStage.$inferSelect;
+
+/** How long a file that was shown and not taken is held, ms. */
+const HELD_MS = 24 * 3600_000;
+
+/** Holds a file that is to be looked at before it is taken in. @returns its id */
+export function stageImport(store: Store, name: string, text: string, who: string): Promise<string> {
+	const id = nanoid(16);
+	const at = Date.now();
+	return store.write(async (tx) => {
+		await tx.delete(importStage).where(sql`${importStage.at} < ${at - HELD_MS}`);
+		await tx.insert(importStage).values({ id, name, text, at, who });
+		return id;
+	});
+}
+
+/** @throws {Missing} when it is not held, or no longer */
+export async function readStage(db: Reader, id: string): Promise<StageRow> {
+	const [row] = await db.select().from(importStage).where(eq(importStage.id, id));
+	if (!row) throw new Missing("file", id);
+	return row;
+}
+
+/** Lets a held file go. */
+export function dropStage(store: Store, id: string): Promise<void> {
+	return store.write(async (tx) => {
+		await tx.delete(importStage).where(eq(importStage.id, id));
+	});
+}
