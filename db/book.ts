@@ -11,7 +11,7 @@ import {
 	withMade,
 } from "#core/recipe";
 import { record } from "./events.ts";
-import { readIngredients } from "./knownIngredients.ts";
+import { readIngredients, readPreparations } from "./knownIngredients.ts";
 import { reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
@@ -172,15 +172,7 @@ async function refuseCircle(
 	known: ReadonlyMap<string, Ingredient>,
 ): Promise<void> {
 	if (!isPreparation(doc)) return;
-	const rows = await tx
-		.select({ recipeId: recipeVersion.recipeId, doc: recipeVersion.doc })
-		.from(recipeListing)
-		.innerJoin(
-			recipeVersion,
-			and(eq(recipeVersion.recipeId, recipeListing.recipeId), eq(recipeVersion.number, recipeListing.number)),
-		)
-		.where(eq(recipeListing.kind, "preparation"));
-	const all = new Map(rows.map((row) => [row.recipeId, row.doc as Preparation]));
+	const all = new Map(await readPreparations(tx));
 	withMade(all.set(id, doc), known);
 }
 

@@ -60,10 +60,10 @@ export {
 	readPanTypes,
 	shapeOf,
 } from "./kitchen.ts";
-export { readIngredients } from "./knownIngredients.ts";
+export { readIngredients, readPreparations } from "./knownIngredients.ts";
 export { ensureListed, type Found, findRecipes, type ListingRow, readTags, type Sought } from "./listing.ts";
 export { Missing, Stale } from "./Stale.ts";
-export { type Database, type Reader, Store, type StoreOptions } from "./Store.ts";
+export { type Database, type Reader, Store, type StoreOptions, type Transaction } from "./Store.ts";
 export type { Change, RecipeState } from "./schema.ts";
 export {
 	addSitting,

@@ -59,7 +59,8 @@ async function readPricesPerKg(db: Reader, at: number): Promise<Map<string, numb
 	return new Map(rows.map((row) => [row.ingredientId, (row.price_minor / row.pack_g) * 1000]));
 }
 
-async function readPreparations(db: Reader): Promise<Map<string, Preparation>> {
+/** What is made in the house, each in its current version, by short name. */
+export async function readPreparations(db: Reader): Promise<Map<string, Preparation>> {
 	const rows = await db
 		.select({ id: recipeListing.recipeId, doc: recipeVersion.doc })
 		.from(recipeListing)

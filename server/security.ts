@@ -4,6 +4,12 @@ import type { RequestHandler, Response } from "express";
 /** Largest body of a form, bytes; the longest text a field takes is far below. */
 export const BODY_LIMIT = 256 * 1024;
 
+/** Largest file that is taken in, bytes. */
+export const EXCHANGE_LIMIT = 16 * 1024 * 1024;
+
+/** Where files are given; everything else is a form. */
+const EXCHANGE = /^\/book\/exchange(\.data)?$/;
+
 /**
  * Headers that keep the page to its own scripts, fonts and frames. Styles may be inline
  * since the component library writes them; scripts need the nonce of this answer.
@@ -75,8 +81,9 @@ export const limitedBody: RequestHandler = (request, response, next) => {
 		plain(response, 411, "The length of what was sent is missing.");
 		return;
 	}
-	if (Number(length ?? 0) > BODY_LIMIT) {
-		plain(response, 413, `Too much was sent at once; ${BODY_LIMIT / 1024} kB is the most.`);
+	const limit = EXCHANGE.test(request.path) ? EXCHANGE_LIMIT : BODY_LIMIT;
+	if (Number(length ?? 0) > limit) {
+		plain(response, 413, `Too much was sent at once; ${limit / 1024} kB is the most.`);
 		return;
 	}
 	next();

@@ -151,6 +151,7 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 						</chakra.ol>
 					</Sheet>
 					<Allergens view={shown.allergens} />
+					<Out id={card.id} />
 					{card.kind === "dish" ? <SchoolSheet schools={card.dish.schools} /> : null}
 				</chakra.div>
 			</chakra.div>
@@ -277,6 +278,29 @@ function CostSheet({ kind, cost }: CostSheetProps) {
 					) : null}
 				</chakra.p>
 			)}
+		</Sheet>
+	);
+}
+
+/** One recipe in the forms it goes out in. */
+function Out({ id }: { readonly id: string }) {
+	const files = [
+		{ ending: "json", name: "Our own file, with all versions" },
+		{ ending: "jsonld", name: "schema.org JSON-LD" },
+		{ ending: "md", name: "Markdown card" },
+	];
+	return (
+		<Sheet className="screenOnly">
+			<Heading>Give it out</Heading>
+			<ul>
+				{files.map(({ ending, name }) => (
+					<li key={ending}>
+						<a href={`/book/export/${id}.${ending}`} download>
+							{name}
+						</a>
+					</li>
+				))}
+			</ul>
 		</Sheet>
 	);
 }

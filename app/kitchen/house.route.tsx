@@ -1,6 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { data, redirect } from "react-router";
 import { Name, oneOf, Refusal, refuse } from "#core/check";
+import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { changeEquipment, readPanTypes, Stale } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
@@ -15,6 +16,8 @@ export const meta: Route.MetaFunction = () => [{ title: "The house · Kitchen" }
 
 const TIME_ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
 
+const CURRENCIES = Intl.supportedValuesOf("currency");
+
 const ClockTime = Type.String({ pattern: "^([01]\\d|2[0-3]):[0-5]\\d$", allowed: "a time such as 06:00" });
 
 const HouseForm = Type.Object({
@@ -27,6 +30,10 @@ const HouseForm = Type.Object({
 	lift_kg: Type.Number({ minimum: 3, maximum: 50, allowed: "a weight from 3 to 50 kg" }),
 	houseCode: oneOf(HOUSE_CODE_KEYS),
 	searPanId: Type.String({ maxLength: 40 }),
+	currency: oneOf(CURRENCIES, { allowed: "a currency from the list" }),
+	allergenList: oneOf(ALLERGEN_LIST_KEYS),
+	saltLow: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
+	saltHigh: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
 	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
 	version: Type.Integer({ minimum: 1 }),
 });
@@ -47,10 +54,19 @@ export async function loader({ context }: Route.LoaderArgs) {
 			houseCode: house.houseCode,
 			searPanId: house.searPanId ?? "",
 			burners: String(house.burners),
+			currency: house.currency,
+			allergenList: house.allergenList,
+			saltLow: String(house.saltLow_pct),
+			saltHigh: String(house.saltHigh_pct),
 		},
 		searPans: pans.filter((pan) => pan.use === "sear").map(({ id, name }) => ({ id, name })),
 		codes: HOUSE_CODE_KEYS.map((key) => ({ key, name: HOUSE_CODES[key].name })),
 		timeZones: TIME_ZONES,
+		currencies: CURRENCIES,
+		lists: ALLERGEN_LIST_KEYS.map((key) => ({
+			key,
+			name: `${ALLERGEN_LISTS[key].words} (${ALLERGEN_LISTS[key].source})`,
+		})),
 	};
 }
 
@@ -79,6 +95,8 @@ function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
 	const closes_min = minutesOf(typed.closes);
 	if (closes_min <= opens_min)
 		throw refuse("closes", `${typed.closes} was given; a time after ${typed.opens} is allowed`);
+	if (typed.saltHigh < typed.saltLow)
+		throw refuse("saltHigh", `${typed.saltHigh} was given; ${typed.saltLow} or more is allowed`);
 	if (searPanId && !pans.includes(searPanId))
 		throw refuse("searPanId", "is no pan of this kitchen any more; choose another");
 	return {
@@ -92,6 +110,10 @@ function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
 		houseCode,
 		burners,
 		searPanId: searPanId || null,
+		currency: typed.currency,
+		allergenList: typed.allergenList,
+		saltLow_pct: typed.saltLow,
+		saltHigh_pct: typed.saltHigh,
 	};
 }
 
@@ -166,6 +188,39 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				inputMode="numeric"
 				defaultValue={typed.burners}
 				wrong={wrong.burners}
+			/>
+			<Choice
+				label="Allergens are declared by"
+				name="allergenList"
+				defaultValue={typed.allergenList}
+				wrong={wrong.allergenList}
+			>
+				{loaderData.lists.map(({ key, name }) => (
+					<option key={key} value={key}>
+						{name}
+					</option>
+				))}
+			</Choice>
+			<Choice label="Currency" name="currency" defaultValue={typed.currency} wrong={wrong.currency}>
+				{loaderData.currencies.map((currency) => (
+					<option key={currency}>{currency}</option>
+				))}
+			</Choice>
+			<Field
+				label="Salt at the end, from"
+				name="saltLow"
+				after="%"
+				inputMode="decimal"
+				defaultValue={typed.saltLow}
+				wrong={wrong.saltLow}
+			/>
+			<Field
+				label="to"
+				name="saltHigh"
+				after="%"
+				inputMode="decimal"
+				defaultValue={typed.saltHigh}
+				wrong={wrong.saltHigh}
 			/>
 		</EquipmentForm>
 	);

@@ -1,39 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import type { ReactNode } from "react";
+import { Paper, PaperHead, PaperTable } from "../ui/Paper.tsx";
 import { Note } from "../ui/parts.tsx";
 import type { SheetView } from "./sheet.view.ts";
-
-const Paper = chakra("article", {
-	base: {
-		bg: "white",
-		color: "black",
-		maxWidth: "210mm",
-		marginInline: "auto",
-		padding: { base: "16px", md: "12mm" },
-		fontSize: "16px",
-		lineHeight: 1.3,
-		_print: { maxWidth: "none", padding: 0, fontSize: "10.5pt" },
-		"& table": { pageBreakInside: "auto" },
-		"& tr, & li": { breakInside: "avoid" },
-		"& thead": { display: "table-header-group" },
-		"& th, & td": {
-			borderBottom: "1px solid #888",
-			padding: "3px 8px 3px 0",
-			textAlign: "start",
-			verticalAlign: "top",
-		},
-		"& th": { borderBottom: "2px solid black", fontWeight: 650 },
-		"& .number": { textAlign: "end", whiteSpace: "nowrap" },
-		"& h2": {
-			fontFamily: "head",
-			fontWeight: 700,
-			fontSize: "1.2em",
-			marginTop: "5mm",
-			marginBottom: "1mm",
-			breakAfter: "avoid",
-		},
-	},
-});
 
 /** The production sheet as it lies on the paper. */
 export function SheetPaper({ view }: { readonly view: SheetView }) {
@@ -48,34 +16,16 @@ export function SheetPaper({ view }: { readonly view: SheetView }) {
 type Body = NonNullable<SheetView["sheet"]>;
 
 function Head({ view }: { readonly view: SheetView }) {
+	const room = view.room ? `, ${view.room}` : "";
 	return (
-		<chakra.header
-			borderBottom="3px solid black"
-			paddingBottom="3mm"
-			display="flex"
-			justifyContent="space-between"
-			gap="8mm"
-			alignItems="flex-end"
-		>
-			<div>
-				<chakra.h1 fontFamily="head" fontWeight="700" fontSize="1.75em" lineHeight="1.1">
-					{view.dish}
-				</chakra.h1>
-				<p>
-					{view.sitting}
-					{view.room ? `, ${view.room}` : ""} · {view.day} · standard no. {view.number}
-				</p>
-				<p>
-					{view.house}, production sheet, printed {view.printed}
-				</p>
-			</div>
-			<chakra.p textAlign="end" whiteSpace="nowrap">
-				service
-				<chakra.b display="block" fontFamily="head" fontSize="2.1em" lineHeight="1">
-					{view.service}
-				</chakra.b>
-			</chakra.p>
-		</chakra.header>
+		<PaperHead
+			title={view.dish}
+			lines={[
+				`${view.sitting}${room} · ${view.day} · standard no. ${view.number}`,
+				`${view.house}, production sheet, printed ${view.printed}`,
+			]}
+			figure={{ label: "service", words: view.service }}
+		/>
 	);
 }
 
@@ -138,7 +88,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				</div>
 				<div>
 					<h2>Pans</h2>
-					<Grid heads={["No.", "Pan", "Pieces", "Pour", "Dip", "Carry"]}>
+					<PaperTable heads={["No.", "Pan", "Pieces", "Pour", "Dip", "Carry"]}>
 						{sheet.pans.map((pan) => (
 							<tr key={pan.number}>
 								<td>{pan.number}</td>
@@ -149,7 +99,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 								<td className="number">{pan.lifted}</td>
 							</tr>
 						))}
-					</Grid>
+					</PaperTable>
 					<p>{sheet.cover}.</p>
 					{sheet.ovens.map((oven) => (
 						<p key={oven}>{oven}.</p>
@@ -158,7 +108,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				</div>
 			</chakra.div>
 			<h2>Weigh out</h2>
-			<Grid heads={["What", "Amount", "Of main", "A portion"]}>
+			<PaperTable heads={["What", "Amount", "Of main", "A portion"]}>
 				{sheet.lines.map((line) => (
 					<tr key={line.name + line.preparation}>
 						<td>
@@ -173,7 +123,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 						<td className="number">{line.perPortion}</td>
 					</tr>
 				))}
-			</Grid>
+			</PaperTable>
 			<h2>Method</h2>
 			<ol>
 				{sheet.steps.map((step) => (
@@ -217,26 +167,5 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				))}
 			</chakra.ul>
 		</>
-	);
-}
-
-function Grid({ heads, children }: { readonly heads: readonly string[]; readonly children: ReactNode }) {
-	return (
-		<table>
-			<thead>
-				<tr>
-					{heads.map((head) => (
-						<th
-							key={head}
-							scope="col"
-							className={head === "What" || head === "Pan" || head === "No." ? undefined : "number"}
-						>
-							{head}
-						</th>
-					))}
-				</tr>
-			</thead>
-			<tbody>{children}</tbody>
-		</table>
 	);
 }

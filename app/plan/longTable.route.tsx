@@ -104,9 +104,14 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 						<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>standard no. {dish.number}</Link>
 					</Muted>
 				</div>
-				<ActLink to="sheet" marginInlineStart="auto" aria-keyshortcuts="p">
-					Production sheet <Key aria-hidden>p</Key>
-				</ActLink>
+				<chakra.div marginInlineStart="auto" display="flex" flexWrap="wrap" gap="8px">
+					<ActLink to="cutting" aria-keyshortcuts="q">
+						Cutting note <Key aria-hidden>q</Key>
+					</ActLink>
+					<ActLink to="sheet" aria-keyshortcuts="p">
+						Production sheet <Key aria-hidden>p</Key>
+					</ActLink>
+				</chakra.div>
 			</Top>
 			{isNotSent(result) ? <NotSentNote /> : null}
 			{actionData?.stale ? <StaleNote stale={actionData.stale} /> : null}

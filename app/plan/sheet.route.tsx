@@ -1,11 +1,9 @@
-import { chakra } from "@chakra-ui/react/styled-system";
-import { data, Link } from "react-router";
+import { data } from "react-router";
 import { readKitchen, readSitting } from "#db";
-import { ActLink, Page } from "../ui/parts.tsx";
+import { PrintPage } from "../ui/Paper.tsx";
 import { plannedDishes } from "../ui/planned.ts";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/sheet.route";
-import { PrintButton } from "./PrintButton.tsx";
 import { SheetPaper } from "./SheetPaper.tsx";
 import { sheetView } from "./sheet.view.ts";
 
@@ -30,26 +28,10 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 }
 
 export default function ProductionSheet({ loaderData }: Route.ComponentProps) {
-	const { paper } = loaderData;
+	const { paper, to } = loaderData;
 	return (
-		<Page _print={{ padding: 0, maxWidth: "none" }}>
-			<style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
-			<chakra.div
-				className="screenOnly"
-				display="flex"
-				flexWrap="wrap"
-				gap="10px"
-				marginBottom="14px"
-				alignItems="center"
-			>
-				<PrintButton />
-				<ActLink to={loaderData.to}>Back to the long table</ActLink>
-				<span>
-					On {paper}; change it{" "}
-					<Link to={`/preferences?back=${encodeURIComponent(`${loaderData.to}/sheet`)}`}>at this desk</Link>.
-				</span>
-			</chakra.div>
+		<PrintPage paper={paper} back={{ to, words: "Back to the long table" }} here={`${to}/sheet`}>
 			<SheetPaper view={loaderData} />
-		</Page>
+		</PrintPage>
 	);
 }

@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { DIET_KEYS, DIETS } from "#core/recipe";
 import { Field, LongText } from "../ui/Field.tsx";
 import type { Typed, Wrong } from "../ui/form.ts";
 
@@ -56,6 +57,27 @@ export function DetailFields({ typed, wrong }: { readonly typed: Typed; readonly
 					wrong={wrong.note}
 				/>
 			</chakra.div>
+			<chakra.details gridColumn="1 / -1" open={hasDiets(typed, wrong)}>
+				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
+					Guests counted by diet
+				</chakra.summary>
+				<Grid>
+					{DIET_KEYS.map((diet) => (
+						<Field
+							key={diet}
+							label={DIETS[diet].words}
+							name={`diet.${diet}`}
+							inputMode="numeric"
+							defaultValue={typed[`diet.${diet}`]}
+							wrong={wrong[`diet.${diet}`]}
+						/>
+					))}
+				</Grid>
+			</chakra.details>
 		</Grid>
 	);
+}
+
+function hasDiets(typed: Typed, wrong: Wrong): boolean {
+	return DIET_KEYS.some((diet) => Boolean(typed[`diet.${diet}`] || wrong[`diet.${diet}`]));
 }

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { Facts } from "../ui/Facts.tsx";
 import { Field } from "../ui/Field.tsx";
 import type { Typed, Wrong } from "../ui/form.ts";
-import { Act, ActLink, Sheet } from "../ui/parts.tsx";
+import { Act, ActLink, Note, Sheet } from "../ui/parts.tsx";
 import { Tape } from "../ui/Tape.tsx";
 import type { DishView } from "./dishView.ts";
 
@@ -32,6 +32,19 @@ export function DishRow({ sittingId, dish, typed, wrong }: DishRowProps) {
 				</Link>
 				<ActLink to={table}>Open the long table</ActLink>
 			</chakra.div>
+			{dish.newer === null ? null : (
+				<Note display="flex" flexWrap="wrap" gap="6px 14px" alignItems="center">
+					<span>
+						Planned with no. {dish.number}; no. {dish.newer} is in use now.{" "}
+						<Link to={`/book/${dish.recipeId}/versions?from=${dish.number}&to=${dish.newer}`}>
+							What is other
+						</Link>
+					</span>
+					<Act name="intent" value={`renew:${dish.id}`}>
+						Take no. {dish.newer}
+					</Act>
+				</Note>
+			)}
 			{dish.figures ? (
 				<Facts facts={dish.figures} />
 			) : (

@@ -3,10 +3,19 @@ import type { PlannedDishRow } from "../ui/planned.ts";
 import { percentTyped, type Reading } from "../ui/reading.ts";
 import { warningWords } from "../ui/warningWords.ts";
 
-/** A dish on its sitting in brief: its figures, or why there are none. Only days other than that of service are named. */
-export function dishView({ dish, plan, refused }: PlannedDishRow, serviceAt: number, reading: Reading) {
+/** A dish on its sitting in brief: its figures, or why there are none. Only days other than that of service are named. @param standards numbers in use, by recipe */
+export function dishView(
+	{ dish, plan, refused }: PlannedDishRow,
+	serviceAt: number,
+	reading: Reading,
+	standards: ReadonlyMap<string, number>,
+) {
+	const current = standards.get(dish.recipeId);
 	const base = {
 		id: dish.id,
+		recipeId: dish.recipeId,
+		/** The standard that has come since, where it is another. */
+		newer: current !== undefined && current > dish.number ? current : null,
 		name: dish.recipe.name,
 		number: dish.number,
 		uptake: percentTyped(dish.uptake),

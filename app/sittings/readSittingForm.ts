@@ -12,8 +12,8 @@ export interface SittingRead {
 	/** Shares by dish. */
 	readonly shares: ReadonlyMap<string, Shares>;
 	readonly version: number;
-	readonly intent: "save" | "add" | "remove" | "callOff";
-	/** The dish to remove, or the recipe to add. */
+	readonly intent: "save" | "add" | "remove" | "renew" | "callOff";
+	/** The dish to remove or to bring to the newer standard, or the recipe to add. */
 	readonly subject: string;
 }
 

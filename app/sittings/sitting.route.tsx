@@ -1,11 +1,21 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, Link, redirect } from "react-router";
 import { wallClock } from "#core/schedule";
-import { changeSitting, newDish, readBook, readKitchen, readRecipe, readSitting, Stale } from "#db";
+import {
+	changeSitting,
+	newDish,
+	type Reader,
+	readBook,
+	readDish,
+	readKitchen,
+	readSitting,
+	Stale,
+	withRecipes,
+} from "#db";
 import { Choice } from "../ui/Field.tsx";
 import { NotSentNote } from "../ui/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/offline.ts";
-import { Act, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
+import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
 import { placesOf } from "../ui/places.ts";
 import { plannedDishes } from "../ui/planned.ts";
 import { counted } from "../ui/reading.ts";
@@ -16,6 +26,7 @@ import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/sitting.route";
 import { DetailFields } from "./DetailFields.tsx";
 import { DishRow } from "./DishRow.tsx";
+import { dietViews } from "./dietViews.ts";
 import { dishView } from "./dishView.ts";
 import { readSittingForm } from "./readSittingForm.ts";
 
@@ -29,6 +40,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 	const reading = anyDay.towards(sitting.serviceAt);
 	const [kitchen, book] = await Promise.all([readKitchen(store.db), readBook(store.db)]);
 	const rows = await plannedDishes(store.db, sitting, kitchen);
+	const standards = new Map(book.map(({ recipeId, number }) => [recipeId, number]));
 	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);
 	const first = rows
 		.flatMap(({ dish, plan }) =>
@@ -45,7 +57,8 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		where: `${sitting.room ? `${sitting.room}, ` : ""}${counted(sitting.covers, "cover")}, ${counted(sitting.hands, "cook")}`,
 		first: first ? { clock: first.clock, task: first.task, dish: first.dish.recipe.name } : null,
 		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
-		dishes: rows.map((row) => dishView(row, sitting.serviceAt, reading)),
+		dishes: rows.map((row) => dishView(row, sitting.serviceAt, reading, standards)),
+		diets: dietViews(sitting.diets, rows),
 		typed: {
 			name: sitting.name,
 			room: sitting.room,
@@ -54,6 +67,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 			covers: String(sitting.covers),
 			hands: String(sitting.hands),
 			note: sitting.note,
+			...Object.fromEntries(sitting.diets.map(({ diet, covers }) => [`diet.${diet}`, String(covers)])),
 		},
 		book: book.map((version) => ({ id: version.recipeId, name: version.doc.name })),
 	};
@@ -67,6 +81,7 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	if ("wrong" in read) return data({ ...read, stale: null }, { status: 400 });
 	const { details, shares, version, intent, subject } = read.value;
 	const added = intent === "add" ? await recipeToAdd(store.db, subject) : null;
+	const renewed = intent === "renew" ? await newerVersion(store.db, params.sittingId, subject) : null;
 	try {
 		await foundOr404(
 			changeSitting(store, params.sittingId, version, who, (now) => ({
@@ -76,7 +91,8 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 				dishes: [
 					...now.dishes
 						.filter((dish) => !(intent === "remove" && dish.id === subject))
-						.map((dish) => ({ ...dish, ...shares.get(dish.id) })),
+						.map((dish) => ({ ...dish, ...shares.get(dish.id) }))
+						.map((dish) => (renewed && dish.id === subject ? { ...dish, recipeVersionId: renewed } : dish)),
 					...(added ? [newDish(added, 1, 0.05)] : []),
 				],
 			})),
@@ -89,8 +105,19 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	return redirect(`/sittings/${params.sittingId}`);
 }
 
-async function recipeToAdd(db: Parameters<typeof readRecipe>[0], recipeId: string): Promise<string> {
-	return (await foundOr404(readRecipe(db, recipeId), "recipe")).id;
+async function recipeToAdd(db: Reader, recipeId: string): Promise<string> {
+	return (await foundOr404(readDish(db, recipeId), "recipe")).id;
+}
+
+/** The version in use of a dish that is on the sitting already. */
+async function newerVersion(db: Reader, sittingId: string, dishId: string): Promise<string> {
+	const sitting = await foundOr404(readSitting(db, sittingId), "sitting");
+	const [dish] = await withRecipes(
+		db,
+		sitting.dishes.filter(({ id }) => id === dishId),
+	);
+	if (!dish) throw data({ missing: "dish on this sitting" }, { status: 404 });
+	return recipeToAdd(db, dish.recipeId);
 }
 
 /** @see sentOrKept */
@@ -127,6 +154,11 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 						<b>{sitting.when}</b> · {sitting.where}
 					</Muted>
 				</div>
+				{sitting.dishes.length > 0 ? (
+					<ActLink to="order" aria-keyshortcuts="o">
+						Order sheet <Key aria-hidden>o</Key>
+					</ActLink>
+				) : null}
 				{sitting.first ? (
 					<chakra.div marginInlineStart="auto" textAlign={{ base: "start", md: "end" }}>
 						<Muted display="block">First to start</Muted>
@@ -172,6 +204,7 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 						) : (
 							<Taken taken={sitting.taken} />
 						)}
+						<Diets diets={sitting.diets} />
 						<Sheet display="flex" flexWrap="wrap" gap="12px" alignItems="end">
 							<chakra.div flex="1 1 260px">
 								<Choice
@@ -211,6 +244,35 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 				<Link to="/sittings">All sittings</Link>
 			</chakra.p>
 		</Page>
+	);
+}
+
+type SittingData = Route.ComponentProps["loaderData"];
+
+/** Guests of each diet, with the dishes that feed them and what is in the way in the others. */
+function Diets({ diets }: Pick<SittingData, "diets">) {
+	if (diets.length === 0) return null;
+	return (
+		<Sheet display="grid" gap="8px">
+			<Heading>Guests by diet</Heading>
+			<chakra.ul display="grid" gap="8px">
+				{diets.map((diet) => (
+					<li key={diet.words}>
+						<b>{diet.words}</b>:{" "}
+						{diet.short > 0 ? (
+							<chakra.b color="next">▲ {diet.shortWords}</chakra.b>
+						) : (
+							<>fed by {diet.suits}</>
+						)}
+						{diet.not.map((words) => (
+							<Muted key={words} display="block">
+								{words}
+							</Muted>
+						))}
+					</li>
+				))}
+			</chakra.ul>
+		</Sheet>
 	);
 }
 

@@ -1,8 +1,9 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Covers, Name, Refusal, refuse } from "#core/check";
+import { Covers, LARGEST_COUNT, Name, Refusal, refuse } from "#core/check";
+import { DIET_KEYS, type DietCount } from "#core/recipe";
 import { fromWallClock } from "#core/schedule";
 import type { SittingDetails } from "#db";
-import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
+import { type FormRead, readForm, typedIn, type Wrong, wrongOf } from "../ui/form.ts";
 
 /** The details of a sitting as they are typed. */
 export const SittingForm = Type.Object({
@@ -21,12 +22,37 @@ export const ShareForm = Type.Object({
 	spare: Type.Number({ minimum: 0, maximum: 100, allowed: "a percentage from 0 to 100" }),
 });
 
+const DietField = Type.Object({
+	covers: Type.Optional(
+		Type.Integer({ minimum: 0, maximum: LARGEST_COUNT, allowed: "a whole number of guests from 0" }),
+	),
+});
+
+/** Guests by diet, typed in fields `diet.KEY`; an empty field is none. */
+function readDiets(form: FormData): { diets: DietCount[]; wrong: Wrong } {
+	const wrong: Record<string, string> = {};
+	const diets = DIET_KEYS.flatMap((diet) => {
+		const own = new FormData();
+		own.set("covers", String(form.get(`diet.${diet}`) ?? ""));
+		const read = readForm(DietField, own);
+		if ("wrong" in read) {
+			wrong[`diet.${diet}`] = read.wrong.covers ?? "";
+			return [];
+		}
+		const { covers = 0 } = read.value;
+		return covers > 0 ? [{ diet, covers }] : [];
+	});
+	return { diets, wrong };
+}
+
 /** Reads the details of a sitting; the day and time are the house's own. */
 export function readDetails(form: FormData, timeZone: string): FormRead<SittingDetails> {
 	const read = readForm(SittingForm, form);
-	if ("wrong" in read) return read;
+	const { diets, wrong } = readDiets(form);
+	if ("wrong" in read) return { typed: read.typed, wrong: { ...read.wrong, ...wrong } };
+	if (Object.keys(wrong).length > 0) return { typed: typedIn(form), wrong };
 	try {
-		return { value: detailsOf(read.value, timeZone) };
+		return { value: { ...detailsOf(read.value, timeZone), diets } };
 	} catch (error) {
 		if (error instanceof Refusal) return { typed: typedIn(form), wrong: wrongOf(error) };
 		throw error;

@@ -1,3 +1,4 @@
+import { DIETS, type DietCount } from "#core/recipe";
 import type { Stale, StoredEvent } from "#db";
 import type { Reading } from "./reading.ts";
 
@@ -44,6 +45,16 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	houseCode: "house code",
 	searPanId: "searing pan",
 	basis: "what it is scaled from",
+	diets: "guests by diet",
+	allergenList: "list of allergens",
+	saltLow_pct: "least salt",
+	saltHigh_pct: "most salt",
+	density_g_per_ml: "density",
+	each_g: "weight of one",
+	trimLoss: "trim",
+	mayContain: "traces",
+	pack_g: "pack",
+	mergedInto: "merged into",
 };
 
 function changeWords({ field, from, to }: StoredEvent["changes"][number], reading: Reading): string {
@@ -59,6 +70,19 @@ function valueWords(field: string, value: unknown, reading: Reading): string {
 	if ((field === "uptake" || field === "spare") && typeof value === "number")
 		return `${Math.round(value * 100)} %`;
 	if (field.endsWith("_g") && typeof value === "number") return reading.mass(value / 1000);
+	if (Array.isArray(value)) return listWords(value);
 	if (typeof value === "boolean") return value ? "yes" : "no";
 	return String(value);
+}
+
+/** A list as words; guests by diet as "6 no gluten". */
+function listWords(values: readonly unknown[]): string {
+	if (values.length === 0) return "none";
+	const words = (value: unknown) =>
+		isDietCount(value) ? `${value.covers} ${DIETS[value.diet].words}` : String(value);
+	return values.map(words).join(", ");
+}
+
+function isDietCount(value: unknown): value is DietCount {
+	return typeof value === "object" && value !== null && "diet" in value && "covers" in value;
 }

@@ -176,6 +176,12 @@ async function seedSittings(store: Store, now: number): Promise<void> {
 			covers: 140,
 			hands: 3,
 			note: "Long tables, served family-style after the lamp is lit.",
+			diets: [
+				{ diet: "vegetarian", covers: 16 },
+				{ diet: "noPork", covers: 11 },
+				{ diet: "glutenFree", covers: 9 },
+				{ diet: "milkFree", covers: 4 },
+			],
 		},
 		[
 			await dish("goat-shoulder", 0.62),

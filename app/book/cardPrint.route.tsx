@@ -1,0 +1,109 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Refusal } from "#core/check";
+import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
+import { readKitchen, readRecipe, readRecipeRow } from "#db";
+import { Paper, PaperHead, PaperTable, PrintPage } from "../ui/Paper.tsx";
+import { foundOr404, visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/cardPrint.route";
+import { type CardSize, hasSize, readSize } from "./cardSize.ts";
+import { type CardHouse, dishCard } from "./dishCard.ts";
+import { preparationCard } from "./preparationCard.ts";
+import { stateWords } from "./stateWords.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `Card · ${loaderData.name}` : "Card" },
+];
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+	const { store, reading, house, preferences } = await visitOf(context);
+	const version = await foundOr404(readRecipe(store.db, params.recipeId), "recipe");
+	const [kitchen, row] = await Promise.all([readKitchen(store.db), readRecipeRow(store.db, params.recipeId)]);
+	const url = new URL(request.url);
+	const read = hasSize(url.searchParams) ? readSize(url.searchParams, reading.units) : null;
+	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
+	const of = { kitchen, reading, currency: house.currency, menuPrice_minor: row.menuPrice_minor };
+	const { groups, steps, allergens, heading, facts } = paperOf(version.doc, size, of);
+	return {
+		id: version.recipeId,
+		here: url.pathname + url.search,
+		name: version.doc.name,
+		heading,
+		facts,
+		groups,
+		steps,
+		allergens: allergens.found.map(({ name, presence, from }) => `${presence} ${name} (${from})`),
+		list: allergens.list,
+		about: `${stateWords(version.state)} no. ${version.number} · ${house.name}, printed ${reading.day(reading.now)}`,
+		paper: preferences.paper,
+	};
+}
+
+function paperOf(doc: Recipe | Preparation, size: CardSize, house: CardHouse) {
+	if (isPreparation(doc)) {
+		const card = preparationCard(doc, size.basis === "factor" ? size.factor : 1, house);
+		return { ...card, heading: `Makes ${card.makes}`, facts: [] };
+	}
+	try {
+		return dishCard(doc, size, house);
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		return dishCard(doc, { basis: "factor", factor: 1 }, house);
+	}
+}
+
+/** The card on paper, large enough to be read on the wall. */
+export default function CardPrint({ loaderData: card }: Route.ComponentProps) {
+	return (
+		<PrintPage
+			paper={card.paper}
+			back={{ to: `/book/${card.id}`, words: "Back to the card" }}
+			here={card.here}
+		>
+			<Paper fontSize="18px" _print={{ fontSize: "12.5pt" }}>
+				<PaperHead title={card.name} lines={[card.heading, card.about]} />
+				<chakra.p marginTop="3mm">
+					{card.facts.map(({ figure, label }) => (
+						<span key={label}>
+							<b>{figure}</b> {label} ·{" "}
+						</span>
+					))}
+				</chakra.p>
+				<PaperTable heads={["What", "Amount", "Of main", "A portion"]}>
+					{card.groups.flatMap(({ group, rows }) => [
+						<tr key={group}>
+							<th colSpan={4} scope="rowgroup">
+								{group}
+							</th>
+						</tr>,
+						...rows.map((line) => (
+							<tr key={group + line.name + line.preparation}>
+								<td>
+									{line.name}
+									{line.preparation ? `, ${line.preparation}` : ""}
+									{line.note ? ` (${line.note})` : ""}
+								</td>
+								<td className="number">
+									<b>{line.amount}</b>
+								</td>
+								<td className="number">{line.percentOfMain}</td>
+								<td className="number">{line.perPortion}</td>
+							</tr>
+						)),
+					])}
+				</PaperTable>
+				<h2>Method</h2>
+				<ol>
+					{card.steps.map((step) => (
+						<chakra.li key={step.text} marginBottom="2mm">
+							<b>{step.place}</b> ({[step.station, step.minutes].filter(Boolean).join(", ")}). {step.text}
+							{step.check ? ` Look for: ${step.check}` : ""}{" "}
+							{step.caution ? <b>Mind: {step.caution}</b> : null}
+						</chakra.li>
+					))}
+				</ol>
+				<h2>Allergens</h2>
+				<p>{card.allergens.length > 0 ? card.allergens.join("; ") : `None of ${card.list}`}.</p>
+			</Paper>
+		</PrintPage>
+	);
+}

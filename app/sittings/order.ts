@@ -1,0 +1,43 @@
+import { type OrderRow, orderList } from "#core/plan";
+import { SUPPLIERS, type Supplier } from "#core/recipe";
+import { readKitchen, readPreparations, readSitting, type Sitting } from "#db";
+import { plannedDishes } from "../ui/planned.ts";
+import { foundOr404, type HouseVisit } from "../ui/visit.ts";
+
+/** What has to be bought for a sitting, by supplier. */
+export interface Order {
+	readonly sitting: Sitting;
+	readonly groups: readonly {
+		readonly supplier: Supplier;
+		readonly name: string;
+		readonly rows: readonly OrderRow[];
+	}[];
+	/** Dishes without a plan: nothing of them is ordered. */
+	readonly without: readonly string[];
+	/** When the first of it has to be ordered. */
+	readonly orderBy: number | null;
+}
+
+/** Everything a sitting needs, all dishes together, rounded up to packs, by supplier. */
+export async function orderFor({ store }: HouseVisit, sittingId: string): Promise<Order> {
+	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
+	const [kitchen, preparations] = await Promise.all([readKitchen(store.db), readPreparations(store.db)]);
+	const rows = await plannedDishes(store.db, sitting, kitchen);
+	const dishes = rows.flatMap(({ dish, plan }) =>
+		plan ? [{ name: dish.recipe.name, recipe: dish.recipe, plan }] : [],
+	);
+	const list = orderList(dishes, preparations, kitchen.ingredients);
+	const starts = dishes.map(({ plan }) => plan.clock.buy);
+	return {
+		sitting,
+		groups: (Object.keys(SUPPLIERS) as Supplier[])
+			.map((supplier) => ({
+				supplier,
+				name: SUPPLIERS[supplier],
+				rows: list.filter(({ ingredient }) => ingredient.supplier === supplier),
+			}))
+			.filter(({ rows: ofSupplier }) => ofSupplier.length > 0),
+		without: rows.filter(({ plan }) => !plan).map(({ dish }) => dish.recipe.name),
+		orderBy: starts.length > 0 ? Math.min(...starts) : null,
+	};
+}

@@ -1,0 +1,64 @@
+import ExcelJS from "exceljs";
+import type { OrderRow } from "#core/plan";
+import { wallClock } from "#core/schedule";
+import { minorUnitsOf } from "../ui/reading.ts";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/orderXlsx.route";
+import { type Order, orderFor } from "./order.ts";
+
+/** The order list of a sitting as a spreadsheet: real numbers, so that it can be reckoned with. */
+export async function loader({ context, params }: Route.LoaderArgs) {
+	const visit = await visitOf(context);
+	const order = await orderFor(visit, params.sittingId);
+	const { date } = wallClock(order.sitting.serviceAt, visit.house.timeZone);
+	const book = orderBook(order, visit.house.currency, visit.house.name);
+	return new Response(await book.xlsx.writeBuffer(), {
+		headers: {
+			"Content-Type": "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+			"Content-Disposition": `attachment; filename="order-${date}.xlsx"`,
+			"Cache-Control": "no-store",
+		},
+	});
+}
+
+const COLUMNS = [
+	{ header: "Supplier", key: "supplier", width: 16 },
+	{ header: "What", key: "what", width: 30 },
+	{ header: "Needed, kg", key: "needed", width: 12 },
+	{ header: "Pieces", key: "pieces", width: 10 },
+	{ header: "Pack, kg", key: "pack", width: 10 },
+	{ header: "Packs", key: "packs", width: 8 },
+	{ header: "Order, kg", key: "order", width: 12 },
+	{ header: "Costs", key: "cost", width: 12 },
+	{ header: "For", key: "dishes", width: 50 },
+];
+
+function orderBook({ sitting, groups }: Order, currency: string, house: string): ExcelJS.Workbook {
+	const book = new ExcelJS.Workbook();
+	book.creator = house;
+	book.title = `Order, ${sitting.name}`;
+	const sheet = book.addWorksheet("Order", { views: [{ state: "frozen", ySplit: 1 }] });
+	sheet.columns = COLUMNS;
+	sheet.getRow(1).font = { bold: true };
+	for (const { name, rows } of groups) sheet.addRows(rows.map((row) => cellsOf(row, name, currency)));
+	for (const key of ["needed", "pack", "order"]) sheet.getColumn(key).numFmt = "0.00";
+	sheet.getColumn("cost").numFmt = `0.00 "${currency}"`;
+	return book;
+}
+
+/** One row; a cell that has nothing to say is empty, not nought. */
+function cellsOf(row: OrderRow, supplier: string, currency: string) {
+	return {
+		supplier,
+		what: row.ingredient.name,
+		needed: row.asPurchased_kg > 0 ? rounded(row.asPurchased_kg) : null,
+		pieces: row.pieces > 0 ? row.pieces : null,
+		pack: row.pack_kg,
+		packs: row.packs,
+		order: row.order_kg > 0 ? rounded(row.order_kg) : null,
+		cost: row.cost_minor === null ? null : Math.round(row.cost_minor) / minorUnitsOf(currency),
+		dishes: row.dishes.join("; "),
+	};
+}
+
+const rounded = (kg: number) => Math.round(kg * 1000) / 1000;

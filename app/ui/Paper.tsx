@@ -1,0 +1,137 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import type { ReactNode } from "react";
+import { Link } from "react-router";
+import { Act, ActLink, Key, Page } from "./parts.tsx";
+
+/** A sheet of paper as it will be printed: black on white. */
+export const Paper = chakra("article", {
+	base: {
+		bg: "white",
+		color: "black",
+		maxWidth: "210mm",
+		marginInline: "auto",
+		padding: { base: "16px", md: "12mm" },
+		fontSize: "16px",
+		lineHeight: 1.3,
+		_print: { maxWidth: "none", padding: 0, fontSize: "10.5pt" },
+		"& table": { pageBreakInside: "auto" },
+		"& tr, & li": { breakInside: "avoid" },
+		"& thead": { display: "table-header-group" },
+		"& th, & td": {
+			borderBottom: "1px solid #888",
+			padding: "3px 8px 3px 0",
+			textAlign: "start",
+			verticalAlign: "top",
+		},
+		"& th": { borderBottom: "2px solid black", fontWeight: 650 },
+		"& .number": { textAlign: "end", whiteSpace: "nowrap" },
+		"& h2": {
+			fontFamily: "head",
+			fontWeight: 700,
+			fontSize: "1.2em",
+			marginTop: "5mm",
+			marginBottom: "1mm",
+			breakAfter: "avoid",
+		},
+	},
+});
+
+interface PaperHeadProps {
+	readonly title: string;
+	readonly lines: readonly string[];
+	/** The one figure at the right, with its label. */
+	readonly figure?: { readonly label: string; readonly words: string };
+}
+
+/** The head of a sheet: what it is, for what, by whom, and one figure to be seen from afar. */
+export function PaperHead({ title, lines, figure }: PaperHeadProps) {
+	return (
+		<chakra.header
+			borderBottom="3px solid black"
+			paddingBottom="3mm"
+			display="flex"
+			justifyContent="space-between"
+			gap="8mm"
+			alignItems="flex-end"
+		>
+			<div>
+				<chakra.h1 fontFamily="head" fontWeight="700" fontSize="1.75em" lineHeight="1.1">
+					{title}
+				</chakra.h1>
+				{lines.map((line) => (
+					<p key={line}>{line}</p>
+				))}
+			</div>
+			{figure ? (
+				<chakra.p textAlign="end" whiteSpace="nowrap">
+					{figure.label}
+					<chakra.b display="block" fontFamily="head" fontSize="2.1em" lineHeight="1">
+						{figure.words}
+					</chakra.b>
+				</chakra.p>
+			) : null}
+		</chakra.header>
+	);
+}
+
+/** Columns of words; all others are figures and stand at the right. */
+const WORDS = new Set(["What", "Pan", "No.", "For"]);
+
+/** A table on paper. */
+export function PaperTable({
+	heads,
+	children,
+}: {
+	readonly heads: readonly string[];
+	readonly children: ReactNode;
+}) {
+	return (
+		<table>
+			<thead>
+				<tr>
+					{heads.map((head) => (
+						<th key={head} scope="col" className={WORDS.has(head) ? undefined : "number"}>
+							{head}
+						</th>
+					))}
+				</tr>
+			</thead>
+			<tbody>{children}</tbody>
+		</table>
+	);
+}
+
+interface PrintPageProps {
+	readonly paper: string;
+	/** The page it came from, and the address of this one, for the way back from the choice of paper. */
+	readonly back: { readonly to: string; readonly words: string };
+	readonly here: string;
+	readonly children: ReactNode;
+}
+
+/** A page that is there to be printed, with what is done on the screen above it. */
+export function PrintPage({ paper, back, here, children }: PrintPageProps) {
+	return (
+		<Page _print={{ padding: 0, maxWidth: "none" }}>
+			<style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
+			<chakra.div
+				className="screenOnly"
+				display="flex"
+				flexWrap="wrap"
+				gap="10px"
+				marginBottom="14px"
+				alignItems="center"
+			>
+				<Act kind="next" type="button" onClick={() => window.print()} aria-keyshortcuts="p">
+					Print <Key aria-hidden>p</Key>
+				</Act>
+				<ActLink to={back.to}>{back.words}</ActLink>
+				<span>
+					On {paper}; change it <Link to={`/preferences?back=${encodeURIComponent(here)}`}>at this desk</Link>
+					.
+				</span>
+			</chakra.div>
+			{children}
+		</Page>
+	);
+}

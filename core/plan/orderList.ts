@@ -1,0 +1,148 @@
+import {
+	type Ingredient,
+	ingredientOf,
+	isCounted,
+	lineGrams,
+	makesGrams,
+	type Preparation,
+	type Recipe,
+} from "../recipe/index.ts";
+import { wholeUp } from "../yields/index.ts";
+import type { Plan } from "./plan.ts";
+
+/** One dish of what is ordered for. */
+export interface OrderedDish {
+	readonly name: string;
+	readonly recipe: Recipe;
+	readonly plan: Plan;
+}
+
+/** One ingredient to buy, for everything together. */
+export interface OrderRow {
+	readonly ingredient: Ingredient;
+	/** Weight as purchased, kg; 0 when it is ordered by the piece. */
+	readonly asPurchased_kg: number;
+	/** Whole pieces, where the weight of one is not known. */
+	readonly pieces: number;
+	readonly pack_kg: number | null;
+	/** Whole packs; null when no pack is known. */
+	readonly packs: number | null;
+	/** What is ordered: packs, or the weight itself. */
+	readonly order_kg: number;
+	/** Minor units; null when the price is not known. */
+	readonly cost_minor: number | null;
+	/** Names of the dishes it is for. */
+	readonly dishes: readonly string[];
+}
+
+interface Sum {
+	ingredient: Ingredient;
+	asPurchased_kg: number;
+	pieces: number;
+	pack_kg: number | null;
+	dishes: Set<string>;
+}
+
+/**
+ * What has to be bought for some planned dishes: every line as purchased, what is made in
+ * the house taken apart into what it is made of, the same ingredient of all dishes
+ * together, and then rounded up to whole packs. Water is not ordered.
+ *
+ * @param preparations what is made in the house, by short name
+ * @param known        everything a line can name, by short name
+ */
+export function orderList(
+	dishes: readonly OrderedDish[],
+	preparations: ReadonlyMap<string, Preparation>,
+	known: ReadonlyMap<string, Ingredient>,
+): OrderRow[] {
+	const sums = new Map<string, Sum>();
+	for (const need of dishes.flatMap(needsOf)) {
+		for (const bought of takenApart(need, preparations, known)) add(sums, bought);
+	}
+	return [...sums.values()]
+		.map(rowOf)
+		.sort((a, b) => a.ingredient.name.localeCompare(b.ingredient.name, "en"));
+}
+
+interface Need {
+	readonly ingredient: Ingredient;
+	/** Ready to use; null when it is counted and one has no known weight. */
+	readonly grams: number | null;
+	readonly pieces: number;
+	readonly trimLoss: number;
+	readonly pack_kg: number | null;
+	readonly dish: string;
+}
+
+/** What the lines of one dish need, ready to use. */
+function needsOf({ name, recipe, plan }: OrderedDish): Need[] {
+	return plan.lines.map(({ ingredient, line, amount_g, count }) => {
+		const isMain = line.role === "main";
+		return {
+			ingredient,
+			grams: amount_g ?? (ingredient.each_g === null ? null : (count ?? 0) * ingredient.each_g),
+			pieces: count ?? 0,
+			trimLoss: isMain ? recipe.losses.trimLoss : (line.trimLoss ?? ingredient.trimLoss),
+			pack_kg: isMain ? (recipe.pack_kg ?? null) : null,
+			dish: name,
+		};
+	});
+}
+
+/** What is bought for a need: itself, or all that what is made in the house is made of. */
+function takenApart(
+	need: Need,
+	preparations: ReadonlyMap<string, Preparation>,
+	known: ReadonlyMap<string, Ingredient>,
+): Need[] {
+	if (need.ingredient.category === "water") return [];
+	const preparation = preparations.get(need.ingredient.id);
+	if (!preparation || need.grams === null) return [need];
+	const factor = need.grams / makesGrams(preparation);
+	return preparation.lines.flatMap((line) => {
+		const ingredient = ingredientOf(line, known);
+		const isCountedOnly = ingredient.each_g === null && isCounted(line);
+		const inside = {
+			ingredient,
+			grams: isCountedOnly ? null : lineGrams(line, ingredient) * factor,
+			pieces: isCountedOnly ? line.amount * factor : 0,
+			trimLoss: line.trimLoss ?? ingredient.trimLoss,
+			pack_kg: null,
+			dish: need.dish,
+		};
+		return takenApart(inside, preparations, known);
+	});
+}
+
+function add(sums: Map<string, Sum>, { ingredient, grams, pieces, trimLoss, pack_kg, dish }: Need): void {
+	const sum = sums.get(ingredient.id) ?? {
+		ingredient,
+		asPurchased_kg: 0,
+		pieces: 0,
+		pack_kg: null,
+		dishes: new Set<string>(),
+	};
+	if (grams === null) sum.pieces += pieces;
+	else sum.asPurchased_kg += grams / 1000 / (1 - trimLoss);
+	sum.pack_kg ??= pack_kg;
+	sum.dishes.add(dish);
+	sums.set(ingredient.id, sum);
+}
+
+function rowOf({ ingredient, asPurchased_kg, pieces, pack_kg, dishes }: Sum): OrderRow {
+	const pack = pack_kg ?? (ingredient.pack_g === null ? null : ingredient.pack_g / 1000);
+	const packs = pack === null || asPurchased_kg === 0 ? null : wholeUp(asPurchased_kg / pack);
+	const order_kg = packs === null || pack === null ? asPurchased_kg : packs * pack;
+	const price = ingredient.pricePerKg_minor;
+	return {
+		ingredient,
+		asPurchased_kg,
+		pieces: Math.ceil(pieces - 1e-9),
+		pack_kg: pack,
+		packs,
+		order_kg,
+		cost_minor: price === null || pieces > 0 ? null : order_kg * price,
+		dishes: [...dishes],
+	};
+}
