@@ -1,6 +1,6 @@
 import { type ChildProcess, spawn, spawnSync } from "node:child_process";
 import { once } from "node:events";
-import { mkdtempSync } from "node:fs";
+import { mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
@@ -18,6 +18,11 @@ export class House {
 
 	get database(): string {
 		return `${this.data}/wide-table.db`;
+	}
+
+	/** Deletes the database of a server that is stopped. */
+	deleteDatabase(): void {
+		for (const part of ["", "-wal", "-shm"]) rmSync(this.database + part, { force: true });
 	}
 
 	/** Puts the demo data in. */
@@ -115,4 +120,6 @@ export async function hydrated(page: Page): Promise<void> {
 		const root = document.querySelector("main");
 		return root !== null && Object.keys(root).some((key) => key.startsWith("__react"));
 	});
+	// What listens is set up in the frame after.
+	await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 60))));
 }

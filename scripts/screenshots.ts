@@ -37,6 +37,9 @@ try {
 	await shoot(page, "pan", "/kitchen/pans/gn-1-1-100");
 	await shoot(page, "card", "/book/goat-shoulder");
 	await shoot(page, "book", "/book");
+	await shoot(page, "cost", "/book/goat-shoulder/cost");
+	await shootVersions(page);
+	await shootImport(page);
 	await shoot(page, "kitchen", "/kitchen");
 	await page.getByRole("button", { name: "Evening" }).click();
 	await page.locator("[data-light=evening]").waitFor();
@@ -45,6 +48,7 @@ try {
 	await page.locator("[data-light=bench]").waitFor();
 	await page.setViewportSize({ width: 860, height: 1216 });
 	await shoot(page, "sheet", `${table}/sheet`);
+	await shoot(page, "order", `${sitting}/order`);
 } finally {
 	await browser.close();
 	await house.stop();
@@ -54,4 +58,38 @@ async function shoot(of: Page, name: string, address: string): Promise<void> {
 	await of.goto(address, { waitUntil: "networkidle" });
 	await of.evaluate(() => document.fonts.ready);
 	await of.screenshot({ path: `${FOLDER}/${name}.png` });
+}
+
+/** The goat dish being changed, and then both versions side by side. */
+async function shootVersions(of: Page): Promise<void> {
+	await of.goto("/book/goat-shoulder/write", { waitUntil: "networkidle" });
+	await of.getByLabel(/^Line: 500 g onions/).fill("650 g onions, large dice");
+	await of.getByLabel(/^Line: 90 g tomato/).fill("70 g tomato paste, cooked out");
+	await of.getByLabel("Flour and body").selectOption("starch");
+	await of.getByText(/^Draft, kept at/).waitFor();
+	await of.evaluate(() => window.scrollTo(0, 0));
+	await of.screenshot({ path: `${FOLDER}/writing.png` });
+	await of.getByLabel("Why it is changed").fill("More body, less paste; tried for 40 on Thursday.");
+	await of.getByRole("button", { name: "Number it, to be tested" }).click();
+	await of.getByText("Standard no. 1").first().waitFor();
+	await shoot(of, "versions", "/book/goat-shoulder/versions");
+}
+
+/** A table of ingredients with some new, some changed, and one that is refused. */
+async function shootImport(of: Page): Promise<void> {
+	const rows = [
+		"id,name,category,trimLoss,allergens,price",
+		"kohlrabi,kohlrabi,vegetable,0.25,,",
+		"sea-beet,sea beet,vegetable,0.1,,",
+		"carrot,carrots,vegetable,0.15,,",
+		"rye-flour,rye flour,thickener,0,rye,",
+		"celery,celery,vegetable,1.2,celery,",
+	];
+	await of.goto("/book/exchange", { waitUntil: "networkidle" });
+	const file = { name: "market-garden.csv", mimeType: "text/csv", buffer: Buffer.from(rows.join("\n")) };
+	await of.getByLabel("File to take in").setInputFiles(file);
+	await of.getByRole("button", { name: /Look at it/ }).click();
+	await of.getByText("refused").first().waitFor();
+	await of.evaluate(() => document.fonts.ready);
+	await of.screenshot({ path: `${FOLDER}/import.png` });
 }

@@ -21,6 +21,7 @@ export default function CutChart({ cuts, currency }: CutChartProps) {
 	const words = cuts.map(
 		(cut) => `${cut.name} ${money(cut.portion_minor, currency)} in ${durationWords(cut.minutes)}`,
 	);
+	const [across, up] = [hours(cuts), wholes(cuts, currency)];
 	const wall = { stroke: "var(--wt-colors-muted)", tick: { fill: "var(--wt-colors-muted)", fontSize: 14 } };
 	return (
 		<div
@@ -35,8 +36,8 @@ export default function CutChart({ cuts, currency }: CutChartProps) {
 						{...wall}
 						type="number"
 						dataKey="minutes"
-						ticks={hours(cuts)}
-						domain={["dataMin", "dataMax"]}
+						ticks={across}
+						domain={[across[0] ?? 0, across.at(-1) ?? 0]}
 						tickFormatter={(minutes: number) => durationWords(minutes)}
 					/>
 					<YAxis
@@ -44,8 +45,8 @@ export default function CutChart({ cuts, currency }: CutChartProps) {
 						type="number"
 						dataKey="portion_minor"
 						width={64}
-						ticks={wholes(cuts, currency)}
-						domain={["dataMin", "dataMax"]}
+						ticks={up}
+						domain={[up[0] ?? 0, up.at(-1) ?? 0]}
 						tickFormatter={(minor: number) => money(minor, currency)}
 					/>
 					<Scatter data={[...cuts]} shape={Point} isAnimationActive={false} />
@@ -93,7 +94,7 @@ function Point({ cx = 0, cy = 0, payload }: PointProps) {
 				textAnchor="middle"
 				fontSize={14}
 				fontWeight={700}
-				fill={own ? "var(--wt-colors-onMahogany)" : "var(--wt-colors-ink)"}
+				fill={own ? "var(--wt-colors-on-mahogany)" : "var(--wt-colors-ink)"}
 			>
 				{payload?.number}
 			</text>

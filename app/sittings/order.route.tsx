@@ -64,10 +64,12 @@ export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 			paper={view.paper}
 			back={{ to: `/sittings/${view.id}`, words: "Back to the sitting" }}
 			here={here}
+			also={
+				<ActLink to={`${here}.xlsx`} reloadDocument>
+					As a spreadsheet
+				</ActLink>
+			}
 		>
-			<ActLink to={`${here}.xlsx`} reloadDocument className="screenOnly" marginBottom="14px">
-				As a spreadsheet
-			</ActLink>
 			<Paper>
 				<PaperHead
 					title={`Order sheet, ${view.name}`}
@@ -86,7 +88,7 @@ export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 						<PaperTable heads={["What", "Needed", "Order", "Costs", "For"]}>
 							{rows.map((row) => (
 								<tr key={row.name}>
-									<td>
+									<td className="named">
 										☐ <b>{row.name}</b>
 									</td>
 									<td className="number">{row.needed}</td>
@@ -94,7 +96,7 @@ export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 										<b>{row.order}</b>
 									</td>
 									<td className="number">{row.cost}</td>
-									<td>{row.dishes}</td>
+									<td className="named">{row.dishes}</td>
 								</tr>
 							))}
 						</PaperTable>

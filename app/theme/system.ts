@@ -36,7 +36,12 @@ const config = defineConfig({
 		},
 		"h1, h2, h3, p, ul, ol, dl, dd, figure, fieldset": { margin: 0, padding: 0, border: 0 },
 		"ul, ol": { listStyle: "none" },
-		a: { color: "inherit" },
+		a: {
+			color: "inherit",
+			textDecoration: "underline",
+			textDecorationThickness: "1px",
+			textUnderlineOffset: "3px",
+		},
 		"button, input, select, textarea": { font: "inherit", color: "inherit", letterSpacing: "inherit" },
 		":focus-visible": { outline: "3px solid", outlineColor: "focus", outlineOffset: "2px" },
 		table: { borderCollapse: "collapse", width: "100%" },

@@ -25,6 +25,7 @@ export const Paper = chakra("article", {
 		},
 		"& th": { borderBottom: "2px solid black", fontWeight: 650 },
 		"& .number": { textAlign: "end", whiteSpace: "nowrap" },
+		"& .named": { width: "30%" },
 		"& h2": {
 			fontFamily: "head",
 			fontWeight: 700,
@@ -106,11 +107,13 @@ interface PrintPageProps {
 	/** The page it came from, and the address of this one, for the way back from the choice of paper. */
 	readonly back: { readonly to: string; readonly words: string };
 	readonly here: string;
+	/** What else can be done with it, beside printing. */
+	readonly also?: ReactNode;
 	readonly children: ReactNode;
 }
 
 /** A page that is there to be printed, with what is done on the screen above it. */
-export function PrintPage({ paper, back, here, children }: PrintPageProps) {
+export function PrintPage({ paper, back, here, also, children }: PrintPageProps) {
 	return (
 		<Page _print={{ padding: 0, maxWidth: "none" }}>
 			<style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
@@ -126,6 +129,7 @@ export function PrintPage({ paper, back, here, children }: PrintPageProps) {
 					Print <Key aria-hidden>p</Key>
 				</Act>
 				<ActLink to={back.to}>{back.words}</ActLink>
+				{also}
 				<span>
 					On {paper}; change it <Link to={`/preferences?back=${encodeURIComponent(here)}`}>at this desk</Link>
 					.
