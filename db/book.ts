@@ -28,9 +28,11 @@ export interface VersionWithLife extends RecipeVersionRow {
 }
 
 /** The current version of every dish that is not retired, by name. */
-export async function readBook(db: Reader): Promise<(RecipeVersionRow & { readonly doc: Recipe })[]> {
+export async function readBook(
+	db: Reader,
+): Promise<(RecipeVersionRow & { readonly doc: Recipe; readonly state: RecipeState })[]> {
 	const rows = await db
-		.select({ version: recipeVersion })
+		.select({ version: recipeVersion, state: recipeListing.state })
 		.from(recipeListing)
 		.innerJoin(
 			recipeVersion,
@@ -38,7 +40,7 @@ export async function readBook(db: Reader): Promise<(RecipeVersionRow & { readon
 		)
 		.where(and(eq(recipeListing.kind, "dish"), inArray(recipeListing.state, ["standard", "tested"])))
 		.orderBy(asc(recipeListing.sortName));
-	return rows.map(({ version }) => ({ ...version, doc: version.doc as Recipe }));
+	return rows.map(({ version, state }) => ({ ...version, state, doc: version.doc as Recipe }));
 }
 
 /** One version of a recipe; the current one when no number is given. @throws {Missing} */
@@ -84,7 +86,8 @@ export async function readVersions(db: Reader, recipeId: string): Promise<Versio
 	return withLife(db, rows);
 }
 
-async function withLife(db: Reader, rows: readonly RecipeVersionRow[]): Promise<VersionWithLife[]> {
+/** Versions with their lives, in the order they were given. */
+export async function withLife(db: Reader, rows: readonly RecipeVersionRow[]): Promise<VersionWithLife[]> {
 	if (rows.length === 0) return [];
 	const states = await db
 		.select()

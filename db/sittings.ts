@@ -2,10 +2,11 @@ import { and, asc, eq, gte, inArray, lt } from "drizzle-orm";
 import { nanoid } from "nanoid";
 import type { DishOrder } from "#core/plan";
 import { isPreparation, type Recipe } from "#core/recipe";
+import { withLife } from "./book.ts";
 import { changesBetween, eventsSince, record } from "./events.ts";
 import { Missing, Stale } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
-import { type Change, recipeVersion, sitting, sittingDish } from "./schema.ts";
+import { type Change, type RecipeState, recipeVersion, sitting, sittingDish } from "./schema.ts";
 
 type SittingRow = typeof sitting.$inferSelect;
 type DishRow = typeof sittingDish.$inferSelect;
@@ -22,6 +23,7 @@ export interface Sitting extends SittingRow {
 export interface DishWithRecipe extends SittingDish {
 	readonly recipeId: string;
 	readonly number: number;
+	readonly state: RecipeState;
 	readonly recipe: Recipe;
 }
 
@@ -67,16 +69,15 @@ export async function readSitting(db: Reader, id: string): Promise<Sitting> {
 /** The dishes of sittings with their recipes, in one read. */
 export async function withRecipes(db: Reader, dishes: readonly SittingDish[]): Promise<DishWithRecipe[]> {
 	if (dishes.length === 0) return [];
-	const versions = await db
-		.select()
-		.from(recipeVersion)
-		.where(inArray(recipeVersion.id, [...new Set(dishes.map((dish) => dish.recipeVersionId))]));
-	const byId = new Map(versions.map((version) => [version.id, version]));
+	const ids = [...new Set(dishes.map((dish) => dish.recipeVersionId))];
+	const rows = await db.select().from(recipeVersion).where(inArray(recipeVersion.id, ids));
+	const byId = new Map((await withLife(db, rows)).map((version) => [version.id, version]));
 	return dishes.map((dish) => {
 		const version = byId.get(dish.recipeVersionId);
 		if (!version) throw new Missing("recipe version", dish.recipeVersionId);
 		if (isPreparation(version.doc)) throw new Missing("dish", version.recipeId);
-		return { ...dish, recipeId: version.recipeId, number: version.number, recipe: version.doc };
+		const { recipeId, number, state, doc } = version;
+		return { ...dish, recipeId, number, state, recipe: doc };
 	});
 }
 

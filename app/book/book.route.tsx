@@ -10,10 +10,10 @@ import { Choice, Field } from "../ui/Field.tsx";
 import { readForm } from "../ui/form.ts";
 import { Act, ActLink, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
 import { counted } from "../ui/reading.ts";
+import { stateWords } from "../ui/stateWords.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/book.route";
-import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Book · Wide Table" }];
 

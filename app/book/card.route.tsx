@@ -9,13 +9,13 @@ import { Choice, Field } from "../ui/Field.tsx";
 import { LineTable } from "../ui/LineTable.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts.tsx";
 import { StepWords } from "../ui/StepWords.tsx";
+import { stateWords } from "../ui/stateWords.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/card.route";
 import { CARD_BASES, type CardSize, hasSize, readSize } from "./cardSize.ts";
 import { type CardHouse, dishCard } from "./dishCard.ts";
 import { preparationCard } from "./preparationCard.ts";
-import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.name} · Book` : "Book" },

@@ -3,12 +3,12 @@ import { Refusal } from "#core/check";
 import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
 import { readKitchen, readRecipe, readRecipeRow } from "#db";
 import { Paper, PaperHead, PaperTable, PrintPage } from "../ui/Paper.tsx";
+import { stateWords } from "../ui/stateWords.ts";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/cardPrint.route";
 import { type CardSize, hasSize, readSize } from "./cardSize.ts";
 import { type CardHouse, dishCard } from "./dishCard.ts";
 import { preparationCard } from "./preparationCard.ts";
-import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `Card · ${loaderData.name}` : "Card" },

@@ -3,6 +3,7 @@ import {
 	type FromJsonLd,
 	fromJsonLd,
 	type ImportPlan,
+	ingredientFieldWords,
 	isCsv,
 	isIdle,
 	type NotRead,
@@ -101,10 +102,19 @@ export function planView(plan: ImportPlan) {
 			.slice(0, MOST_SHOWN)
 			.map(({ line, what, name, verdict, says }) => ({ line, what, name, verdict, says })),
 		more: Math.max(0, of("new").length + of("changed").length - MOST_SHOWN),
-		refused: plan.refused.slice(0, MOST_SHOWN),
+		refused: plan.refused
+			.slice(0, MOST_SHOWN)
+			.map(({ line, what, why }) => ({ line, what, why: plainPaths(why) })),
 		refusedCount: plan.refused.length,
 	};
 }
 
 /** Rows of a list that a person still reads. */
 const MOST_SHOWN = 200;
+
+/** Fields of a refusal in a person's words: "allergens[0]: …" is "allergens: …". */
+function plainPaths(why: string): string {
+	return why.replace(/(^|; )([a-z]\w*)((?:\[\d+\])?):/g, (_, before: string, field: string) => {
+		return `${before}${ingredientFieldWords(field)}:`;
+	});
+}

@@ -7,11 +7,11 @@ import { nextStates, readKitchen, readRecipeRow, readVersions, setRecipeState } 
 import { Choice, Field } from "../ui/Field.tsx";
 import { readForm, type Wrong, wrongOf } from "../ui/form.ts";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
+import { stateWords } from "../ui/stateWords.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/versions.route";
 import { compareView } from "./compareView.ts";
-import { stateWords } from "./stateWords.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.name}, versions · Book` : "Book" },
@@ -183,8 +183,12 @@ function Compare({ view }: { readonly view: View }) {
 				<Table>
 					<thead>
 						<tr>
-							<th scope="col">What</th>
-							<th scope="col">No. {view.from}</th>
+							<chakra.th scope="col" width="20%">
+								What
+							</chakra.th>
+							<chakra.th scope="col" width="40%">
+								No. {view.from}
+							</chakra.th>
 							<th scope="col">No. {view.to}</th>
 						</tr>
 					</thead>

@@ -21,7 +21,7 @@ function Head({ view }: { readonly view: SheetView }) {
 		<PaperHead
 			title={view.dish}
 			lines={[
-				`${view.sitting}${room} · ${view.day} · standard no. ${view.number}`,
+				`${view.sitting}${room} · ${view.day} · ${view.version}`,
 				`${view.house}, production sheet, printed ${view.printed}`,
 			]}
 			figure={{ label: "service", words: view.service }}

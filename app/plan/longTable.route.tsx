@@ -101,7 +101,7 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 					</h1>
 					<Muted display="block" marginTop="6px">
 						<Link to={`/sittings/${sitting.id}`}>{sitting.name}</Link> · {sitting.when} ·{" "}
-						<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>standard no. {dish.number}</Link>
+						<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>{dish.version}</Link>
 					</Muted>
 				</div>
 				<chakra.div marginInlineStart="auto" display="flex" flexWrap="wrap" gap="8px">

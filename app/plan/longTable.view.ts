@@ -10,6 +10,7 @@ import type { Typed, Wrong } from "../ui/form.ts";
 import { type PlaceView, placesOf } from "../ui/places.ts";
 import { planDishes } from "../ui/planned.ts";
 import { percent, percentTyped } from "../ui/reading.ts";
+import { versionWords } from "../ui/stateWords.ts";
 import type { HouseVisit } from "../ui/visit.ts";
 import { warningWords } from "../ui/warningWords.ts";
 import { detailOf } from "./detail.ts";
@@ -52,7 +53,13 @@ export function longTableView(given: LongTableGiven) {
 			when: `${reading.day(triedSitting.serviceAt)} ${wallClock(triedSitting.serviceAt, reading.timeZone).time}`,
 			others: given.dishes.length - 1,
 		},
-		dish: { id: stored.id, name: stored.recipe.name, recipeId: stored.recipeId, number: stored.number },
+		dish: {
+			id: stored.id,
+			name: stored.recipe.name,
+			recipeId: stored.recipeId,
+			number: stored.number,
+			version: versionWords(stored),
+		},
 		service: {
 			time: wallClock(triedSitting.serviceAt, reading.timeZone).time,
 			day: reading.day(triedSitting.serviceAt),

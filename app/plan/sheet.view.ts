@@ -10,6 +10,7 @@ import { lineView } from "../ui/lineView.ts";
 import { PLACE_LABELS, pansWords, placesOf, setOf } from "../ui/places.ts";
 import type { PlannedDishRow } from "../ui/planned.ts";
 import { counted, type Reading } from "../ui/reading.ts";
+import { versionWords } from "../ui/stateWords.ts";
 import { warningWords } from "../ui/warningWords.ts";
 
 export interface SheetGiven {
@@ -30,7 +31,7 @@ export function sheetView(given: SheetGiven) {
 		paper: given.paper,
 		house: given.house,
 		dish: dish.recipe.name,
-		number: dish.number,
+		version: versionWords(dish),
 		sitting: sitting.name,
 		room: sitting.room,
 		service: wallClock(sitting.serviceAt, reading.timeZone).time,

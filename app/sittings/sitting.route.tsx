@@ -69,7 +69,10 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 			note: sitting.note,
 			...Object.fromEntries(sitting.diets.map(({ diet, covers }) => [`diet.${diet}`, String(covers)])),
 		},
-		book: book.map((version) => ({ id: version.recipeId, name: version.doc.name })),
+		book: book.map(({ recipeId, doc, state }) => ({
+			id: recipeId,
+			name: state === "tested" ? `${doc.name} (in test)` : doc.name,
+		})),
 	};
 }
 

@@ -82,23 +82,23 @@ type Row = Readonly<Record<string, string>>;
 const LISTS = new Set(["origins", "allergens", "mayContain"]);
 const NUMBERS = new Set(["density_g_per_ml", "each_g", "trimLoss", "pack_g", "price_minor"]);
 
-/** A row as an entry: empty cells are left out, lists are parted, numbers are numbers. */
-function entryOf(row: Row): Record<string, unknown> {
-	const entry: Record<string, unknown> = {
-		origins: [],
-		allergens: [],
-		mayContain: [],
-		trimLoss: 0,
-		prices: [],
-	};
+/**
+ * A row as an entry, on top of what the book has of it: columns that the table does not
+ * have stay as they are, empty cells are left out, lists are parted, numbers are numbers.
+ */
+function entryOf(row: Row, held: IngredientEntry | undefined): Record<string, unknown> {
+	const entry: Record<string, unknown> = { ...(held ?? NEW_ENTRY) };
 	for (const column of COLUMNS) {
-		const text = (row[column] ?? "").trim();
-		if (text === "") continue;
-		if (LISTS.has(column)) entry[column] = text.split(/[\s;]+/);
+		if (row[column] === undefined) continue;
+		const text = row[column].trim();
+		if (LISTS.has(column)) entry[column] = text === "" ? [] : text.split(/[\s;]+/);
+		else if (text === "") entry[column] = column === "trimLoss" ? 0 : undefined;
 		else entry[column] = NUMBERS.has(column) ? numberIn(text) : text;
 	}
-	return entry;
+	return Object.fromEntries(Object.entries(entry).filter(([, value]) => value !== undefined));
 }
+
+const NEW_ENTRY = { origins: [], allergens: [], mayContain: [], trimLoss: 0, prices: [] };
 
 function numberIn(text: string): number | string {
 	const value = Number(text.replace(",", "."));
@@ -107,10 +107,9 @@ function numberIn(text: string): number | string {
 
 function readIngredients(rows: readonly Row[], there: readonly IngredientEntry[]): BookRead {
 	const held = new Map(there.map((entry) => [entry.id, entry]));
-	const { read, notRead } = eachRow(rows, (row) => {
-		const entry = checked(IngredientEntry, entryOf(row));
-		return { ...entry, prices: held.get(entry.id)?.prices ?? [] };
-	});
+	const { read, notRead } = eachRow(rows, (row) =>
+		checked(IngredientEntry, entryOf(row, held.get((row.id ?? "").trim()))),
+	);
 	return { currency: null, ingredients: read, recipes: [], notRead };
 }
 

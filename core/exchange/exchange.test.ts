@@ -236,7 +236,7 @@ describe("taking in a book", () => {
 		};
 		const book = { ...EMPTY, ingredients: [SALT] };
 		const [step] = planImport(readAgain({ ...EMPTY, ingredients: [given] }), book).ingredients;
-		expect(step).toMatchObject({ verdict: "changed", says: "density_g_per_ml; 1 price more" });
+		expect(step).toMatchObject({ verdict: "changed", says: "density; 1 price more" });
 		expect(step?.entry.prices).toHaveLength(1);
 	});
 
@@ -254,6 +254,14 @@ describe("tables", () => {
 		const read = readCsv(ingredientsToCsv(BOOK.ingredients), BOOK.ingredients);
 		expect(read.notRead).toEqual([]);
 		expect(read.ingredients.map(({ entry }) => entry)).toEqual(BOOK.ingredients);
+	});
+
+	it("of a few columns leave the others as they are; an empty cell takes away", () => {
+		const csv = "id,name,category,each_g,trimLoss\nsalt,salt,salt,,0.1\n";
+		const [step] = planImport(readCsv(csv, [SALT]), { ...EMPTY, ingredients: [SALT] }).ingredients;
+		const { each_g: _, ...rest } = SALT;
+		expect(step?.says).toBe("weight of one, trim");
+		expect(step?.entry).toEqual({ ...rest, trimLoss: 0.1, prices: [] });
 	});
 
 	it("of prices read back as they were, and are refused for what is not in the book", () => {

@@ -17,5 +17,12 @@ export {
 	toJsonLd,
 	toMarkdown,
 } from "./jsonLd.ts";
-export { type ImportPlan, type ImportStep, isIdle, planImport, sorted, type Verdict } from "./planImport.ts";
+export {
+	type ImportPlan,
+	type ImportStep,
+	ingredientFieldWords,
+	isIdle,
+	planImport,
+	type Verdict,
+} from "./planImport.ts";
 export { type BookRead, MOST_ENTRIES, type NotRead, readBookText } from "./readBookText.ts";

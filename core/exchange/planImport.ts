@@ -118,10 +118,24 @@ function ingredientStep(
 	const prices = entry.prices.filter((price) => !held.has(JSON.stringify(sorted(price))));
 	const fields = changedFields({ ...before, prices: [] }, { ...entry, prices: [] });
 	const says = [
-		...(fields.length > 0 ? [fields.join(", ")] : []),
+		...(fields.length > 0 ? [fields.map(ingredientFieldWords).join(", ")] : []),
 		...(prices.length > 0 ? [`${prices.length} ${prices.length === 1 ? "price" : "prices"} more`] : []),
 	].join("; ");
 	return { line, name, entry: { ...entry, prices }, verdict: says === "" ? "same" : "changed", says };
+}
+
+const FIELD_WORDS: Readonly<Record<string, string>> = {
+	density_g_per_ml: "density",
+	each_g: "weight of one",
+	trimLoss: "trim",
+	mayContain: "traces",
+	pack_g: "pack",
+	mergedInto: "merged into",
+};
+
+/** A field of an ingredient in a person's words. */
+export function ingredientFieldWords(field: string): string {
+	return FIELD_WORDS[field] ?? field;
 }
 
 function changedFields(before: object, after: object): string[] {

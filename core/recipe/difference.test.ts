@@ -21,9 +21,27 @@ describe("the difference of two versions", () => {
 		const leek = { ...carrot, ingredient: "leek" };
 		const to = { ...goat, lines: [main, { ...onion, amount: 650 }, leek, ...rest] };
 		expect(difference(goat, to, NONE).lines).toEqual([
-			{ what: "onion", from: "500 g, large dice, vegetable, base", to: "650 g, large dice, vegetable, base" },
-			{ what: "carrot", from: "250 g, large dice, vegetable, base", to: "" },
-			{ what: "leek", from: "", to: "250 g, large dice, vegetable, base" },
+			{ what: "onion", from: "500 g, large dice", to: "650 g, large dice" },
+			{ what: "carrot", from: "250 g, large dice, vegetable, in base", to: "" },
+			{ what: "leek", from: "", to: "250 g, large dice, vegetable, in base" },
+		]);
+	});
+
+	it("tells a line that keeps its amount and changes its role, damping or group", () => {
+		const lines = goat.lines.map((line) =>
+			line.ingredient === "smoked-paprika"
+				? { ...line, exponent: 0.8, group: "finish" as const }
+				: line.ingredient === "garlic"
+					? { ...line, role: "side" as const }
+					: line,
+		);
+		expect(difference(goat, { ...goat, lines }, NONE).lines).toEqual([
+			{ what: "garlic", from: "40 g, crushed, vegetable", to: "40 g, crushed, side" },
+			{
+				what: "smoked paprika",
+				from: "24 g, to the power 0.9, in base",
+				to: "24 g, to the power 0.8, in finish",
+			},
 		]);
 	});
 

@@ -38,7 +38,7 @@ export function difference(
 			const [one, other] = [before.fields[field] ?? "", after.fields[field] ?? ""];
 			return one === other ? [] : [{ field, what: field, from: one, to: other }];
 		}),
-		lines: pairs(byName(from.lines, known), byName(to.lines, known)),
+		lines: linePairs(byName(from.lines, known), byName(to.lines, known)),
 		steps: pairs(byPlace(from.steps), byPlace(to.steps)),
 		schools: pairs(schoolsOf(from), schoolsOf(to)),
 	};
@@ -59,14 +59,36 @@ function pairs(from: ReadonlyMap<string, string>, to: ReadonlyMap<string, string
 }
 
 /** Lines by the name of their ingredient; the second of one name is "salt (2)". */
-function byName(lines: readonly RecipeLine[], known: ReadonlyMap<string, Ingredient>): Map<string, string> {
-	return named(lines, (line) => ingredientOf(line, known).name, lineWords);
+function byName(
+	lines: readonly RecipeLine[],
+	known: ReadonlyMap<string, Ingredient>,
+): Map<string, RecipeLine> {
+	return named(
+		lines,
+		(line) => ingredientOf(line, known).name,
+		(line) => line,
+	);
 }
 
-function lineWords(line: RecipeLine): string {
+/** Pairs of lines that are other; what both say of role and group is left out of both. */
+function linePairs(from: ReadonlyMap<string, RecipeLine>, to: ReadonlyMap<string, RecipeLine>): Pair[] {
+	return [...new Set([...from.keys(), ...to.keys()])].flatMap((what) => {
+		const [one, other] = [from.get(what), to.get(what)];
+		const [words, otherWords] = [lineWords(one, other), lineWords(other, one)];
+		return words === otherWords ? [] : [{ what, from: words, to: otherWords }];
+	});
+}
+
+/** A line in words; of its role, damping and group only what the line beside it says otherwise. */
+function lineWords(line: RecipeLine | undefined, beside: RecipeLine | undefined): string {
+	if (!line) return "";
 	const amount = formatQuantity({ amount: line.amount, unit: line.unit });
-	const damped = line.exponent === undefined ? [] : [`to the power ${line.exponent}`];
-	return [amount, ...clausesOf(line), line.role, ...damped, line.group].join(", ");
+	const own = [
+		line.role === beside?.role ? "" : line.role,
+		line.exponent === beside?.exponent ? "" : `to the power ${line.exponent ?? 1}`,
+		line.group === beside?.group ? "" : `in ${line.group}`,
+	];
+	return [amount, ...clausesOf(line), ...own].filter((part) => part !== "").join(", ");
 }
 
 function byPlace(steps: readonly RecipeStep[]): Map<string, string> {
@@ -90,12 +112,8 @@ function schoolsOf(doc: Recipe | Preparation): Map<string, string> {
 	return new Map(Object.entries(isPreparation(doc) ? {} : (doc.schools ?? {})));
 }
 
-function named<T>(
-	all: readonly T[],
-	nameOf: (one: T) => string,
-	words: (one: T) => string,
-): Map<string, string> {
-	const found = new Map<string, string>();
+function named<T, W>(all: readonly T[], nameOf: (one: T) => string, words: (one: T) => W): Map<string, W> {
+	const found = new Map<string, W>();
 	for (const one of all) {
 		const name = nameOf(one);
 		let number = 1;

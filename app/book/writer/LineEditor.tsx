@@ -264,7 +264,9 @@ function Said({ says, role, main_g }: SaidProps) {
 		<>
 			{guessed ? "taken as " : ""}
 			<b>{ingredient.name}</b>
-			{[...clausesOf(rest), share || ROLE_LAW[role]].map((words) => ` · ${words}`)}
+			{[...clausesOf(rest), share || (role === "potent" ? "follows the batch" : ROLE_LAW[role])].map(
+				(words) => ` · ${words}`,
+			)}
 			{ingredient.allergens.length > 0 ? ` · brings ${ingredient.allergens.join(", ")}` : ""}
 		</>
 	);
