@@ -59,7 +59,7 @@ export default function CardPrint({ loaderData: card }: Route.ComponentProps) {
 			back={{ to: `/book/${card.id}`, words: "Back to the card" }}
 			here={card.here}
 		>
-			<Paper fontSize="18px" _print={{ fontSize: "12.5pt" }}>
+			<Paper fontSize={{ base: "16px", sm: "18px" }} _print={{ fontSize: "12.5pt" }}>
 				<PaperHead title={card.name} lines={[card.heading, card.about]} />
 				<chakra.p marginTop="3mm">
 					{card.facts.map(({ figure, label }) => (

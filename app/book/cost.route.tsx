@@ -79,7 +79,9 @@ const PriceForm = Type.Object({
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const { store, house, who } = await visitOf(context);
-	const read = readForm(PriceForm, await request.formData());
+	const form = await request.formData();
+	if (!form.has("menuPrice")) throw data({ missing: "price in what was sent" }, { status: 400 });
+	const read = readForm(PriceForm, form);
 	if ("wrong" in read) return data(read, { status: 400 });
 	const { menuPrice } = read.value;
 	const minor = menuPrice === undefined ? null : Math.round(menuPrice * minorUnitsOf(house.currency));
@@ -226,12 +228,12 @@ function Cuts({ view }: { readonly view: View }) {
 							No.
 						</th>
 						<th scope="col">Cut</th>
-						<th scope="col" className="number">
+						<chakra.th scope="col" className="number" hideBelow="sm">
 							Bought, a {view.unit}
-						</th>
-						<th scope="col" className="number">
+						</chakra.th>
+						<chakra.th scope="col" className="number" hideBelow="sm">
 							Yield
-						</th>
+						</chakra.th>
 						<th scope="col" className="number">
 							A portion
 						</th>
@@ -245,8 +247,12 @@ function Cuts({ view }: { readonly view: View }) {
 						<tr key={cut.name}>
 							<td className="number">{cut.number}</td>
 							<td>{cut.own ? <b>{cut.name}, as on the card</b> : cut.name}</td>
-							<td className="number">{cut.bought}</td>
-							<td className="number">{cut.yield}</td>
+							<chakra.td className="number" hideBelow="sm">
+								{cut.bought}
+							</chakra.td>
+							<chakra.td className="number" hideBelow="sm">
+								{cut.yield}
+							</chakra.td>
 							<td className="number">
 								<b>{cut.portion}</b>
 							</td>

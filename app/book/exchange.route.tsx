@@ -60,7 +60,7 @@ export default function Exchange({ actionData }: Route.ComponentProps) {
 				alignItems="start"
 				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" }}
 			>
-				<Form method="post" encType="multipart/form-data">
+				<Form method="post" encType="multipart/form-data" style={{ minWidth: 0 }}>
 					<Sheet display="grid" gap="12px">
 						<Heading>Take in</Heading>
 						<p>
@@ -74,6 +74,8 @@ export default function Exchange({ actionData }: Route.ComponentProps) {
 							aria-label="File to take in"
 							aria-invalid={actionData?.problem ? true : undefined}
 							fontSize="17px"
+							width="100%"
+							minWidth="0"
 							padding="10px"
 							border="1.5px solid"
 							borderColor="edge"

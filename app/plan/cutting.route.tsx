@@ -73,7 +73,7 @@ export default function CuttingNote({ loaderData: view }: Route.ComponentProps) 
 			back={{ to: view.to, words: "Back to the long table" }}
 			here={`${view.to}/cutting`}
 		>
-			<Paper fontSize="20px" _print={{ fontSize: "15pt" }}>
+			<Paper fontSize={{ base: "16px", sm: "20px" }} _print={{ fontSize: "15pt" }}>
 				<PaperHead
 					title={`Cutting note, ${view.main}`}
 					lines={[`${view.dish} · ${view.about}`, `${view.house}, printed ${view.printed}`]}
@@ -100,7 +100,7 @@ export default function CuttingNote({ loaderData: view }: Route.ComponentProps) 
 						</li>
 					))}
 				</ol>
-				<p>Weigh the trim and the bones and write it down: ______________</p>
+				<p>Weigh the trim and the bones and write it down: ________</p>
 			</Paper>
 		</PrintPage>
 	);

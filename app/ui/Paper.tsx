@@ -24,7 +24,11 @@ export const Paper = chakra("article", {
 			verticalAlign: "top",
 		},
 		"& th": { borderBottom: "2px solid black", fontWeight: 650 },
-		"& .number": { textAlign: "end", whiteSpace: "nowrap" },
+		"& .number": {
+			textAlign: "end",
+			whiteSpace: { base: "normal", sm: "nowrap" },
+			_print: { whiteSpace: "nowrap" },
+		},
 		"& .named": { width: "30%" },
 		"& h2": {
 			fontFamily: "head",
@@ -51,9 +55,11 @@ export function PaperHead({ title, lines, figure }: PaperHeadProps) {
 			borderBottom="3px solid black"
 			paddingBottom="3mm"
 			display="flex"
+			flexWrap={{ base: "wrap", sm: "nowrap" }}
 			justifyContent="space-between"
-			gap="8mm"
+			gap={{ base: "2mm", sm: "8mm" }}
 			alignItems="flex-end"
+			_print={{ flexWrap: "nowrap" }}
 		>
 			<div>
 				<chakra.h1 fontFamily="head" fontWeight="700" fontSize="1.75em" lineHeight="1.1">
@@ -64,7 +70,7 @@ export function PaperHead({ title, lines, figure }: PaperHeadProps) {
 				))}
 			</div>
 			{figure ? (
-				<chakra.p textAlign="end" whiteSpace="nowrap">
+				<chakra.p textAlign="end" whiteSpace={{ base: "normal", sm: "nowrap" }}>
 					{figure.label}
 					<chakra.b display="block" fontFamily="head" fontSize="2.1em" lineHeight="1">
 						{figure.words}

@@ -89,13 +89,15 @@ const NUMBERS = new Set(["density_g_per_ml", "each_g", "trimLoss", "pack_g", "pr
 function entryOf(row: Row, held: IngredientEntry | undefined): Record<string, unknown> {
 	const entry: Record<string, unknown> = { ...(held ?? NEW_ENTRY) };
 	for (const column of COLUMNS) {
-		if (row[column] === undefined) continue;
-		const text = row[column].trim();
-		if (LISTS.has(column)) entry[column] = text === "" ? [] : text.split(/[\s;]+/);
-		else if (text === "") entry[column] = column === "trimLoss" ? 0 : undefined;
-		else entry[column] = NUMBERS.has(column) ? numberIn(text) : text;
+		if (row[column] !== undefined) entry[column] = valueIn(column, row[column].trim());
 	}
 	return Object.fromEntries(Object.entries(entry).filter(([, value]) => value !== undefined));
+}
+
+function valueIn(column: string, text: string): unknown {
+	if (LISTS.has(column)) return text === "" ? [] : text.split(/[\s;]+/);
+	if (text === "") return column === "trimLoss" ? 0 : undefined;
+	return NUMBERS.has(column) ? numberIn(text) : text;
 }
 
 const NEW_ENTRY = { origins: [], allergens: [], mayContain: [], trimLoss: 0, prices: [] };
