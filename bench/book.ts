@@ -1,13 +1,14 @@
 import { mkdtempSync, readdirSync, readFileSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { join, resolve } from "node:path";
+import { join } from "node:path";
 import { createClient } from "@libsql/client";
 import { type BookFile, emptyBook, planImport, readBookText } from "#core/exchange";
 import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
-import { applyImport, ensureHouse, findRecipes, readBookFile, readKitchen, readRecipe, Store } from "#db";
+import { applyImport, findRecipes, readBookFile, readKitchen, readRecipe, type Store } from "#db";
 import { dishCard } from "../app/book/dishCard.ts";
 import { readingIn } from "../app/ui/reading.ts";
 import { INGREDIENTS } from "../db/demo/ingredients.ts";
+import { freshStore } from "../db/freshStore.testing.ts";
 import { median, report } from "./table.ts";
 
 const RECIPES = 5000;
@@ -80,17 +81,6 @@ async function bareInserts(rows: number, size: number): Promise<number> {
 	const ms = performance.now() - started;
 	client.close();
 	return ms;
-}
-
-async function freshStore(): Promise<Store> {
-	const folder = mkdtempSync(join(tmpdir(), "wide-table-bench-"));
-	const store = await Store.open({
-		url: `file:${folder}/house.db`,
-		backups: folder,
-		migrations: resolve("db/migrations"),
-	});
-	await ensureHouse(store);
-	return store;
 }
 
 async function takeIn(store: Store, book: BookFile, text = JSON.stringify(book)): Promise<void> {

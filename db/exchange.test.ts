@@ -1,25 +1,13 @@
-import { mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join, resolve } from "node:path";
+import { resolve } from "node:path";
 import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";
 import { type BookFile, emptyBook, isIdle, planImport, readBookText } from "#core/exchange";
 import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, plainName } from "#core/recipe";
 import { seedSkerryHouse } from "./demo/index.ts";
-import { applyImport, ensureHouse, findRecipes, readBookFile, readRecipe, Store } from "./index.ts";
+import { freshStore } from "./freshStore.testing.ts";
+import { applyImport, findRecipes, readBookFile, readRecipe, type Store } from "./index.ts";
 
 const AS = { who: "Ada", at: 5, id: "a-file" };
-
-async function freshStore(): Promise<Store> {
-	const folder = mkdtempSync(join(tmpdir(), "wide-table-exchange-"));
-	const store = await Store.open({
-		url: `file:${folder}/house.db`,
-		backups: folder,
-		migrations: resolve("db/migrations"),
-	});
-	await ensureHouse(store);
-	return store;
-}
 
 const takeIn = (store: Store, text: string) =>
 	applyImport(store, async (tx) => planImport(readBookText(text, AS), await readBookFile(tx)), "Ada");

@@ -1,7 +1,9 @@
 import { readFileSync } from "node:fs";
 import { createClient } from "@libsql/client";
 import type { Page } from "@playwright/test";
+import ExcelJS from "exceljs";
 import { expect, type House, hydrated, test } from "./house.ts";
+import { linesOf } from "./linesOf.ts";
 
 test.use({ houseOf: "book" });
 test.describe.configure({ mode: "serial" });
@@ -222,6 +224,72 @@ test("a draft survives a closed tab and a lost connection, and two who write are
 	await expect(again.getByLabel("In a sentence")).toHaveValue("Mine.");
 	await again.getByRole("button", { name: "Put mine over theirs" }).click();
 	await kept(again);
+});
+
+test("a recipe from elsewhere comes in as a draft, and says what was not carried", async ({ page }) => {
+	const recipe = {
+		"@context": "https://schema.org",
+		"@type": "Recipe",
+		name: "Elsewhere neck",
+		recipeYield: "12 portions",
+		recipeIngredient: ["3 kg mutton neck, in slices", "600 g onions, sliced", "1 spoon of moonlight"],
+		recipeInstructions: [{ "@type": "HowToStep", text: "Brown the slices." }],
+		aggregateRating: { ratingValue: 5 },
+	};
+	await page.goto("/book/exchange");
+	const buffer = Buffer.from(JSON.stringify(recipe));
+	await page
+		.getByLabel("File to take in")
+		.setInputFiles({ name: "elsewhere.jsonld", mimeType: "application/ld+json", buffer });
+	await page.getByRole("button", { name: /Look at it/ }).click();
+	await expect(page.getByText("Not carried: aggregateRating")).toBeVisible();
+	await page.getByRole("button", { name: /Take it in/ }).click();
+	await page.getByRole("link", { name: "Elsewhere neck" }).click();
+	await hydrated(page);
+	await expect(page.getByLabel(/^Line: 3 kg mutton neck/)).toBeVisible();
+	await expect(page.getByText("is not in the book yet", { exact: false }).first()).toBeVisible();
+	await expect(page.getByRole("button", { name: "Approve as the standard" })).toBeDisabled();
+});
+
+test("card, order sheet and cutting note print on the paper of the desk, whole", async ({ page }) => {
+	await page.goto("/sittings/new");
+	await page.getByLabel("Sitting", { exact: true }).fill("Printed lunch");
+	await page.getByLabel("Covers", { exact: true }).fill("120");
+	await page.getByLabel("Cooks on it").fill("2");
+	await page.getByLabel("at", { exact: true }).fill("12:30");
+	await page.keyboard.press("Enter");
+	await page.getByLabel("Another dish").selectOption("goat-shoulder");
+	await page.getByRole("button", { name: "Add it" }).click();
+	const table = await page.getByRole("link", { name: "Open the long table" }).getAttribute("href");
+	await page.getByRole("link", { name: /Order sheet/ }).click();
+	await expect(page.getByRole("heading", { name: /^Order sheet/ })).toBeVisible();
+	const order = await linesOf(await page.pdf({ preferCSSPageSize: true }));
+	for (const words of ["Butcher", "goat shoulder", "chicken bones", "8 × 4.5 kg", "Greengrocer"]) {
+		expect(order.text).toContain(words);
+	}
+	const [file] = await Promise.all([
+		page.waitForEvent("download"),
+		page.getByRole("link", { name: "As a spreadsheet" }).click(),
+	]);
+	const book = new ExcelJS.Workbook();
+	await book.xlsx.readFile(await file.path());
+	const sheet = book.getWorksheet("Order");
+	const goat = sheet?.getRows(2, sheet.rowCount - 1)?.find((row) => row.getCell(2).value === "goat shoulder");
+	expect([1, 5, 6, 7].map((cell) => goat?.getCell(cell).value)).toEqual(["Butcher", 4.5, 8, 36]);
+
+	await page.goto(`${table}/cutting`);
+	const note = await linesOf(await page.pdf({ preferCSSPageSize: true }));
+	expect(note.pages).toBe(1);
+	expect(note.text).toContain("126 pieces");
+	expect(note.text).toContain("258 g");
+
+	await page.goto("/book/goat-shoulder/print?basis=covers&size=60");
+	const card = await linesOf(await page.pdf({ preferCSSPageSize: true }));
+	expect(card.pages).toBeLessThanOrEqual(2);
+	expect(card.size_mm).toEqual([210, 297]);
+	for (const words of ["For 60 portions", "smoked paprika", "contains celery", "Count out the bay leaves."]) {
+		expect(card.text).toContain(words);
+	}
 });
 
 test("what is looked for is found while it is typed, by ingredient, allergen and cut", async ({ page }) => {

@@ -1,5 +1,5 @@
-import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { expect, test } from "./house.ts";
+import { linesOf } from "./linesOf.ts";
 
 test.use({ houseOf: "covers" });
 
@@ -172,18 +172,3 @@ test("a new sitting is planned, a dish added and taken off again", async ({ page
 	await page.getByRole("link", { name: /Today/ }).click();
 	await expect(page.getByRole("link", { name: "Keepers' lunch" })).toHaveCount(0);
 });
-
-async function linesOf(pdf: Buffer): Promise<{ text: string; pages: number; size_mm: number[] }> {
-	const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
-	const parts: string[] = [];
-	for (let number = 1; number <= document.numPages; number += 1) {
-		const { items } = await (await document.getPage(number)).getTextContent();
-		parts.push(...items.map((item) => ("str" in item ? item.str : "")));
-	}
-	const [, , width = 0, height = 0] = (await document.getPage(1)).view;
-	return {
-		text: parts.join(" ").replace(/\s+/g, " "),
-		pages: document.numPages,
-		size_mm: [width, height].map((points) => Math.round((points / 72) * 25.4)),
-	};
-}

@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Refusal } from "#core/check";
 import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
 import { readKitchen, readRecipe, readRecipeRow } from "#db";
-import { Paper, PaperHead, PaperTable, PrintPage } from "../ui/Paper.tsx";
+import { Paper, PaperHead, PaperLine, PaperMethod, PaperTable, PrintPage } from "../ui/Paper.tsx";
 import { stateWords } from "../ui/stateWords.ts";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/cardPrint.route";
@@ -75,32 +75,10 @@ export default function CardPrint({ loaderData: card }: Route.ComponentProps) {
 								{group}
 							</th>
 						</tr>,
-						...rows.map((line) => (
-							<tr key={group + line.name + line.preparation}>
-								<td>
-									{line.name}
-									{line.preparation ? `, ${line.preparation}` : ""}
-									{line.note ? ` (${line.note})` : ""}
-								</td>
-								<td className="number">
-									<b>{line.amount}</b>
-								</td>
-								<td className="number">{line.percentOfMain}</td>
-								<td className="number">{line.perPortion}</td>
-							</tr>
-						)),
+						...rows.map((line) => <PaperLine key={group + line.name + line.preparation} line={line} />),
 					])}
 				</PaperTable>
-				<h2>Method</h2>
-				<ol>
-					{card.steps.map((step) => (
-						<chakra.li key={step.text} marginBottom="2mm">
-							<b>{step.place}</b> ({[step.station, step.minutes].filter(Boolean).join(", ")}). {step.text}
-							{step.check ? ` Look for: ${step.check}` : ""}{" "}
-							{step.caution ? <b>Mind: {step.caution}</b> : null}
-						</chakra.li>
-					))}
-				</ol>
+				<PaperMethod steps={card.steps} />
 				<h2>Allergens</h2>
 				<p>{card.allergens.length > 0 ? card.allergens.join("; ") : `None of ${card.list}`}.</p>
 			</Paper>

@@ -10,6 +10,7 @@ import { Field } from "../ui/Field.tsx";
 import { readForm } from "../ui/form.ts";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
 import { minorUnitsOf, money, percent } from "../ui/reading.ts";
+import { TableHead } from "../ui/TableHead.tsx";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/cost.route";
@@ -159,26 +160,16 @@ function Lines({ view }: { readonly view: View }) {
 		<Sheet>
 			<Heading>Line by line, dearest first</Heading>
 			<Table marginTop="6px">
-				<thead>
-					<tr>
-						<th scope="col">What</th>
-						<th scope="col" className="number">
-							Bought
-						</th>
-						<chakra.th scope="col" className="number" hideBelow="md">
-							A {view.unit}
-						</chakra.th>
-						<chakra.th scope="col" className="number" hideBelow="md">
-							ready
-						</chakra.th>
-						<th scope="col" className="number">
-							Cost
-						</th>
-						<chakra.th scope="col" className="number" hideBelow="sm">
-							Share
-						</chakra.th>
-					</tr>
-				</thead>
+				<TableHead
+					columns={[
+						{ words: "What" },
+						{ words: "Bought", number: true },
+						{ words: `A ${view.unit}`, number: true, hideBelow: "md" },
+						{ words: "ready", number: true, hideBelow: "md" },
+						{ words: "Cost", number: true },
+						{ words: "Share", number: true, hideBelow: "sm" },
+					]}
+				/>
 				<tbody>
 					{view.lines.map((line) => (
 						<tr key={line.key}>
@@ -222,26 +213,16 @@ function Cuts({ view }: { readonly view: View }) {
 				) : null}
 			</chakra.div>
 			<Table>
-				<thead>
-					<tr>
-						<th scope="col" className="number">
-							No.
-						</th>
-						<th scope="col">Cut</th>
-						<chakra.th scope="col" className="number" hideBelow="sm">
-							Bought, a {view.unit}
-						</chakra.th>
-						<chakra.th scope="col" className="number" hideBelow="sm">
-							Yield
-						</chakra.th>
-						<th scope="col" className="number">
-							A portion
-						</th>
-						<th scope="col" className="number">
-							Time
-						</th>
-					</tr>
-				</thead>
+				<TableHead
+					columns={[
+						{ words: "No.", number: true },
+						{ words: "Cut" },
+						{ words: `Bought, a ${view.unit}`, number: true, hideBelow: "sm" },
+						{ words: "Yield", number: true, hideBelow: "sm" },
+						{ words: "A portion", number: true },
+						{ words: "Time", number: true },
+					]}
+				/>
 				<tbody>
 					{view.cuts.map((cut) => (
 						<tr key={cut.name}>

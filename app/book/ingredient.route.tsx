@@ -18,6 +18,7 @@ import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Table } f
 import { minorUnitsOf, money } from "../ui/reading.ts";
 import { StaleNote } from "../ui/StaleNote.tsx";
 import { staleView } from "../ui/stale.ts";
+import { TableHead } from "../ui/TableHead.tsx";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, type HouseVisit, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/ingredient.route";
@@ -217,20 +218,14 @@ function Prices({ view, typed, wrong }: PricesProps) {
 			</Form>
 			{view.prices.length > 0 ? (
 				<Table>
-					<thead>
-						<tr>
-							<th scope="col">From</th>
-							<th scope="col" className="number">
-								Pack
-							</th>
-							<th scope="col" className="number">
-								Price
-							</th>
-							<th scope="col" className="number">
-								A kilo
-							</th>
-						</tr>
-					</thead>
+					<TableHead
+						columns={[
+							{ words: "From" },
+							{ words: "Pack", number: true },
+							{ words: "Price", number: true },
+							{ words: "A kilo", number: true },
+						]}
+					/>
 					<tbody>
 						{view.prices.map((price) => (
 							<tr key={price.id}>

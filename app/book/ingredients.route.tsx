@@ -5,6 +5,7 @@ import { countUses, readIngredientRows, readIngredients } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
 import { Act, ActLink, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
 import { counted, money, percent } from "../ui/reading.ts";
+import { TableHead } from "../ui/TableHead.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/ingredients.route";
 
@@ -100,26 +101,16 @@ export default function Ingredients({ loaderData: view }: Route.ComponentProps) 
 					{view.rows.length < view.all ? ` of ${view.all}` : ""}
 				</Muted>
 				<Table marginTop="6px">
-					<thead>
-						<tr>
-							<th scope="col">Name</th>
-							<chakra.th scope="col" hideBelow="md">
-								Kind
-							</chakra.th>
-							<th scope="col" className="number">
-								Price
-							</th>
-							<chakra.th scope="col" className="number" hideBelow="md">
-								Usual trim
-							</chakra.th>
-							<chakra.th scope="col" hideBelow="md">
-								Contains
-							</chakra.th>
-							<th scope="col" className="number">
-								Recipes
-							</th>
-						</tr>
-					</thead>
+					<TableHead
+						columns={[
+							{ words: "Name" },
+							{ words: "Kind", hideBelow: "md" },
+							{ words: "Price", number: true },
+							{ words: "Usual trim", number: true, hideBelow: "md" },
+							{ words: "Contains", hideBelow: "md" },
+							{ words: "Recipes", number: true },
+						]}
+					/>
 					<tbody>
 						{view.rows.map((row) => (
 							<tr key={row.id}>

@@ -8,6 +8,7 @@ import { Choice, Field } from "../ui/Field.tsx";
 import { readForm, type Wrong, wrongOf } from "../ui/form.ts";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
 import { stateWords } from "../ui/stateWords.ts";
+import { TableHead } from "../ui/TableHead.tsx";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/versions.route";
@@ -181,17 +182,13 @@ function Compare({ view }: { readonly view: View }) {
 			{compared && view.same ? <Note>The two say the same.</Note> : null}
 			{compared && !view.same ? (
 				<Table>
-					<thead>
-						<tr>
-							<chakra.th scope="col" width="20%">
-								What
-							</chakra.th>
-							<chakra.th scope="col" width="40%">
-								No. {view.from}
-							</chakra.th>
-							<th scope="col">No. {view.to}</th>
-						</tr>
-					</thead>
+					<TableHead
+						columns={[
+							{ words: "What", width: "20%" },
+							{ words: `No. ${view.from}`, width: "40%" },
+							{ words: `No. ${view.to}` },
+						]}
+					/>
 					{compared.map(({ heading, pairs }) => (
 						<tbody key={heading}>
 							<tr>

@@ -7,6 +7,7 @@ import { readOvens, readPanTypes, shapeOf } from "#db";
 import { coolingWords } from "../ui/cautions.ts";
 import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
 import { minuteClock } from "../ui/reading.ts";
+import { TableHead } from "../ui/TableHead.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/kitchen.route";
 
@@ -160,20 +161,14 @@ function Pans({ pans }: { readonly pans: Route.ComponentProps["loaderData"]["bra
 	if (pans.length === 0) return <p>None yet. Add the pans on your shelf with how many there are.</p>;
 	return (
 		<Table>
-			<thead>
-				<tr>
-					<th scope="col">Pan</th>
-					<th scope="col" className="number">
-						Stock
-					</th>
-					<th scope="col" className="number">
-						To the brim
-					</th>
-					<chakra.th scope="col" className="number" hideBelow="sm">
-						Empty
-					</chakra.th>
-				</tr>
-			</thead>
+			<TableHead
+				columns={[
+					{ words: "Pan" },
+					{ words: "Stock", number: true },
+					{ words: "To the brim", number: true },
+					{ words: "Empty", number: true, hideBelow: "sm" },
+				]}
+			/>
 			<tbody>
 				{pans.map((pan) => (
 					<tr key={pan.id}>

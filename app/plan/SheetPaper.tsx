@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Paper, PaperHead, PaperTable } from "../ui/Paper.tsx";
+import { Paper, PaperHead, PaperLine, PaperMethod, PaperTable } from "../ui/Paper.tsx";
 import { Note } from "../ui/parts.tsx";
 import type { SheetView } from "./sheet.view.ts";
 
@@ -110,29 +110,10 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 			<h2>Weigh out</h2>
 			<PaperTable heads={["What", "Amount", "Of main", "A portion"]}>
 				{sheet.lines.map((line) => (
-					<tr key={line.name + line.preparation}>
-						<td>
-							{line.name}
-							{line.preparation ? `, ${line.preparation}` : ""}
-							{line.note ? ` (${line.note})` : ""}
-						</td>
-						<td className="number">
-							<b>{line.amount}</b>
-						</td>
-						<td className="number">{line.percentOfMain}</td>
-						<td className="number">{line.perPortion}</td>
-					</tr>
+					<PaperLine key={line.name + line.preparation} line={line} />
 				))}
 			</PaperTable>
-			<h2>Method</h2>
-			<ol>
-				{sheet.steps.map((step) => (
-					<chakra.li key={step.text} marginBottom="2mm">
-						<b>{step.place}</b> ({[step.station, step.minutes].filter(Boolean).join(", ")}). {step.text}
-						{step.check ? ` Look for: ${step.check}` : ""} {step.caution ? <b>Mind: {step.caution}</b> : null}
-					</chakra.li>
-				))}
-			</ol>
+			<PaperMethod steps={sheet.steps} />
 			<h2>Allergens</h2>
 			<p>{sheet.allergens.join("; ")}.</p>
 			<h2>Mind</h2>

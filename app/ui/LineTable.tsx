@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { LineView } from "./lineView.ts";
 import { Muted, Table } from "./parts.tsx";
+import { TableHead } from "./TableHead.tsx";
 
 export interface LineGroup {
 	/** Empty where there is one group only. */
@@ -12,20 +13,14 @@ export interface LineGroup {
 export function LineTable({ groups }: { readonly groups: readonly LineGroup[] }) {
 	return (
 		<Table>
-			<thead>
-				<tr>
-					<th scope="col">What</th>
-					<th scope="col" className="number">
-						Amount
-					</th>
-					<th scope="col" className="number">
-						Of main
-					</th>
-					<chakra.th scope="col" className="number" hideBelow="sm">
-						A portion
-					</chakra.th>
-				</tr>
-			</thead>
+			<TableHead
+				columns={[
+					{ words: "What" },
+					{ words: "Amount", number: true },
+					{ words: "Of main", number: true },
+					{ words: "A portion", number: true, hideBelow: "sm" },
+				]}
+			/>
 			{groups.map(({ group, rows }) => (
 				<tbody key={group}>
 					{group ? (

@@ -1,7 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
+import type { LineView } from "./lineView.ts";
 import { Act, ActLink, Key, Page } from "./parts.tsx";
+import type { StepView } from "./stepView.ts";
 
 /** A sheet of paper as it will be printed: black on white. */
 export const Paper = chakra("article", {
@@ -84,6 +86,24 @@ export function PaperHead({ title, lines, figure }: PaperHeadProps) {
 /** Columns of words; all others are figures and stand at the right. */
 const WORDS = new Set(["What", "Pan", "No.", "For"]);
 
+/** The cells of one line on paper: what, amount, share of the main, per portion. */
+export function PaperLine({ line }: { readonly line: LineView }) {
+	return (
+		<tr>
+			<td>
+				{line.name}
+				{line.preparation ? `, ${line.preparation}` : ""}
+				{line.note ? ` (${line.note})` : ""}
+			</td>
+			<td className="number">
+				<b>{line.amount}</b>
+			</td>
+			<td className="number">{line.percentOfMain}</td>
+			<td className="number">{line.perPortion}</td>
+		</tr>
+	);
+}
+
 /** A table on paper. */
 export function PaperTable({
 	heads,
@@ -105,6 +125,23 @@ export function PaperTable({
 			</thead>
 			<tbody>{children}</tbody>
 		</table>
+	);
+}
+
+/** The method as it is printed, step by step. */
+export function PaperMethod({ steps }: { readonly steps: readonly StepView[] }) {
+	return (
+		<>
+			<h2>Method</h2>
+			<ol>
+				{steps.map((step) => (
+					<chakra.li key={step.text} marginBottom="2mm">
+						<b>{step.place}</b> ({[step.station, step.minutes].filter(Boolean).join(", ")}). {step.text}
+						{step.check ? ` Look for: ${step.check}` : ""} {step.caution ? <b>Mind: {step.caution}</b> : null}
+					</chakra.li>
+				))}
+			</ol>
+		</>
 	);
 }
 

@@ -1,9 +1,8 @@
-import { mkdtempSync } from "node:fs";
-import { tmpdir } from "node:os";
-import { join, resolve } from "node:path";
+import { resolve } from "node:path";
 import type { Kitchen } from "#core/plan";
-import { ensureHouse, readKitchen, readSittings, type Sitting, Store } from "#db";
+import { readKitchen, readSittings, type Sitting, type Store } from "#db";
 import { seedSkerryHouse } from "#db/demo";
+import { freshStore } from "../../db/freshStore.testing.ts";
 import { type PlannedDishRow, plannedDishes } from "./planned.ts";
 
 const FORTNIGHT_MS = 15 * 86_400_000;
@@ -21,13 +20,7 @@ export interface DemoTables {
 
 /** A store of the demo house in a folder of its own, for tests. */
 export async function openDemoHouse(now: number): Promise<Store> {
-	const folder = mkdtempSync(join(tmpdir(), "wide-table-demo-"));
-	const store = await Store.open({
-		url: `file:${folder}/house.db`,
-		backups: folder,
-		migrations: resolve("db/migrations"),
-	});
-	await ensureHouse(store);
+	const store = await freshStore();
 	await seedSkerryHouse(store, now, resolve("db/demo/book"));
 	return store;
 }
