@@ -251,6 +251,41 @@ test("a recipe from elsewhere comes in as a draft, and says what was not carried
 	await expect(page.getByRole("button", { name: "Approve as the standard" })).toBeDisabled();
 });
 
+test("a sitting keeps the version it was planned with, and takes the newer one when it is told to", async ({
+	page,
+}) => {
+	await page.goto("/sittings/new");
+	await page.getByLabel("Sitting", { exact: true }).fill("Keeps its number");
+	await page.getByLabel("Covers", { exact: true }).fill("40");
+	await page.getByLabel("Cooks on it").fill("2");
+	await page.getByLabel("at", { exact: true }).fill("18:00");
+	await page.keyboard.press("Enter");
+	await page.getByLabel("Another dish").selectOption("veal-breast");
+	await page.getByRole("button", { name: "Add it" }).click();
+	const sitting = page.url();
+
+	await page.goto("/book/veal-breast/write");
+	await hydrated(page);
+	await page.getByLabel("Flour and body").selectOption("roux");
+	await expect(page.getByText(/Allergens in: gluten/)).toBeVisible();
+	await kept(page);
+	await page.getByLabel("Why it is changed").fill("Body without reducing");
+	await page.getByRole("button", { name: "Approve as the standard" }).click();
+	await expect(page.getByText(/Standard no\. 2/)).toBeVisible();
+
+	await page.goto(sitting);
+	await expect(page.getByText("Planned with no. 1; no. 2 is in use now.")).toBeVisible();
+	await page.getByRole("link", { name: "What is other" }).click();
+	await expect(page.getByRole("row", { name: /^wheat flour/ })).toContainText("55 g");
+	await page.goto(sitting);
+	await page.getByText("Guests counted by diet").click();
+	await page.getByLabel("no gluten").fill("5");
+	await page.getByRole("button", { name: "Take no. 2" }).click();
+	await expect(page.getByText("Planned with no. 1", { exact: false })).toHaveCount(0);
+	await expect(page.getByText("no dish suits")).toBeVisible();
+	await expect(page.getByText("not with wheat flour", { exact: false })).toBeVisible();
+});
+
 test("card, order sheet and cutting note print on the paper of the desk, whole", async ({ page }) => {
 	await page.goto("/sittings/new");
 	await page.getByLabel("Sitting", { exact: true }).fill("Printed lunch");
@@ -264,7 +299,7 @@ test("card, order sheet and cutting note print on the paper of the desk, whole",
 	await page.getByRole("link", { name: /Order sheet/ }).click();
 	await expect(page.getByRole("heading", { name: /^Order sheet/ })).toBeVisible();
 	const order = await linesOf(await page.pdf({ preferCSSPageSize: true }));
-	for (const words of ["Butcher", "goat shoulder", "chicken bones", "8 × 4.5 kg", "Greengrocer"]) {
+	for (const words of ["Butcher", "goat shoulder", "chicken bones", "9 × 4.5 kg", "Greengrocer"]) {
 		expect(order.text).toContain(words);
 	}
 	const [file] = await Promise.all([
@@ -275,7 +310,7 @@ test("card, order sheet and cutting note print on the paper of the desk, whole",
 	await book.xlsx.readFile(await file.path());
 	const sheet = book.getWorksheet("Order");
 	const goat = sheet?.getRows(2, sheet.rowCount - 1)?.find((row) => row.getCell(2).value === "goat shoulder");
-	expect([1, 5, 6, 7].map((cell) => goat?.getCell(cell).value)).toEqual(["Butcher", 4.5, 8, 36]);
+	expect([1, 5, 6, 7].map((cell) => goat?.getCell(cell).value)).toEqual(["Butcher", 4.5, 9, 40.5]);
 
 	await page.goto(`${table}/cutting`);
 	const note = await linesOf(await page.pdf({ preferCSSPageSize: true }));

@@ -1,4 +1,5 @@
 import { refuse } from "../check/index.ts";
+import { ALLERGENS, type Allergen, withConsequences } from "./allergens.ts";
 import { type Draft, type DraftStep, emptyLine, emptyStep } from "./Draft.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { PLACES } from "./Recipe.ts";
@@ -44,6 +45,7 @@ export function chooseSchool(
 		says: [
 			`${SCHOOLS[question].words}: ${chosen.words}. It means: ${chosen.means}.`,
 			...changesIn(draft, after),
+			...allergenChanges(draft, after, named),
 		],
 	};
 }
@@ -115,6 +117,25 @@ function changesIn(before: Draft, after: Draft): string[] {
 		...list("Steps out", gone(steps)),
 		...list("Steps in", come(steps)),
 		...fieldChanges(before, after),
+	];
+}
+
+/** Allergens that come in or go out with the lines. */
+function allergenChanges(before: Draft, after: Draft, named: ReadonlyMap<string, Ingredient>): string[] {
+	const carried = (draft: Draft) =>
+		withConsequences(readTyped(draft, named).lines.flatMap(({ ingredient }) => ingredient?.allergens ?? []));
+	const [one, other] = [carried(before), carried(after)];
+	const words = (what: string, found: readonly Allergen[]) =>
+		found.length > 0 ? [`${what}: ${found.map((allergen) => ALLERGENS[allergen]).join(", ")}.`] : [];
+	return [
+		...words(
+			"Allergens out",
+			one.filter((allergen) => !other.includes(allergen)),
+		),
+		...words(
+			"Allergens in",
+			other.filter((allergen) => !one.includes(allergen)),
+		),
 	];
 }
 

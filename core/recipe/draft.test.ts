@@ -3,6 +3,7 @@ import { join } from "node:path";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
+	type Allergen,
 	chooseSchool,
 	type Draft,
 	draftOf,
@@ -23,6 +24,7 @@ const DOCS = readdirSync(FOLDER).map(
 	(file) => JSON.parse(readFileSync(join(FOLDER, file), "utf8")) as Recipe | Preparation,
 );
 const USED = [...new Set(DOCS.flatMap((doc) => doc.lines.map((line) => line.ingredient)))];
+const ALLERGENS_OF: Readonly<Record<string, Allergen[]>> = { "wheat-flour": ["wheat"], butter: ["milk"] };
 const NAMES: Readonly<Record<string, string>> = { salt: "salt", "wheat-flour": "wheat flour" };
 const KNOWN = new Map(
 	[...USED, "wheat-flour", "butter", "maize-starch"].map((id) => [
@@ -31,6 +33,7 @@ const KNOWN = new Map(
 			id,
 			name: NAMES[id] ?? id.replaceAll("-", " "),
 			category: categoryOf(id),
+			allergens: ALLERGENS_OF[id] ?? [],
 			density_g_per_ml: 1,
 			each_g: 10,
 		}),
@@ -179,9 +182,11 @@ describe("a choice between schools", () => {
 	it("dredging brings flour at 2 to 3 % of the meat, and says so; starch brings none", () => {
 		const { draft, says } = chooseSchool(goat(), "flour", "dredge", NAMED);
 		expect(draft.lines.at(-1)?.text).toBe("65 g wheat flour, for dredging");
-		expect(says.join(" ")).toMatch(/gluten/);
-		const starch = chooseSchool(draft, "flour", "starch", NAMED).draft;
-		expect(starch.lines.map(({ text }) => text).join()).not.toContain("wheat flour");
+		expect(says).toContain("Allergens in: gluten, wheat.");
+		const starch = chooseSchool(draft, "flour", "starch", NAMED);
+		expect(starch.says).toContain("Allergens out: gluten, wheat.");
+		expect(starch.draft.lines.map(({ text }) => text).join()).not.toContain("wheat flour");
+		expect(chooseSchool(goat(), "flour", "roux", NAMED).says).toContain("Allergens in: gluten, milk, wheat.");
 	});
 
 	it("early salt is 1.2 % of the trimmed meat", () => {

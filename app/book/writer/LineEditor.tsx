@@ -23,6 +23,7 @@ import { Input, Select } from "../../ui/Field.tsx";
 import { Act, Heading, Hidden, Muted, Sheet } from "../../ui/parts.tsx";
 import { addLine, changeLine, inGroups, moveLine, placeLine, removeLine } from "../draftEdits.ts";
 import { GROUP_LABELS } from "../groupLabels.ts";
+import { changeAndFocus } from "./changeAndFocus.ts";
 import { ROLE_WORDS } from "./roleWords.ts";
 import { Tool } from "./Tool.tsx";
 
@@ -97,8 +98,7 @@ function Group({
 					onClick={(event) => {
 						event.preventDefault();
 						const added = addLine(draft, group);
-						onChange(added.draft);
-						focusSoon(added.key);
+						changeAndFocus(() => onChange(added.draft), added.key);
 					}}
 				>
 					Add a line<Hidden> to {label}</Hidden>
@@ -111,11 +111,6 @@ function Group({
 			</chakra.ol>
 		</chakra.section>
 	);
-}
-
-/** Puts the cursor into a line once it is on the page. */
-export function focusSoon(key: string): void {
-	requestAnimationFrame(() => document.getElementById(`text-${key}`)?.focus());
 }
 
 const Row = chakra("div", {
@@ -330,17 +325,15 @@ function lineKeys(
 	if (event.key === "Enter") {
 		event.preventDefault();
 		const added = addLine(draft, line.group, line.key);
-		onChange(added.draft);
-		focusSoon(added.key);
+		changeAndFocus(() => onChange(added.draft), added.key);
 	} else if (event.altKey && (event.key === "ArrowUp" || event.key === "ArrowDown")) {
 		event.preventDefault();
-		onChange(moveLine(draft, line.key, event.key === "ArrowUp" ? -1 : 1));
-		focusSoon(line.key);
+		const by = event.key === "ArrowUp" ? -1 : 1;
+		changeAndFocus(() => onChange(moveLine(draft, line.key, by)), line.key);
 	} else if (event.key === "Backspace" && line.text === "") {
 		event.preventDefault();
 		const lines = inGroups(draft.lines);
 		const before = lines[lines.findIndex(({ key }) => key === line.key) - 1];
-		onChange(removeLine(draft, line.key));
-		if (before) focusSoon(before.key);
+		changeAndFocus(() => onChange(removeLine(draft, line.key)), before?.key);
 	}
 }

@@ -4,7 +4,7 @@ import { Area, Input, Select } from "../../ui/Field.tsx";
 import { Act, Heading, Muted, Sheet } from "../../ui/parts.tsx";
 import { PLACE_LABELS } from "../../ui/places.ts";
 import { addStep, changeStep, moveStep, removeStep } from "../draftEdits.ts";
-import { focusSoon } from "./LineEditor.tsx";
+import { changeAndFocus } from "./changeAndFocus.ts";
 import { Tool } from "./Tool.tsx";
 
 interface StepEditorProps {
@@ -26,8 +26,7 @@ export function StepEditor({ draft, wrong, onChange }: StepEditorProps) {
 					onClick={(event) => {
 						event.preventDefault();
 						const added = addStep(draft);
-						onChange(added.draft);
-						focusSoon(added.key);
+						changeAndFocus(() => onChange(added.draft), added.key);
 					}}
 				>
 					Add a step
@@ -149,8 +148,8 @@ function StepRow({
 				onKeyDown={(event) => {
 					if (!event.altKey || (event.key !== "ArrowUp" && event.key !== "ArrowDown")) return;
 					event.preventDefault();
-					onChange(moveStep(draft, step.key, event.key === "ArrowUp" ? -1 : 1));
-					focusSoon(step.key);
+					const by = event.key === "ArrowUp" ? -1 : 1;
+					changeAndFocus(() => onChange(moveStep(draft, step.key, by)), step.key);
 				}}
 			/>
 			<Input
