@@ -13,6 +13,7 @@ import {
 	panFit,
 	RoundPan,
 } from "../pans/index.ts";
+import { Reduction, reduce, Thickening, thicken } from "../sauce/index.ts";
 import { ScaleLine, ScaleTo, scaleLines } from "../scaling/index.ts";
 import { FILM_MM, SEAR_GAP_MM, searPlan } from "../sear/index.ts";
 import {
@@ -97,6 +98,8 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 			film_mm: asked.film_mm ?? FILM_MM,
 		});
 	},
+	reduce: (given) => reduce(checked(Reduction, given)),
+	thicken: (given) => thicken(checked(Thickening, given)),
 };
 
 /**

@@ -1,0 +1,52 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { Litres, oneOf } from "../check/fields.ts";
+
+export const THICKENERS = ["starch", "roux", "kneadedButter"] as const;
+export type Thickener = (typeof THICKENERS)[number];
+
+/**
+ * Grams for a litre of light nappé: the middle of what kitchens use. Starch 18 to 25 g,
+ * roux 50 to 60 g of flour, kneaded butter 35 g of flour, each with as much fat.
+ * @see model, section G
+ */
+export const STARCH_G_PER_L = 21.5;
+export const ROUX_FLOUR_G_PER_L = 55;
+export const KNEADED_FLOUR_G_PER_L = 35;
+
+/** Water a starch is slaked in, by weight. */
+export const SLURRY_WATER = 2;
+
+export const Thickening = Type.Object({
+	sauce_l: Litres,
+	method: oneOf(THICKENERS),
+	/** Flour that stuck to the meat, g. */
+	dredged_g: Type.Optional(Type.Number({ minimum: 0, maximum: 1_000_000, allowed: "a weight from 0 g" })),
+});
+export type Thickening = Static<typeof Thickening>;
+
+export interface Thickened {
+	readonly starch_g?: number;
+	/** Cold water for the slurry, g. */
+	readonly water_g?: number;
+	readonly flour_g?: number;
+	readonly fat_g?: number;
+	/** Whether no wheat flour is in the sauce, from the thickener or from dredging. */
+	readonly glutenFree: boolean;
+}
+
+/**
+ * What gives a sauce light body, less what dredging has brought already. Flour binds
+ * less than starch by weight, so flour on the meat stands for its share of starch.
+ *
+ * @see model, section G
+ */
+export function thicken({ sauce_l, method, dredged_g = 0 }: Thickening): Thickened {
+	if (method === "starch") {
+		const stands = dredged_g * (STARCH_G_PER_L / ROUX_FLOUR_G_PER_L);
+		const starch_g = Math.max(0, sauce_l * STARCH_G_PER_L - stands);
+		return { starch_g, water_g: starch_g * SLURRY_WATER, glutenFree: dredged_g === 0 };
+	}
+	const perLitre = method === "roux" ? ROUX_FLOUR_G_PER_L : KNEADED_FLOUR_G_PER_L;
+	const flour_g = Math.max(0, sauce_l * perLitre - dredged_g);
+	return { flour_g, fat_g: flour_g, glutenFree: false };
+}
