@@ -59,7 +59,7 @@ export function discardDraft(store: Store, recipeId: string, version: number): P
 }
 
 /** Names of addresses that are pages of the book themselves. */
-const PAGES = ["new", "ingredients", "exchange", "export"];
+const PAGES = ["new", "ingredients", "exchange", "export", "book", "prices"];
 
 /** A short name for a new recipe that no recipe, draft, ingredient or page has. */
 export async function freeRecipeId(db: Reader, name: string): Promise<string> {

@@ -10,6 +10,7 @@ import {
 } from "#core/exchange";
 import { isPreparation } from "#core/recipe";
 import { retireOthers } from "./book.ts";
+import { usersOf } from "./ingredients.ts";
 import { inHundreds, reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
@@ -173,10 +174,11 @@ export function applyImport(
 			if (standard) await retireOthers(tx, entry.id, standard.number, who);
 		}
 		await writeEvents(tx, plan, who);
-		const touched =
-			ingredients.length > 0
-				? (await tx.select({ id: recipe.id }).from(recipe)).map(({ id }) => id)
-				: recipes.map(({ entry }) => entry.id);
+		const users = await usersOf(
+			tx,
+			ingredients.map(({ entry }) => entry.id),
+		);
+		const touched = [...new Set([...recipes.map(({ entry }) => entry.id), ...users])];
 		await reindex(tx, touched);
 		return plan;
 	});

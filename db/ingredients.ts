@@ -126,14 +126,14 @@ export function changeIngredient(
 			version: version + 1,
 			changes,
 		});
-		await reindex(tx, await usersOf(tx, id));
+		await reindex(tx, await usersOf(tx, [id]));
 	});
 }
 
-/** Recipes that name an ingredient themselves or through what is made from it. */
-async function usersOf(tx: Transaction, id: string): Promise<string[]> {
+/** Recipes that name any of some ingredients themselves or through what is made from them. */
+export async function usersOf(tx: Transaction, ids: readonly string[]): Promise<string[]> {
 	const found = new Set<string>();
-	let names = [id];
+	let names = [...ids];
 	while (names.length > 0) {
 		const rows = await tx
 			.select({ recipeId: recipeUses.recipeId })
@@ -191,6 +191,6 @@ export function mergeIngredients(store: Store, id: string, into: string, who: st
 			version,
 			changes: [{ field: "mergedInto", from: null, to: into }],
 		});
-		await reindex(tx, await usersOf(tx, id));
+		await reindex(tx, await usersOf(tx, [id]));
 	});
 }

@@ -15,7 +15,7 @@ import {
 import { Choice, Field } from "../ui/Field.tsx";
 import { type Wrong, wrongOf } from "../ui/form.ts";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
-import { minorUnitsOf, money } from "../ui/reading.ts";
+import { minorUnitsOf, money, pricePerWeight } from "../ui/reading.ts";
 import { StaleNote } from "../ui/StaleNote.tsx";
 import { staleView } from "../ui/stale.ts";
 import { TableHead } from "../ui/TableHead.tsx";
@@ -37,6 +37,8 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		readWhereUsed(store.db, row.id),
 		readIngredientRows(store.db),
 	]);
+	const perWeight = ({ price_minor, pack_g }: (typeof prices)[number]) =>
+		pricePerWeight((price_minor / pack_g) * 1000, house.currency, reading.units);
 	const held = prices.find(({ from }) => from <= reading.now);
 	return {
 		id: row.id,
@@ -46,13 +48,13 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		typed: typedOf(row, reading.units),
 		today: wallClock(reading.now, house.timeZone).date,
 		currency: house.currency,
-		price: held ? money((held.price_minor / held.pack_g) * 1000, house.currency) : null,
+		price: held ? perWeight(held) : null,
 		prices: prices.map((price) => ({
 			id: price.id,
 			from: wallClock(price.from, house.timeZone).date,
 			pack: reading.mass(price.pack_g / 1000),
 			price: money(price.price_minor, house.currency),
-			perKilo: money((price.price_minor / price.pack_g) * 1000, house.currency),
+			perWeight: perWeight(price),
 			who: price.who,
 		})),
 		used: used.map(({ id, name, number }) => ({ id, name, number })),
@@ -182,7 +184,7 @@ function Prices({ view, typed, wrong }: PricesProps) {
 			<p>
 				{view.price ? (
 					<>
-						<Figure size="large">{view.price}</Figure> <Muted>a kilo as purchased</Muted>
+						<Figure size="large">{view.price}</Figure> <Muted>as purchased</Muted>
 					</>
 				) : (
 					<b>Not known yet; dishes with it say so.</b>
@@ -223,7 +225,7 @@ function Prices({ view, typed, wrong }: PricesProps) {
 							{ words: "From" },
 							{ words: "Pack", number: true },
 							{ words: "Price", number: true },
-							{ words: "A kilo", number: true },
+							{ words: "By weight", number: true },
 						]}
 					/>
 					<tbody>
@@ -232,7 +234,7 @@ function Prices({ view, typed, wrong }: PricesProps) {
 								<td>{price.from}</td>
 								<td className="number">{price.pack}</td>
 								<td className="number">{price.price}</td>
-								<td className="number">{price.perKilo}</td>
+								<td className="number">{price.perWeight}</td>
 							</tr>
 						))}
 					</tbody>

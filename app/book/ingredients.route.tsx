@@ -4,7 +4,7 @@ import { ALLERGENS, CATEGORIES, CATEGORY_KEYS, onList, plainName } from "#core/r
 import { countUses, readIngredientRows, readIngredients } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
 import { Act, ActLink, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
-import { counted, money, percent } from "../ui/reading.ts";
+import { counted, percent, pricePerWeight } from "../ui/reading.ts";
 import { TableHead } from "../ui/TableHead.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/ingredients.route";
@@ -22,10 +22,6 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 		readIngredients(store.db),
 		countUses(store.db),
 	]);
-	const perKilo = (minor: number) =>
-		reading.units === "us"
-			? `${money(minor * 0.45359237, house.currency)} a lb`
-			: `${money(minor, house.currency)} a kg`;
 	const shown = rows
 		.filter((row) => category === "" || row.category === category)
 		.filter((row) => plainName(row.name).includes(plainName(find)))
@@ -42,7 +38,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 				id: row.id,
 				name: row.name,
 				category: CATEGORIES[row.category].words,
-				price: price === null ? "not known" : perKilo(price),
+				price: price === null ? "not known" : pricePerWeight(price, house.currency, reading.units),
 				trim: row.trimLoss > 0 ? percent(row.trimLoss) : "",
 				allergens: onList(house.allergenList, row.allergens)
 					.map((allergen) => ALLERGENS[allergen])

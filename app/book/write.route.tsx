@@ -145,6 +145,11 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 				</chakra.div>
 				<Notes hand={hand} basedOn={loaderData.basedOn} />
 				{isNotSent(actionData) ? <NotSentNote /> : null}
+				{actionData && "stale" in actionData ? (
+					<Note role="alert" marginTop="10px">
+						<b>Not numbered yet.</b> Something typed was still on its way; press again.
+					</Note>
+				) : null}
 				{problems.length > 0 ? (
 					<Note role="alert" marginTop="10px">
 						<b>Not numbered.</b>{" "}
@@ -170,7 +175,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 						<StepEditor draft={draft} wrong={wrong} onChange={change} />
 					</chakra.div>
 					<chakra.div display="grid" gap="10px">
-						<NumberSheet wrong={wrong} basedOn={loaderData.basedOn} />
+						<NumberSheet wrong={wrong} basedOn={loaderData.basedOn} waits={hand.keeping === "keeping"} />
 						<FieldSheets draft={draft} wrong={wrong} onChange={change} />
 						{draft.kind === "dish" ? <SchoolChooser draft={draft} named={named} onChange={change} /> : null}
 					</chakra.div>
@@ -230,10 +235,12 @@ function Notes({ hand, basedOn }: { readonly hand: DraftInHand; readonly basedOn
 interface NumberSheetProps {
 	readonly wrong: Readonly<Record<string, string>>;
 	readonly basedOn: number | null;
+	/** Whether something typed is still on its way. */
+	readonly waits: boolean;
 }
 
 /** The way from a draft to a numbered version, or what still stands in it. */
-function NumberSheet({ wrong, basedOn }: NumberSheetProps) {
+function NumberSheet({ wrong, basedOn, waits }: NumberSheetProps) {
 	const open = Object.keys(wrong).length;
 	return (
 		<Sheet display="grid" gap="10px">
@@ -259,10 +266,10 @@ function NumberSheet({ wrong, basedOn }: NumberSheetProps) {
 				placeholder="Tried on Thursday for 40; sauce was short"
 			/>
 			<chakra.div display="flex" flexWrap="wrap" gap="8px">
-				<Act kind="next" name="intent" value="number:tested" disabled={open > 0}>
+				<Act kind="next" name="intent" value="number:tested" disabled={open > 0 || waits}>
 					Number it, to be tested
 				</Act>
-				<Act name="intent" value="number:standard" disabled={open > 0}>
+				<Act name="intent" value="number:standard" disabled={open > 0 || waits}>
 					Approve as the standard
 				</Act>
 				<Act kind="quiet" name="intent" value="discard">

@@ -79,3 +79,12 @@ export function minorUnitsOf(currency: string): number {
 	}).resolvedOptions();
 	return 10 ** maximumFractionDigits;
 }
+
+/** Kilos in a pound. */
+const POUND_KG = 0.45359237;
+
+/** A price of a kilo as the reader weighs: "€11.80 a kg", "€5.35 a lb". */
+export function pricePerWeight(perKg_minor: number, currency: string, units: UnitSystem): string {
+	const per = units === "us" ? perKg_minor * POUND_KG : perKg_minor;
+	return `${money(per, currency)} a ${units === "us" ? "lb" : "kg"}`;
+}
