@@ -248,3 +248,71 @@ describe("a whole sitting", () => {
 		expect(fine).toHaveProperty("plan");
 	});
 });
+
+describe("what the plan says of salt, sauce and pieces", () => {
+	const codes = (recipe: Recipe, kitchen = KITCHEN) =>
+		plan(recipe, ORDER, kitchen).warnings.map(({ code }) => code);
+	const salted = (grams: number): Recipe => ({
+		...RECIPE,
+		lines: RECIPE.lines.map((line) => (line.role === "salt" ? { ...line, amount: grams } : line)),
+	});
+
+	it("salt at the end is all salt over all it is shared by, and grows with the salt", () => {
+		const one = plan(salted(25), ORDER, KITCHEN).salt_pct ?? Number.NaN;
+		expect(plan(salted(50), ORDER, KITCHEN).salt_pct).toBeCloseTo(2 * one, 9);
+		const unsalted = { ...RECIPE, lines: RECIPE.lines.filter(({ role }) => role !== "salt") };
+		expect(plan(unsalted, ORDER, KITCHEN).salt_pct).toBeNull();
+	});
+
+	it("over the house's band is said, far under it too, inside it nothing", () => {
+		expect(codes(salted(120))).toContain("saltOver");
+		expect(codes(salted(3))).toContain("saltUnder");
+		const band = { ...KITCHEN, saltBand_pct: { low: 0, high: 30 } };
+		expect(codes(salted(120), band)).not.toContain("saltOver");
+	});
+
+	it("more sauce than there is to make it from is said with both figures", () => {
+		const warning = plan({ ...RECIPE, sauce_ml: 900 }, ORDER, KITCHEN).warnings.find(
+			({ code }) => code === "sauceShort",
+		);
+		expect(warning).toMatchObject({
+			place: "sauce",
+			wanted_l: expect.any(Number),
+			there_l: expect.any(Number),
+		});
+		expect(codes({ ...RECIPE, sauce_ml: 20 })).not.toContain("sauceShort");
+	});
+
+	it("a line that says another size of piece than the card is told", () => {
+		const says = (preparation: string): Recipe => ({
+			...RECIPE,
+			lines: RECIPE.lines.map((line) => (line.role === "main" ? { ...line, preparation } : line)),
+		});
+		const { weight_g } = RECIPE.piece;
+		expect(codes(says(`${weight_g * 1.5} g pieces`))).toContain("pieceSize");
+		expect(codes(says(`pieces of ${weight_g} g`))).not.toContain("pieceSize");
+		expect(codes(says("trimmed"))).not.toContain("pieceSize");
+	});
+
+	it("pieces thinner or thicker than the minutes are for are told", () => {
+		const thick = (height_mm: number): Recipe => ({
+			...RECIPE,
+			piece: { shape: "block", length_mm: 120, width_mm: 100, height_mm, weight_g: 250 },
+		});
+		expect(codes(thick(15))).toContain("thickness");
+		expect(codes(thick(50))).not.toContain("thickness");
+		expect(codes(thick(95))).toContain("thickness");
+	});
+
+	it("damped lines know what they would be straight; rounding knows by how much it is off", () => {
+		const lines: Recipe["lines"] = RECIPE.lines.map((line) =>
+			line.role === "potent" ? { ...line, exponent: 0.8 } : line,
+		);
+		const planned = plan({ ...RECIPE, lines }, ORDER, KITCHEN);
+		for (const { line, straight, count, amount_g, weigh_g, roundedBy } of planned.lines) {
+			expect(straight !== null).toBe(line.role === "potent");
+			if (straight !== null) expect(straight).toBeGreaterThan(count ?? amount_g ?? 0);
+			if (amount_g !== null && weigh_g !== null) expect(amount_g * (1 + roundedBy)).toBeCloseTo(weigh_g, 6);
+		}
+	});
+});
