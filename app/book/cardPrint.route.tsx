@@ -62,9 +62,10 @@ export default function CardPrint({ loaderData: card }: Route.ComponentProps) {
 			<Paper fontSize={{ base: "16px", sm: "18px" }} _print={{ fontSize: "12.5pt" }}>
 				<PaperHead title={card.name} lines={[card.heading, card.about]} />
 				<chakra.p marginTop="3mm">
-					{card.facts.map(({ figure, label }) => (
+					{card.facts.map(({ figure, label }, index) => (
 						<span key={label}>
-							<b>{figure}</b> {label} ·{" "}
+							{index > 0 ? " · " : ""}
+							<b>{figure}</b> {label}
 						</span>
 					))}
 				</chakra.p>

@@ -5,13 +5,12 @@ import { type DishOrder, type Kitchen, type Plan, plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { LIDS, type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
 import { allergenView } from "../ui/allergenView.ts";
-import type { LineGroup } from "../ui/LineTable.tsx";
 import { lineView } from "../ui/lineView.ts";
 import { counted, money, percent, type Reading } from "../ui/reading.ts";
 import { stepView } from "../ui/stepView.ts";
 import { warningWords } from "../ui/warningWords.ts";
 import type { CardSize } from "./cardSize.ts";
-import { GROUP_LABELS } from "./groupLabels.ts";
+import { grouped } from "./groupLabels.ts";
 
 const WEEK_MS = 7 * 86_400_000;
 
@@ -58,7 +57,7 @@ export function dishCard(recipe: Recipe, size: CardSize, house: CardHouse) {
 		heading: headingOf(planned, size, reading),
 		cut: cutWords(recipe.cut),
 		facts: factsOf(recipe, planned, reading),
-		groups: groupsOf(planned, reading),
+		groups: grouped(planned.lines.map((line) => ({ ...lineView(line, reading), group: line.line.group }))),
 		steps: recipe.steps.map((step) => stepView(step, planned.factor)),
 		allergens: allergenView(planned.allergens, kitchen.allergenList),
 		warnings: planned.warnings
@@ -83,14 +82,6 @@ function headingOf({ chain, pieces }: Plan, size: CardSize, reading: Reading): s
 	if (size.basis === "pans")
 		return `${counted(size.pans, "pan")} of ${counted(pieces, "piece")} makes ${portions}`;
 	return `For ${portions}`;
-}
-
-function groupsOf({ lines }: Plan, reading: Reading): LineGroup[] {
-	const rows = lines.map((line) => ({ ...lineView(line, reading), group: GROUP_LABELS[line.line.group] }));
-	return [...new Set(rows.map(({ group }) => group))].map((group) => ({
-		group,
-		rows: rows.filter((row) => row.group === group),
-	}));
 }
 
 function factsOf(recipe: Recipe, planned: Plan, reading: Reading): { figure: string; label: string }[] {

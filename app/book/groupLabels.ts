@@ -1,4 +1,6 @@
-import type { RecipeLine } from "#core/recipe";
+import { GROUPS, type RecipeLine } from "#core/recipe";
+import type { LineGroup } from "../ui/LineTable.tsx";
+import type { LineView } from "../ui/lineView.ts";
 
 export const GROUP_LABELS: Readonly<Record<RecipeLine["group"], string>> = {
 	base: "Base",
@@ -7,3 +9,11 @@ export const GROUP_LABELS: Readonly<Record<RecipeLine["group"], string>> = {
 	garnish: "Garnish",
 	side: "Side",
 };
+
+/** Lines under their groups, in the order a card has them. */
+export function grouped(rows: readonly (LineView & { readonly group: RecipeLine["group"] })[]): LineGroup[] {
+	return GROUPS.map((group) => ({
+		group: GROUP_LABELS[group],
+		rows: rows.filter((row) => row.group === group),
+	})).filter((group) => group.rows.length > 0);
+}

@@ -13,7 +13,7 @@ import { allergenView } from "../ui/allergenView.ts";
 import { counted, type Reading } from "../ui/reading.ts";
 import { stepView } from "../ui/stepView.ts";
 import { type CardHouse, costView } from "./dishCard.ts";
-import { GROUP_LABELS } from "./groupLabels.ts";
+import { grouped } from "./groupLabels.ts";
 
 /** A preparation's card at a multiple of what it makes, ready to read. */
 export function preparationCard(preparation: Preparation, factor: number, house: CardHouse) {
@@ -23,7 +23,7 @@ export function preparationCard(preparation: Preparation, factor: number, house:
 		const of = ingredients[index];
 		const grams = of ? gramsOrNull(line, of) : null;
 		return {
-			group: GROUP_LABELS[line.group],
+			group: line.group,
 			name: of?.name ?? line.ingredient,
 			preparation: clausesOf(line).join(", "),
 			amount: amountWords(line, factor, grams, reading),
@@ -48,10 +48,7 @@ export function preparationCard(preparation: Preparation, factor: number, house:
 	return {
 		makes: makesWords(preparation, factor, reading),
 		category: CATEGORIES[preparation.category].words,
-		groups: [...new Set(rows.map(({ group }) => group))].map((group) => ({
-			group,
-			rows: rows.filter((row) => row.group === group),
-		})),
+		groups: grouped(rows),
 		steps: preparation.steps.map((step) => stepView(step, factor)),
 		allergens: allergenView(allergensIn(ingredients, kitchen.allergenList), kitchen.allergenList),
 		cost: costView(cost, currency),

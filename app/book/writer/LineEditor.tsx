@@ -171,10 +171,11 @@ function LineRow({
 					aria-invalid={problem ? true : undefined}
 					aria-describedby={`says-${line.key}`}
 					autoComplete="off"
+					gridColumn={{ base: "2 / -1", md: "auto" }}
 					onChange={(event) => onChange(changeLine(draft, line.key, { text: event.target.value }), line.key)}
 					onKeyDown={(event) => lineKeys(event, draft, line, onChange)}
 				/>
-				<chakra.div hideBelow="md">
+				<chakra.div gridColumn={{ base: "2", md: "auto" }}>
 					<RoleChoice line={line} role={role} proposed={says?.proposed ?? true} {...{ draft, onChange }} />
 				</chakra.div>
 				<chakra.div display="flex" gap="2px">
