@@ -11,7 +11,9 @@ import {
 	changeEquipment,
 	changeSitting,
 	ensureHouse,
+	ensureListed,
 	eventsSince,
+	findRecipes,
 	Missing,
 	newDish,
 	readBook,
@@ -22,6 +24,7 @@ import {
 	readRecipe,
 	readSitting,
 	readSittings,
+	readVersions,
 	Stale,
 	Store,
 	withRecipes,
@@ -79,6 +82,48 @@ describe("the store", () => {
 		).rejects.toThrow();
 		store = await open();
 		expect((await readSitting(store.db, id)).covers).toBe(140);
+	});
+
+	it("a book of the first shape comes along: its newest versions are the standards, older ones retired", async () => {
+		await store.close();
+		folder = mkdtempSync(join(tmpdir(), "wide-table-"));
+		store = await open(firstMigrations(2));
+		await store.close();
+		const client = createClient({ url: `file:${folder}/house.db` });
+		const doc = readFileSync(join(BOOK, "goat-shoulder.json"), "utf8");
+		await client.execute("INSERT INTO recipe (id, created_at) VALUES ('goat', 1)");
+		for (const number of [1, 2]) {
+			await client.execute({
+				sql: "INSERT INTO recipe_version (id, recipe_id, number, doc, created_at, created_by) VALUES (?, 'goat', ?, ?, 1, 'Ada')",
+				args: [`v${number}`, number, doc],
+			});
+		}
+		client.close();
+		store = await open();
+		await ensureListed(store);
+		expect((await readVersions(store.db, "goat")).map(({ number, state }) => [number, state])).toEqual([
+			[2, "standard"],
+			[1, "retired"],
+		]);
+		expect((await findRecipes(store.db, { find: "goat" })).rows).toMatchObject([
+			{ number: 2, state: "standard" },
+		]);
+		expect(readdirSync(join(folder, "backups"))).toHaveLength(1);
+	});
+
+	it("lists that are lost are made again from the facts", async () => {
+		await ensureHouse(store);
+		await seedSkerryHouse(store, Date.now(), BOOK);
+		const before = await findRecipes(store.db, {});
+		await store.write(async (tx) => {
+			await tx.run("DELETE FROM recipe_uses");
+			await tx.run("DELETE FROM recipe_search");
+			await tx.run("DELETE FROM recipe_listing");
+		});
+		expect((await findRecipes(store.db, {})).count).toBe(0);
+		await ensureListed(store);
+		expect(await findRecipes(store.db, {})).toEqual(before);
+		expect((await findRecipes(store.db, { find: "damson" })).count).toBe(1);
 	});
 
 	it("a write that fails half way writes nothing", async () => {
@@ -263,5 +308,15 @@ function migrationsWith(step: string): string {
 	entries.push({ idx: entries.length, version: "6", when: Date.now(), tag, breakpoints: true });
 	writeFileSync(journal, JSON.stringify({ ...rest, entries }));
 	writeFileSync(join(copy, `${tag}.sql`), step);
+	return copy;
+}
+
+/** The real migrations, only the first of them. */
+function firstMigrations(count: number): string {
+	const copy = mkdtempSync(join(tmpdir(), "wide-table-migrations-"));
+	cpSync(MIGRATIONS, copy, { recursive: true });
+	const journal = join(copy, "meta/_journal.json");
+	const { entries, ...rest } = JSON.parse(readFileSync(journal, "utf8"));
+	writeFileSync(journal, JSON.stringify({ ...rest, entries: entries.slice(0, count) }));
 	return copy;
 }
