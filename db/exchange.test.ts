@@ -147,3 +147,60 @@ describe("any book", () => {
 		);
 	});
 });
+
+describe("any two books", () => {
+	it("taken in one after the other: the second a second time changes nothing, and nothing of the first is lost", async () => {
+		await fc.assert(
+			fc.asyncProperty(anyBook, anyBook, async (first, second) => {
+				const house = await freshStore();
+				await takeIn(house, JSON.stringify(first));
+				const plan = await takeIn(house, JSON.stringify(second));
+				const between = await readBookFile(house.db);
+				const again = await takeIn(house, JSON.stringify(second));
+				expect(isIdle(again)).toBe(true);
+				expect(again.refused).toEqual(plan.refused);
+				expect(await readBookFile(house.db)).toEqual(between);
+				const ids = (of: BookFile) => [...of.ingredients, ...of.recipes].map(({ id }) => id);
+				expect(ids(between)).toEqual(expect.arrayContaining(ids(first)));
+				for (const { id, versions } of first.recipes) {
+					const kept = between.recipes.find((one) => one.id === id)?.versions.map(({ doc }) => doc);
+					expect(kept).toEqual(expect.arrayContaining(versions.map(({ doc }) => doc)));
+				}
+				await house.close();
+			}),
+			{ numRuns: 12 },
+		);
+	});
+
+	it("the same ids with other figures: the file's figures hold, versions come in as the next numbers", async () => {
+		await fc.assert(
+			fc.asyncProperty(anyBook, text, async (book, summary) => {
+				const house = await freshStore();
+				await takeIn(house, JSON.stringify(book));
+				const other: BookFile = {
+					...book,
+					ingredients: book.ingredients.map((one) => ({ ...one, trimLoss: 0.123 })),
+					recipes: book.recipes.map((one) => ({
+						...one,
+						versions: one.versions.map((version) => ({
+							...version,
+							doc: { ...version.doc, summary: `${summary}!`.slice(0, 400) },
+						})),
+					})),
+				};
+				const plan = await takeIn(house, JSON.stringify(other));
+				expect(plan.refused).toEqual([]);
+				const after = await readBookFile(house.db);
+				expect(after.ingredients.every(({ trimLoss }) => trimLoss === 0.123)).toBe(true);
+				for (const { versions } of after.recipes) {
+					expect(versions.map(({ number }) => number)).toEqual(versions.map((_, index) => index + 1));
+					const standards = versions.filter(({ life }) => life.at(-1)?.state === "standard");
+					expect(standards.length).toBeLessThanOrEqual(1);
+				}
+				expect(isIdle(await takeIn(house, JSON.stringify(other)))).toBe(true);
+				await house.close();
+			}),
+			{ numRuns: 12 },
+		);
+	});
+});
