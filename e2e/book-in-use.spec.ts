@@ -1,0 +1,140 @@
+import ExcelJS from "exceljs";
+import { kept, planSitting } from "./bookSteps.ts";
+import { expect, hydrated, test } from "./house.ts";
+import { linesOf } from "./linesOf.ts";
+
+test.use({ houseOf: "book in use" });
+
+test("a recipe from elsewhere comes in as a draft, and says what was not carried", async ({ page }) => {
+	const recipe = {
+		"@context": "https://schema.org",
+		"@type": "Recipe",
+		name: "Elsewhere neck",
+		recipeYield: "12 portions",
+		recipeIngredient: ["3 kg mutton neck, in slices", "600 g onions, sliced", "1 spoon of moonlight"],
+		recipeInstructions: [{ "@type": "HowToStep", text: "Brown the slices." }],
+		aggregateRating: { ratingValue: 5 },
+	};
+	await page.goto("/book/exchange");
+	const buffer = Buffer.from(JSON.stringify(recipe));
+	await page
+		.getByLabel("File to take in")
+		.setInputFiles({ name: "elsewhere.jsonld", mimeType: "application/ld+json", buffer });
+	await page.getByRole("button", { name: /Look at it/ }).click();
+	await expect(page.getByText("Not carried: aggregateRating")).toBeVisible();
+	await page.getByRole("button", { name: /Take it in/ }).click();
+	await page.getByRole("link", { name: "Elsewhere neck" }).click();
+	await hydrated(page);
+	await expect(page.getByLabel(/^Line: 3 kg mutton neck/)).toBeVisible();
+	await expect(page.getByText("is not in the book yet", { exact: false }).first()).toBeVisible();
+	await expect(page.getByRole("button", { name: "Approve as the standard" })).toBeDisabled();
+});
+
+test("a sitting keeps the version it was planned with, and takes the newer one when it is told to", async ({
+	page,
+}) => {
+	const sitting = await planSitting(page, "Keeps its number", 40, "veal-breast");
+
+	await page.goto("/book/veal-breast/write");
+	await hydrated(page);
+	await page.getByLabel("Flour and body").selectOption("roux");
+	await expect(page.getByText(/Allergens in: gluten/)).toBeVisible();
+	await kept(page);
+	await page.getByLabel("Why it is changed").fill("Body without reducing");
+	await page.getByRole("button", { name: "Approve as the standard" }).click();
+	await expect(page.getByText(/Standard no\. 2/)).toBeVisible();
+
+	await page.goto(sitting);
+	await expect(page.getByText("Planned with no. 1; no. 2 is in use now.")).toBeVisible();
+	await page.getByRole("link", { name: "What is other" }).click();
+	await expect(page.getByRole("row", { name: /^wheat flour/ })).toContainText("55 g");
+	await page.goto(sitting);
+	await page.getByText("Guests counted by diet").click();
+	await page.getByLabel("no gluten").fill("5");
+	await page.getByRole("button", { name: "Take no. 2" }).click();
+	await expect(page.getByText("Planned with no. 1", { exact: false })).toHaveCount(0);
+	await expect(page.getByText("no dish suits")).toBeVisible();
+	await expect(page.getByText("not with wheat flour", { exact: false })).toBeVisible();
+});
+
+test("card, order sheet and cutting note print on the paper of the desk, whole", async ({ page }) => {
+	await planSitting(page, "Printed lunch", 120, "goat-shoulder");
+	const table = await page.getByRole("link", { name: "Open the long table" }).getAttribute("href");
+	await page.getByRole("link", { name: /Order sheet/ }).click();
+	await expect(page.getByRole("heading", { name: /^Order sheet/ })).toBeVisible();
+	const order = await linesOf(await page.pdf({ preferCSSPageSize: true }));
+	for (const words of ["Butcher", "goat shoulder", "chicken bones", "9 × 4.5 kg", "Greengrocer"]) {
+		expect(order.text).toContain(words);
+	}
+	const [file] = await Promise.all([
+		page.waitForEvent("download"),
+		page.getByRole("link", { name: "As a spreadsheet" }).click(),
+	]);
+	const book = new ExcelJS.Workbook();
+	await book.xlsx.readFile(await file.path());
+	const sheet = book.getWorksheet("Order");
+	const goat = sheet?.getRows(2, sheet.rowCount - 1)?.find((row) => row.getCell(2).value === "goat shoulder");
+	expect([1, 5, 6, 7].map((cell) => goat?.getCell(cell).value)).toEqual(["Butcher", 4.5, 9, 40.5]);
+
+	await page.goto(`${table}/cutting`);
+	const note = await linesOf(await page.pdf({ preferCSSPageSize: true }));
+	expect(note.pages).toBe(1);
+	expect(note.text).toContain("126 pieces");
+	expect(note.text).toContain("258 g");
+
+	await page.goto("/book/goat-shoulder/print?basis=covers&size=60");
+	const card = await linesOf(await page.pdf({ preferCSSPageSize: true }));
+	expect(card.pages).toBeLessThanOrEqual(2);
+	expect(card.size_mm).toEqual([210, 297]);
+	for (const words of ["For 60 portions", "smoked paprika", "contains celery", "Count out the bay leaves."]) {
+		expect(card.text).toContain(words);
+	}
+});
+
+test("what is looked for is found while it is typed, by ingredient, allergen and cut", async ({ page }) => {
+	await page.goto("/book");
+	await hydrated(page);
+	await page.keyboard.press("f");
+	await page.keyboard.type("damson");
+	await expect(page.getByText("1 recipe found")).toBeVisible();
+	await expect(page.getByText("Duck legs, damsons, barley")).toBeVisible();
+	await page.getByLabel(/^Find by/).fill("celery gluten");
+	await expect(page.getByText("1 recipe found")).toBeVisible();
+	await page.getByLabel(/^Find by/).fill("");
+	await page.locator("select[name=without]").selectOption("celery");
+	await expect(page.getByText("Goat shoulder, smoked paprika", { exact: false })).toHaveCount(0);
+	await page.getByLabel(/^Find by/).fill("zzzz");
+	await expect(page.getByText("Nothing in the book is like that", { exact: false })).toBeVisible();
+});
+
+test("an ingredient is priced, renamed and merged, and the dishes follow", async ({ page }) => {
+	await page.goto("/book/ingredients/goat-shoulder");
+	await page.getByLabel("A pack of").fill("4.5 kg");
+	await page.getByLabel("costs").fill("90");
+	await page.getByRole("button", { name: "Add the price" }).click();
+	await expect(page.getByText("€20.00").first()).toBeVisible();
+	await page.goto("/book/goat-shoulder/cost");
+	await expect(page.getByRole("row", { name: /^goat shoulder/ })).toContainText("€20.00");
+	await page.goto("/book/ingredients/new?name=banana+shallots");
+	await page.getByRole("button", { name: /Add it/ }).click();
+	await expect(page.getByText("Not known yet; dishes with it say so.")).toBeVisible();
+	await page.getByLabel("Merge it into").selectOption("shallot");
+	await page.getByRole("button", { name: "Merge" }).click();
+	await expect(page.getByRole("heading", { name: "shallots", exact: true })).toBeVisible();
+});
+
+test("a house that declares by the American list is told wheat, and not celery", async ({ page }) => {
+	await page.goto("/kitchen/house");
+	await page.getByLabel("Allergens are declared by").selectOption("us9");
+	await page.getByRole("button", { name: /Save/ }).click();
+	await page.goto("/book/pork-collar");
+	await expect(page.getByText("the nine of the American list", { exact: false })).toBeVisible();
+	await expect(page.getByText("contains celery")).toHaveCount(0);
+	await page.goto("/book?find=squid");
+	await expect(page.getByText("Contains fish.")).toBeVisible();
+	await page.goto("/kitchen/house");
+	await page.getByLabel("Salt at the end, from").fill("2");
+	await page.getByRole("button", { name: /Save/ }).click();
+	await expect(page.getByText("2 or more is allowed", { exact: false })).toBeVisible();
+	await expect(page.getByLabel("Salt at the end, from")).toHaveValue("2");
+});
