@@ -3,11 +3,13 @@ import { BED_FILL, type ChosenPan, lineWords } from "#core/pans";
 import type { Kitchen, Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import type { PlaceKey, Recipe } from "#core/recipe";
+import { KNEADED_FLOUR_G_PER_L, ROUX_FLOUR_G_PER_L, STARCH_G_PER_L, thicken } from "#core/sauce";
 import { durationWords } from "#core/schedule";
 import { FILM_MM } from "#core/sear";
 import { isByPiece } from "#core/yields";
 import type { DishWithRecipe, Sitting } from "#db";
 import { counted, percent, type Reading } from "../ui/reading.ts";
+import { sauceMark } from "./sauceMark.ts";
 
 /** One figure and the sum behind it, with the numbers in it. */
 export interface Sum {
@@ -274,12 +276,54 @@ function clockSums({ plan, recipe, reading }: SumsFor): Sum[] {
 	];
 }
 
-function sauceSums({ plan, recipe, reading }: SumsFor): Sum[] {
+function sauceSums({ plan, recipe, kitchen, reading }: SumsFor): Sum[] {
+	const pot = sauceMark(plan.sauce_l, kitchen);
 	return [
 		{
 			label: "Finished sauce",
 			working: `${plan.chain.portions} portions × ${reading.volume(recipe.sauce_ml / 1000)}`,
 			result: reading.volume(plan.sauce_l),
+		},
+		...(pot
+			? [
+					{
+						label: "Mark on the stick",
+						working: `${reading.volume(plan.sauce_l)} stand so high in the ${pot.name}; reduce to there`,
+						result: reading.length(pot.mark_mm),
+					},
+				]
+			: []),
+		...thickenerSums(plan, reading),
+	];
+}
+
+/** What would give the sauce its body instead of reduction, less the flour that is in it already. */
+function thickenerSums({ sauce_l, lines }: Plan, reading: Reading): Sum[] {
+	const flour = lines.filter(
+		({ ingredient, line }) => ingredient.category === "thickener" && line.role === "vegetable",
+	);
+	const dredged_g = flour.reduce((sum, { amount_g }) => sum + (amount_g ?? 0), 0);
+	const less = dredged_g > 0 ? `, less ${reading.mass(dredged_g / 1000)} of flour that is in it` : "";
+	const litres = reading.volume(sauce_l);
+	const grams = (weight = 0) => reading.mass(weight / 1000);
+	const starch = thicken({ sauce_l, method: "starch", dredged_g });
+	const roux = thicken({ sauce_l, method: "roux", dredged_g });
+	const kneaded = thicken({ sauce_l, method: "kneadedButter", dredged_g });
+	return [
+		{
+			label: "Or starch",
+			working: `${litres} × ${STARCH_G_PER_L} g a litre${less}, slaked in twice its weight of water, added in thirds`,
+			result: grams(starch.starch_g),
+		},
+		{
+			label: "Or roux",
+			working: `${litres} × ${ROUX_FLOUR_G_PER_L} g of flour a litre${less}, with as much fat; brings gluten`,
+			result: `${grams(roux.flour_g)} + ${grams(roux.fat_g)}`,
+		},
+		{
+			label: "Or kneaded butter",
+			working: `${litres} × ${KNEADED_FLOUR_G_PER_L} g of flour a litre${less}, with as much butter; brings gluten and milk`,
+			result: `${grams(kneaded.flour_g)} + ${grams(kneaded.fat_g)}`,
 		},
 	];
 }

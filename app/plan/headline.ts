@@ -5,6 +5,7 @@ import type { Fact } from "../ui/Facts.tsx";
 import { marinade_l, setOf } from "../ui/places.ts";
 import { counted } from "../ui/reading.ts";
 import type { SumsFor } from "./arithmetic.ts";
+import { sauceMark } from "./sauceMark.ts";
 
 /** The answer of a place in one line, with the figures beside it. */
 export interface Headline {
@@ -87,7 +88,7 @@ export function headline(key: PlaceKey, given: SumsFor): Headline {
 			return {
 				title: `${reading.volume(plan.sauce_l)} of sauce`,
 				says: `From ${reading.clock(clock.sauce)}, out of the ${reading.volume(plan.pans.liquid_l)} that went in and what the meat gave.`,
-				facts: [{ figure: reading.volume(recipe.sauce_ml / 1000), label: "a plate" }],
+				facts: [{ figure: reading.volume(recipe.sauce_ml / 1000), label: "a plate" }, ...markFact(given)],
 			};
 		case "plate":
 			return {
@@ -99,6 +100,12 @@ export function headline(key: PlaceKey, given: SumsFor): Headline {
 				],
 			};
 	}
+}
+
+/** Where the finished sauce stands in the kitchen's own pot. */
+function markFact({ plan, kitchen, reading }: SumsFor): Fact[] {
+	const pot = sauceMark(plan.sauce_l, kitchen);
+	return pot ? [{ figure: reading.length(pot.mark_mm), label: `on the stick in the ${pot.name}` }] : [];
 }
 
 /** "Sat 17:10–18:15, likely 17:40" */
