@@ -42,6 +42,8 @@ export const house = sqliteTable("house", {
 	searPanId: text("sear_pan_id").references(() => panType.id),
 	burners: integer("burners").notNull(),
 	allergenList: text("allergen_list").$type<AllergenListKey>().notNull().default("eu14"),
+	/** What the kitchen's scales read to. */
+	scaleStep_g: integer("scale_step_g").notNull().default(1),
 	/** Salt wanted in the finished sauce, % of its weight. */
 	saltLow_pct: real("salt_low_pct").notNull().default(0.8),
 	saltHigh_pct: real("salt_high_pct").notNull().default(1.2),

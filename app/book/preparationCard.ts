@@ -26,7 +26,7 @@ export function preparationCard(preparation: Preparation, factor: number, house:
 			group: line.group,
 			name: of?.name ?? line.ingredient,
 			preparation: clausesOf(line).join(", "),
-			amount: amountWords(line, factor, grams, reading),
+			amount: amountWords(line, factor, grams, house),
 			percentOfMain: "",
 			perPortion: "",
 			note: "",
@@ -61,14 +61,14 @@ function amountWords(
 	line: Preparation["lines"][number],
 	factor: number,
 	grams: number | null,
-	reading: Reading,
+	{ reading, kitchen: { scaleStep_g } }: CardHouse,
 ): string {
 	const { dimension } = UNITS[line.unit];
 	if (dimension === "volume") return reading.volume((toBase(line.amount, line.unit) * factor) / 1000);
 	if (dimension === "count" && line.role === "potent") {
 		return counted(Math.max(1, Math.round(toBase(line.amount, line.unit) * factor)), "piece");
 	}
-	return reading.mass(weighAsCook((grams ?? 0) * factor, line.role) / 1000);
+	return reading.mass(weighAsCook((grams ?? 0) * factor, line.role, scaleStep_g) / 1000);
 }
 
 function makesWords({ makes }: Preparation, factor: number, reading: Reading): string {

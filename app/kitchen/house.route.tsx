@@ -3,6 +3,7 @@ import { data, redirect } from "react-router";
 import { Name, oneOf, Refusal, refuse } from "#core/check";
 import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
+import { SCALE_READINGS_G } from "#core/scaling";
 import { changeEquipment, readPanTypes, Stale } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
 import { readForm, typedIn, type Wrong, wrongOf } from "../ui/form.ts";
@@ -18,6 +19,8 @@ const TIME_ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
 
 const CURRENCIES = Intl.supportedValuesOf("currency");
 
+const SCALE_READINGS = SCALE_READINGS_G.map(String);
+
 const ClockTime = Type.String({ pattern: "^([01]\\d|2[0-3]):[0-5]\\d$", allowed: "a time such as 06:00" });
 
 const HouseForm = Type.Object({
@@ -32,6 +35,7 @@ const HouseForm = Type.Object({
 	searPanId: Type.String({ maxLength: 40 }),
 	currency: oneOf(CURRENCIES, { allowed: "a currency from the list" }),
 	allergenList: oneOf(ALLERGEN_LIST_KEYS),
+	scaleStep_g: oneOf(SCALE_READINGS),
 	saltLow: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
 	saltHigh: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
 	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
@@ -56,6 +60,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			burners: String(house.burners),
 			currency: house.currency,
 			allergenList: house.allergenList,
+			scaleStep_g: String(house.scaleStep_g),
 			saltLow: String(house.saltLow_pct),
 			saltHigh: String(house.saltHigh_pct),
 		},
@@ -63,6 +68,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 		codes: HOUSE_CODE_KEYS.map((key) => ({ key, name: HOUSE_CODES[key].name })),
 		timeZones: TIME_ZONES,
 		currencies: CURRENCIES,
+		readings: SCALE_READINGS,
 		lists: ALLERGEN_LIST_KEYS.map((key) => ({
 			key,
 			name: `${ALLERGEN_LISTS[key].words} (${ALLERGEN_LISTS[key].source})`,
@@ -112,6 +118,7 @@ function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
 		searPanId: searPanId || null,
 		currency: typed.currency,
 		allergenList: typed.allergenList,
+		scaleStep_g: Number(typed.scaleStep_g),
 		saltLow_pct: typed.saltLow,
 		saltHigh_pct: typed.saltHigh,
 	};
@@ -204,6 +211,18 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 			<Choice label="Currency" name="currency" defaultValue={typed.currency} wrong={wrong.currency}>
 				{loaderData.currencies.map((currency) => (
 					<option key={currency}>{currency}</option>
+				))}
+			</Choice>
+			<Choice
+				label="The scales read to"
+				name="scaleStep_g"
+				defaultValue={typed.scaleStep_g}
+				wrong={wrong.scaleStep_g}
+			>
+				{loaderData.readings.map((grams) => (
+					<option key={grams} value={grams}>
+						{grams} g
+					</option>
 				))}
 			</Choice>
 			<Field

@@ -17,6 +17,8 @@ export interface Kitchen {
 	readonly hours: WorkingHours;
 	/** The list of allergens the house declares by. */
 	readonly allergenList: AllergenListKey;
+	/** What the kitchen's scales read to, g. */
+	readonly scaleStep_g: number;
 	/** Salt wanted in the finished sauce, %. */
 	readonly saltBand_pct: { readonly low: number; readonly high: number };
 	readonly ingredients: ReadonlyMap<string, Ingredient>;

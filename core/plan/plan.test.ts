@@ -49,6 +49,7 @@ const KITCHEN: Kitchen = {
 	timeZone: "UTC",
 	hours: { opens_min: 360, closes_min: 1320 },
 	allergenList: "eu14",
+	scaleStep_g: 1,
 	saltBand_pct: { low: 0.8, high: 1.2 },
 	ingredients: new Map(INGREDIENTS.map((one) => [one.id, one])),
 };

@@ -77,6 +77,7 @@ export function plan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): Plan {
 		pans,
 		kitchen.ingredients,
 		sear?.fat_g ?? null,
+		kitchen.scaleStep_g,
 	);
 	const ovens = fitOvens(countByType(pans), kitchen.ovens, recipe.braise.oven_C);
 	const work = workOf(recipe, factor, order.hands);

@@ -46,7 +46,8 @@ const VEGETABLE_KG_PER_L = 0.98;
  * is left of them, the others fill the rest in the card's own proportions. Searing fat
  * is the film of the kitchen's own pan; the card's weight stands where there is none.
  *
- * @param searFat_g fat for all loads; null when there is no searing pan
+ * @param searFat_g   fat for all loads; null when there is no searing pan
+ * @param scaleStep_g what the kitchen's scales read to
  * @see model, section B
  */
 export function planLines(
@@ -55,6 +56,7 @@ export function planLines(
 	pans: PanChoice,
 	known: ReadonlyMap<string, Ingredient>,
 	searFat_g: number | null,
+	scaleStep_g: number,
 ): PlanLine[] {
 	const ingredients = recipe.lines.map((line) => ingredientOf(line, known));
 	const scaled = scaleLines(
@@ -71,7 +73,8 @@ export function planLines(
 	const fill = pans.pans.length === 0 ? 1 : fillFactor(straight, pans.liquid_l * 1000);
 	return straight.map((one) => {
 		const fills = one.line.role === "liquid" && one.line.reducedTo === undefined;
-		return { ...asPlanLine(one, fills ? fill : 1, to), straight: straightOf(one.line, one.ingredient, to) };
+		const line = asPlanLine(one, fills ? fill : 1, to, scaleStep_g);
+		return { ...line, straight: straightOf(one.line, one.ingredient, to) };
 	});
 }
 
@@ -86,6 +89,7 @@ function asPlanLine(
 	{ line, ingredient, amount_g, count, ml }: Sized,
 	share: number,
 	to: ScaleTo,
+	scaleStep_g: number,
 ): Omit<PlanLine, "straight"> {
 	const card_ml = line.role === "liquid" ? ml : null;
 	if (amount_g === null) {
@@ -93,7 +97,7 @@ function asPlanLine(
 		return { ingredient, line, count, card_ml, roundedBy: 0, ...none };
 	}
 	const grams = amount_g * share;
-	const weigh_g = weighAsCook(grams, line.role);
+	const weigh_g = weighAsCook(grams, line.role, scaleStep_g);
 	return {
 		ingredient,
 		line,

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { ROLES, type Role, scaleLines, weighAsCook } from "./index.ts";
+import { ROLES, type Role, SCALE_READINGS_G, scaleLines, weighAsCook } from "./index.ts";
 
 const BASE = { baseMain_kg: 2.5, main_kg: 15, basePortions: 10, portions: 60, searLoads: 7, sauce_l: 4.2 };
 const amount = fc.double({ min: 0.5, max: 50_000, noNaN: true });
@@ -91,6 +91,24 @@ describe("as a cook weighs", () => {
 				fc.constantFrom<Role>("salt", "thickener"),
 				(grams, role) => {
 					expect(Math.abs(weighAsCook(grams, role) / grams - 1)).toBeLessThanOrEqual(0.0200001);
+				},
+			),
+		);
+	});
+
+	it("coarser scales round to what they read, but never salt by more than 2 %", () => {
+		expect(weighAsCook(37, "vegetable", 5)).toBe(35);
+		expect(weighAsCook(37, "vegetable")).toBe(37);
+		expect(weighAsCook(2299, "vegetable", 5)).toBe(2300);
+		expect(weighAsCook(12, "salt", 10)).toBe(12);
+		fc.assert(
+			fc.property(
+				fc.double({ min: 60, max: 9000, noNaN: true }),
+				fc.constantFrom(...SCALE_READINGS_G),
+				(grams, step) => {
+					const weighed = weighAsCook(grams, "vegetable", step);
+					expect(Math.abs(weighed / step - Math.round(weighed / step))).toBeLessThan(1e-9);
+					expect(Math.abs(weighed - grams)).toBeLessThanOrEqual(Math.max(25, step / 2) + 1e-9);
 				},
 			),
 		);

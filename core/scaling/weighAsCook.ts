@@ -8,6 +8,9 @@ export const SCALE_STEPS: readonly { readonly under_g: number; readonly step_g: 
 	{ under_g: Number.POSITIVE_INFINITY, step_g: 50 },
 ];
 
+/** What a kitchen's scales read to, g. */
+export const SCALE_READINGS_G = [1, 2, 5, 10, 20, 50] as const;
+
 /** Finer steps, for what must not be rounded away. g. */
 const FINE_STEPS_G = [10, 5, 1, 0.5, 0.1, 0.01];
 
@@ -22,12 +25,13 @@ const FINE_SHARE = 0.1;
  * rather than move by more than 2 %, and nothing is rounded away to zero.
  *
  * @param amount_g grams, 0 or more
+ * @param finest_g what the kitchen's scales read to, g; nothing usual is rounded finer
  * @example weighAsCook(2299.4, "vegetable") // 2300
  * @example weighAsCook(11.4, "salt") // 11.5
  */
-export function weighAsCook(amount_g: number, role: Role): number {
+export function weighAsCook(amount_g: number, role: Role, finest_g = 1): number {
 	if (amount_g <= 0) return 0;
-	const usual = SCALE_STEPS.find(({ under_g }) => amount_g < under_g)?.step_g ?? 50;
+	const usual = usualStep(amount_g, finest_g);
 	const rounded = toStep(amount_g, usual);
 	const exact = EXACT_ROLES.has(role);
 	if (rounded > 0 && (!exact || within(rounded, amount_g, EXACT_SHARE))) return rounded;
@@ -37,6 +41,12 @@ export function weighAsCook(amount_g: number, role: Role): number {
 		if (finer > 0 && within(finer, amount_g, exact ? EXACT_SHARE : FINE_SHARE)) return finer;
 	}
 	return amount_g;
+}
+
+/** The step of the table, or the next one that the scales can show. */
+function usualStep(amount_g: number, finest_g: number): number {
+	const wanted = SCALE_STEPS.find(({ under_g }) => amount_g < under_g)?.step_g ?? 50;
+	return SCALE_READINGS_G.find((step) => step >= wanted && step % finest_g === 0) ?? finest_g;
 }
 
 function toStep(amount_g: number, step_g: number): number {

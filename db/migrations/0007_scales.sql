@@ -1,0 +1,1 @@
+ALTER TABLE `house` ADD `scale_step_g` integer DEFAULT 1 NOT NULL;
