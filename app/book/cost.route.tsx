@@ -8,10 +8,10 @@ import { readDish, readKitchen, readRecipeRow, setMenuPrice } from "#db";
 import { Facts } from "../ui/Facts.tsx";
 import { Field } from "../ui/Field.tsx";
 import { readForm } from "../ui/form.ts";
+import { PageHead } from "../ui/PageHead.tsx";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
 import { minorUnitsOf, money, percent } from "../ui/reading.ts";
 import { TableHead } from "../ui/TableHead.tsx";
-import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/cost.route";
 import { type CardSize, hasSize, readSize } from "./cardSize.ts";
@@ -102,19 +102,12 @@ export default function CostPage({ loaderData: view, actionData }: Route.Compone
 	].flatMap(({ figure, label }) => (figure === null ? [] : [{ figure, label }]));
 	return (
 		<Page>
-			<chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="10px 14px">
-				<div>
-					<h1>
-						<Tape size="large">{view.name}</Tape>
-					</h1>
-					<Muted>
-						What no. {view.number} costs for {view.portions} portions, at today's prices
-					</Muted>
-				</div>
-				<chakra.div marginInlineStart="auto">
-					<ActLink to={`/book/${view.id}`}>The card</ActLink>
-				</chakra.div>
-			</chakra.div>
+			<PageHead
+				title={view.name}
+				says={`What no. ${view.number} costs for ${view.portions} portions, at today's prices`}
+			>
+				<ActLink to={`/book/${view.id}`}>The card</ActLink>
+			</PageHead>
 			{view.missing.length > 0 ? (
 				<Note marginTop="12px">
 					<b>No price for {view.missing.join(", ")}.</b> What has one comes to {view.known}; nothing is summed

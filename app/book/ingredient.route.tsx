@@ -14,12 +14,12 @@ import {
 } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
 import { type Wrong, wrongOf } from "../ui/form.ts";
+import { PageHead } from "../ui/PageHead.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
 import { minorUnitsOf, money, pricePerWeight } from "../ui/reading.ts";
 import { StaleNote } from "../ui/StaleNote.tsx";
 import { staleView } from "../ui/stale.ts";
 import { TableHead } from "../ui/TableHead.tsx";
-import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, type HouseVisit, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/ingredient.route";
 import { IngredientFields } from "./IngredientFields.tsx";
@@ -111,14 +111,9 @@ export default function IngredientPage({ loaderData: view, actionData }: Route.C
 	const wrong: Wrong = actionData?.wrong ?? {};
 	return (
 		<Page>
-			<chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="10px 14px">
-				<h1>
-					<Tape size="large">{view.name}</Tape>
-				</h1>
-				<chakra.div marginInlineStart="auto">
-					<ActLink to="/book/ingredients">All ingredients</ActLink>
-				</chakra.div>
-			</chakra.div>
+			<PageHead title={view.name}>
+				<ActLink to="/book/ingredients">All ingredients</ActLink>
+			</PageHead>
 			{view.mergedInto ? (
 				<Note marginTop="12px">
 					This was merged into{" "}

@@ -6,10 +6,10 @@ import { difference, isPreparation, isSame } from "#core/recipe";
 import { nextStates, readKitchen, readRecipeRow, readVersions, setRecipeState } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
 import { readForm, type Wrong, wrongOf } from "../ui/form.ts";
+import { PageHead } from "../ui/PageHead.tsx";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
 import { stateWords } from "../ui/stateWords.ts";
 import { TableHead } from "../ui/TableHead.tsx";
-import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/versions.route";
 import { compareView } from "./compareView.ts";
@@ -87,14 +87,9 @@ export default function Versions({ loaderData: view, actionData }: Route.Compone
 	const typed: Readonly<Record<string, string>> = actionData?.typed ?? {};
 	return (
 		<Page>
-			<chakra.div display="flex" flexWrap="wrap" alignItems="center" gap="10px 14px">
-				<h1>
-					<Tape size="large">{view.name}</Tape>
-				</h1>
-				<chakra.div marginInlineStart="auto">
-					<ActLink to={`/book/${view.id}`}>The card</ActLink>
-				</chakra.div>
-			</chakra.div>
+			<PageHead title={view.name}>
+				<ActLink to={`/book/${view.id}`}>The card</ActLink>
+			</PageHead>
 			<chakra.div
 				display="grid"
 				gap="10px"

@@ -24,6 +24,7 @@ import { Act, Heading, Hidden, Muted, Sheet } from "../../ui/parts.tsx";
 import { addLine, changeLine, inGroups, moveLine, placeLine, removeLine } from "../draftEdits.ts";
 import { GROUP_LABELS } from "../groupLabels.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
+import { RowTools } from "./RowTools.tsx";
 import { ROLE_WORDS } from "./roleWords.ts";
 import { Tool } from "./Tool.tsx";
 
@@ -178,41 +179,13 @@ function LineRow({
 				<chakra.div gridColumn={{ base: "2", md: "auto" }}>
 					<RoleChoice line={line} role={role} proposed={says?.proposed ?? true} {...{ draft, onChange }} />
 				</chakra.div>
-				<chakra.div display="flex" gap="2px">
-					<Tool
-						name="intent"
-						value={`moveUp:line:${line.key}`}
-						aria-label={`Up: ${name}`}
-						onClick={(event) => {
-							event.preventDefault();
-							onChange(moveLine(draft, line.key, -1));
-						}}
-					>
-						↑
-					</Tool>
-					<Tool
-						name="intent"
-						value={`moveDown:line:${line.key}`}
-						aria-label={`Down: ${name}`}
-						onClick={(event) => {
-							event.preventDefault();
-							onChange(moveLine(draft, line.key, 1));
-						}}
-					>
-						↓
-					</Tool>
-					<Tool
-						name="intent"
-						value={`remove:line:${line.key}`}
-						aria-label={`Remove: ${name}`}
-						onClick={(event) => {
-							event.preventDefault();
-							onChange(removeLine(draft, line.key));
-						}}
-					>
-						×
-					</Tool>
-				</chakra.div>
+				<RowTools
+					of="line"
+					rowKey={line.key}
+					name={name}
+					onMove={(by) => onChange(moveLine(draft, line.key, by))}
+					onRemove={() => onChange(removeLine(draft, line.key))}
+				/>
 			</Row>
 			<chakra.p
 				id={`says-${line.key}`}

@@ -1,11 +1,12 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { type Draft, type DraftStep, PLACES, type PlaceKey } from "#core/recipe";
+import type { KeyboardEvent } from "react";
+import { type Draft, type DraftStep, PLACES } from "#core/recipe";
 import { Area, Input, Select } from "../../ui/Field.tsx";
 import { Act, Heading, Muted, Sheet } from "../../ui/parts.tsx";
 import { PLACE_LABELS } from "../../ui/places.ts";
 import { addStep, changeStep, moveStep, removeStep } from "../draftEdits.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
-import { Tool } from "./Tool.tsx";
+import { RowTools } from "./RowTools.tsx";
 
 interface StepEditorProps {
 	readonly draft: Draft;
@@ -44,31 +45,43 @@ export function StepEditor({ draft, wrong, onChange }: StepEditorProps) {
 	);
 }
 
-function StepRow({
-	step,
-	number,
-	draft,
-	wrong,
-	onChange,
-}: StepEditorProps & { readonly step: DraftStep; readonly number: number }) {
+interface StepRowProps extends StepEditorProps {
+	readonly step: DraftStep;
+	readonly number: number;
+}
+
+type TextField = Exclude<keyof DraftStep, "key" | "school">;
+
+const GROWS = [
+	["withWeight", "work grows with the weight"],
+	["fixed", "work stays the same"],
+] as const;
+
+function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 	const problem = wrong[`step.${step.key}`];
-	const change = (field: keyof DraftStep) => (event: { target: { value: string } }) =>
-		onChange(changeStep(draft, step.key, { [field]: event.target.value }), `${step.key}.${field}`);
 	const of = `step ${number}`;
-	const name = (field: keyof DraftStep) => `step.${step.key}.${field}`;
+	/** What every control of a step has in common: its name, its value, and what changes it. */
+	const field = (name: TextField, label: string) => ({
+		name: `step.${step.key}.${name}`,
+		value: step[name],
+		"aria-label": `${label} ${of}`,
+		onChange: (event: { target: { value: string } }) =>
+			onChange(changeStep(draft, step.key, { [name]: event.target.value }), `${step.key}.${name}`),
+	});
+	const move = (by: -1 | 1) => onChange(moveStep(draft, step.key, by));
+	const moveByKey = (event: KeyboardEvent) => {
+		if (!event.altKey || (event.key !== "ArrowUp" && event.key !== "ArrowDown")) return;
+		event.preventDefault();
+		changeAndFocus(() => move(event.key === "ArrowUp" ? -1 : 1), step.key);
+	};
 	return (
 		<chakra.li borderTop="1px solid" borderColor="hair" paddingTop="10px" display="grid" gap="6px">
 			<input type="hidden" name="step" value={step.key} />
-			<input type="hidden" name={name("school")} value={step.school ?? ""} />
+			<input type="hidden" name={`step.${step.key}.school`} value={step.school ?? ""} />
 			<chakra.div display="flex" flexWrap="wrap" gap="6px" alignItems="center">
 				<chakra.div width="130px">
-					<Select
-						name={name("place")}
-						value={step.place}
-						onChange={change("place")}
-						aria-label={`Place of ${of}`}
-					>
-						{PLACES.map((place: PlaceKey) => (
+					<Select {...field("place", "Place of")}>
+						{PLACES.map((place) => (
 							<option key={place} value={place}>
 								{PLACE_LABELS[place]}
 							</option>
@@ -76,120 +89,47 @@ function StepRow({
 					</Select>
 				</chakra.div>
 				<chakra.div width="130px">
-					<Input
-						name={name("station")}
-						value={step.station}
-						onChange={change("station")}
-						placeholder="Station"
-						aria-label={`Station of ${of}`}
-					/>
+					<Input {...field("station", "Station of")} placeholder="Station" />
 				</chakra.div>
 				<chakra.div width="74px">
-					<Input
-						name={name("handsOn")}
-						value={step.handsOn}
-						onChange={change("handsOn")}
-						aria-label={`Minutes of work of ${of}`}
-					/>
+					<Input {...field("handsOn", "Minutes of work of")} />
 				</chakra.div>
 				<Muted>min work,</Muted>
 				<chakra.div width="74px">
-					<Input
-						name={name("waiting")}
-						value={step.waiting}
-						onChange={change("waiting")}
-						aria-label={`Minutes of waiting of ${of}`}
-					/>
+					<Input {...field("waiting", "Minutes of waiting of")} />
 				</chakra.div>
 				<Muted>waiting</Muted>
-				<chakra.div marginInlineStart="auto" display="flex" gap="2px">
-					<Tool
-						name="intent"
-						value={`moveUp:step:${step.key}`}
-						aria-label={`Up: ${of}`}
-						onClick={(event) => {
-							event.preventDefault();
-							onChange(moveStep(draft, step.key, -1));
-						}}
-					>
-						↑
-					</Tool>
-					<Tool
-						name="intent"
-						value={`moveDown:step:${step.key}`}
-						aria-label={`Down: ${of}`}
-						onClick={(event) => {
-							event.preventDefault();
-							onChange(moveStep(draft, step.key, 1));
-						}}
-					>
-						↓
-					</Tool>
-					<Tool
-						name="intent"
-						value={`remove:step:${step.key}`}
-						aria-label={`Remove: ${of}`}
-						onClick={(event) => {
-							event.preventDefault();
-							onChange(removeStep(draft, step.key));
-						}}
-					>
-						×
-					</Tool>
+				<chakra.div marginInlineStart="auto">
+					<RowTools
+						of="step"
+						rowKey={step.key}
+						name={of}
+						onMove={move}
+						onRemove={() => onChange(removeStep(draft, step.key))}
+					/>
 				</chakra.div>
 			</chakra.div>
 			<Area
+				{...field("text", "What is done in")}
 				id={`text-${step.key}`}
-				name={name("text")}
-				value={step.text}
-				onChange={change("text")}
-				aria-label={`What is done in ${of}`}
 				aria-invalid={problem ? true : undefined}
-				onKeyDown={(event) => {
-					if (!event.altKey || (event.key !== "ArrowUp" && event.key !== "ArrowDown")) return;
-					event.preventDefault();
-					const by = event.key === "ArrowUp" ? -1 : 1;
-					changeAndFocus(() => onChange(moveStep(draft, step.key, by)), step.key);
-				}}
+				onKeyDown={moveByKey}
 			/>
 			<Input
-				name={name("check")}
-				value={step.check}
-				onChange={change("check")}
+				{...field("check", "What to look for in")}
 				placeholder="Look for: rust-coloured and no longer sour"
-				aria-label={`What to look for in ${of}`}
 			/>
-			<Input
-				name={name("caution")}
-				value={step.caution}
-				onChange={change("caution")}
-				placeholder="Mind: hot fat, steam, a heavy pan"
-				aria-label={`What to mind in ${of}`}
-			/>
-			<chakra.div display="grid" gap="6px" gridTemplateColumns="1fr 1fr 1fr">
-				<Select
-					name={name("grows")}
-					value={step.grows}
-					onChange={change("grows")}
-					aria-label={`Work of ${of} grows`}
-				>
-					<option value="withWeight">work grows with the weight</option>
-					<option value="fixed">work stays the same</option>
+			<Input {...field("caution", "What to mind in")} placeholder="Mind: hot fat, steam, a heavy pan" />
+			<chakra.div display="grid" gap="6px" gridTemplateColumns="repeat(3, minmax(0, 1fr))">
+				<Select {...field("grows", "Work of")}>
+					{GROWS.map(([value, words]) => (
+						<option key={value} value={value}>
+							{words}
+						</option>
+					))}
 				</Select>
-				<Input
-					name={name("temperature")}
-					value={step.temperature}
-					onChange={change("temperature")}
-					placeholder="Temperature"
-					aria-label={`Temperature of ${of}`}
-				/>
-				<Input
-					name={name("tools")}
-					value={step.tools}
-					onChange={change("tools")}
-					placeholder="Tools"
-					aria-label={`Tools of ${of}`}
-				/>
+				<Input {...field("temperature", "Temperature of")} placeholder="Temperature" />
+				<Input {...field("tools", "Tools of")} placeholder="Tools" />
 			</chakra.div>
 			{problem ? (
 				<chakra.p color="next" fontWeight="650">
