@@ -55,11 +55,11 @@ async function addressesOf(house: House): Promise<Record<string, string>> {
 
 test.describe.configure({ mode: "parallel" });
 
-/** What shows at 768 shows at 1280 or at 390 too, so its colours are looked at there. */
+/** Colours are the same at every width, so contrast is looked at once by each light. */
 const PASSES = [
 	{ light: "bench", width: 1280, rules: "all" },
 	{ light: "bench", width: 768, rules: "all but contrast" },
-	{ light: "bench", width: 390, rules: "all" },
+	{ light: "bench", width: 390, rules: "all but contrast" },
 	{ light: "evening", width: 1280, rules: "contrast" },
 ] as const;
 
@@ -69,6 +69,7 @@ for (const { light, width, rules } of PASSES) {
 		house,
 	}) => {
 		const said: string[] = [];
+		test.setTimeout(360_000);
 		page.on("console", (message) => {
 			if (["error", "warning"].includes(message.type())) said.push(`${page.url()}: ${message.text()}`);
 		});
