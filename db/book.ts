@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, inArray } from "drizzle-orm";
 import { nanoid } from "nanoid";
 import { refuse } from "#core/check";
+import { sorted } from "#core/exchange";
 import {
 	checkPreparation,
 	checkRecipe,
@@ -301,15 +302,4 @@ export function setMenuPrice(
 /** Whether two versions say the same. */
 export function sameRecipe(one: Recipe | Preparation, other: Recipe | Preparation): boolean {
 	return JSON.stringify(sorted(one)) === JSON.stringify(sorted(other));
-}
-
-/** The same with its fields in one order, since a file may have them in any. */
-function sorted(value: unknown): unknown {
-	if (Array.isArray(value)) return value.map(sorted);
-	if (value === null || typeof value !== "object") return value;
-	return Object.fromEntries(
-		Object.entries(value)
-			.sort(([a], [b]) => (a < b ? -1 : 1))
-			.map(([key, inner]) => [key, sorted(inner)]),
-	);
 }

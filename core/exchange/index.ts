@@ -23,6 +23,7 @@ export {
 	ingredientFieldWords,
 	isIdle,
 	planImport,
+	sorted,
 	type Verdict,
 } from "./planImport.ts";
 export { type BookRead, MOST_ENTRIES, type NotRead, readBookText } from "./readBookText.ts";
