@@ -24,3 +24,6 @@ export const GASTRONORM_DEPTHS_MM = [20, 40, 65, 100, 150, 200] as const;
  */
 export const GASTRONORM_RIM_MM = 20;
 export const GASTRONORM_TAPER = 0.0075;
+
+/** Radius of the upright corners, mm: the usual pressing. */
+export const GASTRONORM_CORNER_MM = 20;

@@ -10,6 +10,7 @@ export {
 	rungsHigh,
 	shelfShare,
 } from "./choosePans.ts";
+export { deliveryOf, sized, USUAL_SPREAD } from "./delivery.ts";
 export {
 	BED_FILL,
 	type Bed,
@@ -40,13 +41,16 @@ export {
 	lineWords,
 } from "./liquidLine.ts";
 export {
+	areaOf,
 	BoxPan,
+	checkMeasured,
 	depthOf,
 	emptyPanWeight,
 	type Floor,
 	GastronormPan,
 	heightOf,
 	insideAt,
+	MeasuredPan,
 	type PanShape,
 	panWords,
 	RoundPan,
@@ -55,5 +59,6 @@ export {
 } from "./PanShape.ts";
 export { footprint, MEAT_KG_PER_L, Piece, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
 export { type Placed, packLayer } from "./packLayer.ts";
+export { type MixedPacking, type MixedWay, type PlacedPiece, packMixed } from "./packMixed.ts";
 export { type PanFit, panFit } from "./panFit.ts";
 export { spreadEvenly } from "./spreadEvenly.ts";

@@ -1,5 +1,8 @@
 import type { Floor } from "./PanShape.ts";
 import { footprint, type Piece } from "./Piece.ts";
+import { HAIR_MM, packBlocks } from "./packBlocks.ts";
+import { packRoundsInBox, packRoundsInRound } from "./packRounds.ts";
+import { packRows } from "./packRows.ts";
 
 /** One piece on the floor of the pan: its middle from the pan's middle, and its sides, mm. */
 export interface Placed {
@@ -9,65 +12,94 @@ export interface Placed {
 	readonly width_mm: number;
 }
 
-/** Slack for sizes that fit to the millimetre, mm. */
-const HAIR_MM = 1e-6;
-
 /**
- * One layer of equal pieces on a floor, in straight rows, the better of both ways round.
+ * One layer of equal pieces on a floor, each turned whichever way fits more.
  *
  * Each piece keeps half the gap free on every side, so two pieces lie a whole gap
- * apart and a piece half a gap from the wall. A single piece may touch the walls.
+ * apart and a piece half a gap from the wall. A single piece may touch the walls, and
+ * gives in a rounded corner.
+ * More gap never takes more pieces, and a larger floor never fewer.
  *
  * @returns the places, from the middle of the pan; empty when the piece fits no way
  */
-export function packLayer(floor: Floor, piece: Piece, gap_mm: number): Placed[] {
+export function packLayer(floor: Floor, piece: Piece, gap_mm: number): readonly Placed[] {
+	const key = keyOf(floor, piece, gap_mm);
+	const known = layers.get(key);
+	if (known) return known;
+	const laid = pack(floor, piece, gap_mm);
+	if (layers.size >= MOST_KEPT) layers.clear();
+	layers.set(key, laid);
+	return laid;
+}
+
+/** The same few layers are asked for over and over while a plan is tried. */
+const layers = new Map<string, readonly Placed[]>();
+const MOST_KEPT = 4000;
+
+function keyOf(floor: Floor, piece: Piece, gap_mm: number): string {
 	const { length_mm, width_mm } = footprint(piece);
-	const along = rows(floor, length_mm, width_mm, gap_mm);
-	const across = rows(floor, width_mm, length_mm, gap_mm);
-	const best = across.length > along.length ? across : along;
-	if (best.length > 0) return best;
-	const alone = { x_mm: 0, y_mm: 0 };
-	if (fits(floor, length_mm, width_mm)) return [{ ...alone, length_mm, width_mm }];
-	if (fits(floor, width_mm, length_mm)) {
-		return [{ ...alone, length_mm: width_mm, width_mm: length_mm }];
+	const inside =
+		floor.kind === "circle"
+			? `o${floor.diameter_mm}`
+			: `${floor.length_mm}x${floor.width_mm}r${floor.corner_mm ?? 0}`;
+	return `${inside} ${piece.shape === "ball" ? "o" : ""}${length_mm}x${width_mm} ${gap_mm}`;
+}
+
+function pack(floor: Floor, piece: Piece, gap_mm: number): Placed[] {
+	const { length_mm, width_mm } = footprint(piece);
+	const laid = cells(floor, piece, gap_mm).map((one) => ({
+		x_mm: one.x_mm,
+		y_mm: one.y_mm,
+		length_mm: one.length_mm - gap_mm,
+		width_mm: one.width_mm - gap_mm,
+	}));
+	if (laid.length > 0) return laid;
+	const turned = [
+		{ length_mm, width_mm },
+		{ length_mm: width_mm, width_mm: length_mm },
+	];
+	const way = turned.find((sides) => fitsAlone(floor, sides, piece.shape === "ball"));
+	return way ? [{ x_mm: 0, y_mm: 0, ...way }] : [];
+}
+
+/** The places with half the gap round each, from the middle of the floor. */
+function cells(floor: Floor, piece: Piece, gap_mm: number): Placed[] {
+	const { length_mm, width_mm } = footprint(piece);
+	const cell = { length: length_mm + gap_mm, width: width_mm + gap_mm };
+	const isRound = piece.shape === "ball";
+	if (floor.kind === "circle") {
+		return isRound ? packRoundsInRound(floor.diameter_mm, cell.length) : packRows(floor.diameter_mm, cell);
 	}
-	return [];
+	const inset = cornerInset(floor, gap_mm);
+	const length = floor.length_mm - 2 * inset;
+	const width = floor.width_mm - 2 * inset;
+	const laid = isRound ? packRoundsInBox(length, width, cell.length) : packBlocks(length, width, cell);
+	return toMiddle(laid);
 }
 
-function rows(floor: Floor, length_mm: number, width_mm: number, gap_mm: number): Placed[] {
-	const across = floor.kind === "circle" ? floor.diameter_mm : floor.width_mm;
-	const pitch = width_mm + gap_mm;
-	const most = Math.floor((across + HAIR_MM) / pitch);
-	if (floor.kind === "rectangle") return inRows(floor, most, length_mm, width_mm, gap_mm);
-	let best: Placed[] = [];
-	for (let count = 1; count <= most; count += 1) {
-		const tried = inRows(floor, count, length_mm, width_mm, gap_mm);
-		if (tried.length > best.length) best = tried;
+/**
+ * How far a square corner stays from the walls so that it lies inside the rounded one, beyond
+ * the half gap that is kept anyway, mm.
+ */
+export function cornerInset({ corner_mm = 0 }: { readonly corner_mm?: number }, gap_mm: number): number {
+	return Math.max(0, corner_mm * (1 - Math.SQRT1_2) - gap_mm / 2);
+}
+
+/** What is left free is shared out to both sides. */
+function toMiddle(laid: readonly Placed[]): Placed[] {
+	const right = Math.max(...laid.map((one) => one.x_mm + one.length_mm / 2));
+	const top = Math.max(...laid.map((one) => one.y_mm + one.width_mm / 2));
+	return laid.map((one) => ({ ...one, x_mm: one.x_mm - right / 2, y_mm: one.y_mm - top / 2 }));
+}
+
+function fitsAlone(
+	floor: Floor,
+	{ length_mm, width_mm }: { readonly length_mm: number; readonly width_mm: number },
+	isRound: boolean,
+): boolean {
+	if (floor.kind === "circle") {
+		const across = isRound ? length_mm : Math.hypot(length_mm, width_mm);
+		return across <= floor.diameter_mm + HAIR_MM;
 	}
-	return best;
-}
-
-function inRows(floor: Floor, count: number, length_mm: number, width_mm: number, gap_mm: number): Placed[] {
-	const pitch = width_mm + gap_mm;
-	return Array.from({ length: count }, (_, row) => (row - (count - 1) / 2) * pitch).flatMap((y_mm) => {
-		const inRow = Math.floor((chord(floor, Math.abs(y_mm) + pitch / 2) + HAIR_MM) / (length_mm + gap_mm));
-		return Array.from({ length: inRow }, (_, column) => ({
-			x_mm: (column - (inRow - 1) / 2) * (length_mm + gap_mm),
-			y_mm,
-			length_mm,
-			width_mm,
-		}));
-	});
-}
-
-/** Free length of a row whose far edge lies this far from the middle. */
-function chord(floor: Floor, edge_mm: number): number {
-	if (floor.kind === "rectangle") return floor.length_mm;
-	const radius = floor.diameter_mm / 2;
-	return edge_mm > radius ? 0 : 2 * Math.sqrt(radius * radius - edge_mm * edge_mm);
-}
-
-function fits(floor: Floor, length_mm: number, width_mm: number): boolean {
-	if (floor.kind === "circle") return Math.hypot(length_mm, width_mm) <= floor.diameter_mm + HAIR_MM;
 	return length_mm <= floor.length_mm + HAIR_MM && width_mm <= floor.width_mm + HAIR_MM;
 }

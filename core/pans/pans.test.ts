@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { mm, panShapes as pans } from "./arbitraries.testing.ts";
 import {
+	areaOf,
+	checkMeasured,
 	choosePans,
 	depthOf,
 	emptyPanWeight,
-	type Floor,
 	fillPan,
-	GASTRONORM_DEPTHS_MM,
-	GASTRONORM_SIZES,
 	heightOf,
 	insideAt,
 	lineWords,
@@ -15,8 +15,6 @@ import {
 	type PanShape,
 	type PanType,
 	type Piece,
-	type Placed,
-	packLayer,
 	panFit,
 	pieceBelow,
 	pieceHeight,
@@ -42,30 +40,6 @@ const USUAL_BRIM: readonly (readonly [PanShape, number])[] = [
 	[{ gn: "2/1", depth_mm: 150 }, 44],
 ];
 
-const mm = (min: number, max: number) => fc.integer({ min, max });
-const pans: fc.Arbitrary<PanShape> = fc.oneof(
-	fc.record({ gn: fc.constantFrom(...GASTRONORM_SIZES), depth_mm: fc.constantFrom(...GASTRONORM_DEPTHS_MM) }),
-	fc.record({ round: fc.record({ diameter_mm: mm(150, 700), height_mm: mm(50, 300) }) }),
-	fc.record({ box: fc.record({ length_mm: mm(120, 800), width_mm: mm(120, 600), depth_mm: mm(50, 250) }) }),
-);
-const pieces: fc.Arbitrary<Piece> = fc.oneof(
-	fc.record({
-		shape: fc.constant("block" as const),
-		length_mm: mm(20, 200),
-		width_mm: mm(20, 150),
-		height_mm: mm(15, 90),
-		weight_g: mm(20, 1500),
-	}),
-	fc.record({
-		shape: fc.constant("cylinder" as const),
-		length_mm: mm(30, 200),
-		diameter_mm: mm(20, 90),
-		weight_g: mm(20, 1500),
-	}),
-	fc.record({ shape: fc.constant("ball" as const), diameter_mm: mm(15, 90), weight_g: mm(10, 900) }),
-);
-const gaps = mm(0, 30);
-
 describe("the inside of a pan", () => {
 	it.each(USUAL_BRIM)("%o holds what the trade says, to 8 %%", (pan, litres) => {
 		expect(Math.abs(volumeBelow(pan, depthOf(pan)) / litres - 1)).toBeLessThanOrEqual(0.08);
@@ -85,67 +59,52 @@ describe("the inside of a pan", () => {
 		let sum = 0;
 		for (let slice = 0; slice < 1500; slice += 1) {
 			const floor = insideAt(pan, slice / 10 + 0.05);
-			if (floor.kind === "rectangle") sum += (floor.length_mm * floor.width_mm * 0.1) / 1e6;
+			sum += (areaOf(floor) * 0.1) / 1e6;
 		}
 		expect(volumeBelow(pan, 150)).toBeCloseTo(sum, 6);
+	});
+
+	it("a measured pan holds at both marks what was poured in", () => {
+		const tub = {
+			outline: "box" as const,
+			length_mm: 400,
+			width_mm: 300,
+			depth_mm: 120,
+			low: { height_mm: 40, litres: 4.2 },
+			high: { height_mm: 100, litres: 11.1 },
+		};
+		expect(() => checkMeasured(tub)).not.toThrow();
+		expect(volumeBelow({ measured: tub }, 40)).toBeCloseTo(4.2, 9);
+		expect(volumeBelow({ measured: tub }, 100)).toBeCloseTo(11.1, 9);
+		const pot = {
+			...tub,
+			outline: "round" as const,
+			width_mm: 400,
+			low: { height_mm: 40, litres: 4.6 },
+			high: { height_mm: 100, litres: 11.9 },
+		};
+		expect(volumeBelow({ measured: pot }, 100)).toBeCloseTo(11.9, 9);
+		expect(insideAt({ measured: pot }, 0)).toMatchObject({ kind: "circle" });
+	});
+
+	it("marks that cannot belong to one pan are refused by name", () => {
+		const tub = { outline: "box" as const, length_mm: 400, width_mm: 300, depth_mm: 120 };
+		const marks = (low: [number, number], high: [number, number]) => () =>
+			checkMeasured({
+				...tub,
+				low: { height_mm: low[0], litres: low[1] },
+				high: { height_mm: high[0], litres: high[1] },
+			});
+		expect(marks([40, 4.2], [30, 11])).toThrow("high.height_mm: ");
+		expect(marks([40, 4.2], [140, 11])).toThrow("high.height_mm: ");
+		expect(marks([40, 42], [100, 11])).toThrow("low.litres: ");
+		expect(marks([40, 6.2], [100, 8.5])).toThrow("high.litres: ");
 	});
 
 	it("a deeper pan weighs more", () => {
 		expect(emptyPanWeight({ gn: "1/1", depth_mm: 150 })).toBeGreaterThan(
 			emptyPanWeight({ gn: "1/1", depth_mm: 65 }),
 		);
-	});
-});
-
-describe("one layer", () => {
-	it("nothing overlaps, and a whole gap lies between any two", () => {
-		fc.assert(
-			fc.property(pans, pieces, gaps, (pan, piece, gap) => {
-				const placed = packLayer(insideAt(pan, 0), piece, gap);
-				const pairs = placed.flatMap((one, index) =>
-					placed.slice(index + 1).map((other) => apart(one, other)),
-				);
-				expect(pairs.every((space) => space >= gap - 1e-6)).toBe(true);
-			}),
-			{ numRuns: 60 },
-		);
-	});
-
-	it("nothing lies outside", () => {
-		fc.assert(
-			fc.property(pans, pieces, gaps, (pan, piece, gap) => {
-				const floor = insideAt(pan, 0);
-				for (const one of packLayer(floor, piece, gap)) expect(inside(floor, one)).toBe(true);
-			}),
-		);
-	});
-
-	it("more gap never fits more pieces", () => {
-		fc.assert(
-			fc.property(pans, pieces, gaps, mm(1, 20), (pan, piece, gap, more) => {
-				const floor = insideAt(pan, 0);
-				expect(packLayer(floor, piece, gap + more).length).toBeLessThanOrEqual(
-					packLayer(floor, piece, gap).length,
-				);
-			}),
-		);
-	});
-
-	it("a larger box never fits fewer", () => {
-		fc.assert(
-			fc.property(mm(120, 600), mm(120, 500), mm(0, 200), pieces, gaps, (length, width, more, piece, gap) => {
-				const small: Floor = { kind: "rectangle", length_mm: length, width_mm: width };
-				const large: Floor = { kind: "rectangle", length_mm: length + more, width_mm: width + more };
-				expect(packLayer(large, piece, gap).length).toBeGreaterThanOrEqual(
-					packLayer(small, piece, gap).length,
-				);
-			}),
-		);
-	});
-
-	it("a joint that only just lies in the pan is laid there alone", () => {
-		const joint: Piece = { shape: "block", length_mm: 480, width_mm: 280, height_mm: 70, weight_g: 6000 };
-		expect(packLayer(insideAt({ gn: "1/1", depth_mm: 100 }, 0), joint, 20)).toHaveLength(1);
 	});
 });
 
@@ -259,17 +218,3 @@ describe("choosing pans from the stock", () => {
 		expect(choice.pans.every((pan) => pan.lifted_kg <= 15)).toBe(true);
 	});
 });
-
-/** Free space between two pieces along the axis that parts them most. */
-function apart(one: Placed, other: Placed): number {
-	const x = Math.abs(one.x_mm - other.x_mm) - (one.length_mm + other.length_mm) / 2;
-	const y = Math.abs(one.y_mm - other.y_mm) - (one.width_mm + other.width_mm) / 2;
-	return Math.max(x, y);
-}
-
-function inside(floor: Floor, { x_mm, y_mm, length_mm, width_mm }: Placed): boolean {
-	const right = Math.abs(x_mm) + length_mm / 2;
-	const far = Math.abs(y_mm) + width_mm / 2;
-	if (floor.kind === "circle") return Math.hypot(right, far) <= floor.diameter_mm / 2 + 1e-6;
-	return right <= floor.length_mm / 2 + 1e-6 && far <= floor.width_mm / 2 + 1e-6;
-}

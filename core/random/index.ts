@@ -1,0 +1,1 @@
+export { normal, type Random, seeded, shuffled } from "./seeded.ts";
