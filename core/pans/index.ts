@@ -1,15 +1,5 @@
-export {
-	type ChosenPan,
-	choosePans,
-	OVER_PAN_MM,
-	type PanChoice,
-	type PanLoad,
-	type PanType,
-	piecesPerPan,
-	RUNG_MM,
-	rungsHigh,
-	shelfShare,
-} from "./choosePans.ts";
+export { type ChoosePans, chooseByHand, choosePans } from "./chooseByHand.ts";
+export { choosePansWith } from "./choosePansWith.ts";
 export { deliveryOf, sized, USUAL_SPREAD } from "./delivery.ts";
 export {
 	BED_FILL,
@@ -40,6 +30,7 @@ export {
 	lineAbovePiece,
 	lineWords,
 } from "./liquidLine.ts";
+export { type ChosenPan, filledChoice, type PanChoice } from "./PanChoice.ts";
 export {
 	areaOf,
 	BoxPan,
@@ -60,5 +51,15 @@ export {
 export { footprint, MEAT_KG_PER_L, Piece, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
 export { type Placed, packLayer } from "./packLayer.ts";
 export { type MixedPacking, type MixedWay, type PlacedPiece, packMixed } from "./packMixed.ts";
+export {
+	OVER_PAN_MM,
+	type PanLoad,
+	type PanType,
+	type PanWish,
+	piecesPerPan,
+	RUNG_MM,
+	rungsHigh,
+	shelfShare,
+} from "./panCandidates.ts";
 export { type PanFit, panFit } from "./panFit.ts";
 export { spreadEvenly } from "./spreadEvenly.ts";

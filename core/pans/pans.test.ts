@@ -4,7 +4,6 @@ import { mm, panShapes as pans } from "./arbitraries.testing.ts";
 import {
 	areaOf,
 	checkMeasured,
-	choosePans,
 	depthOf,
 	emptyPanWeight,
 	fillPan,
@@ -13,12 +12,10 @@ import {
 	lineWords,
 	NO_BED,
 	type PanShape,
-	type PanType,
 	type Piece,
 	panFit,
 	pieceBelow,
 	pieceHeight,
-	spreadEvenly,
 	volumeBelow,
 } from "./index.ts";
 
@@ -172,49 +169,5 @@ describe("liquid to the line", () => {
 		expect(() => panFit({ gn: "1/6", depth_mm: 100 }, joint, 1, 10, { share: 0.5 }, LIMITS)).toThrow(
 			"piece: ",
 		);
-	});
-});
-
-describe("choosing pans from the stock", () => {
-	const piece: Piece = { shape: "block", length_mm: 85, width_mm: 60, height_mm: 48, weight_g: 258 };
-	const stock: PanType[] = [
-		{ id: "a", name: "1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 8 },
-		{ id: "b", name: "1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 6 },
-		{ id: "c", name: "1/1-65", shape: { gn: "1/1", depth_mm: 65 }, stock: 3 },
-		{ id: "d", name: "2/1-150", shape: { gn: "2/1", depth_mm: 150 }, stock: 2 },
-	];
-	const load = (count: number) => ({
-		piece,
-		pieces: count,
-		gap_mm: 10,
-		line: { below_mm: 15 } as const,
-		bed: { volume_l: count * 0.1, weight_kg: count * 0.1 },
-	});
-
-	it("never uses more than the stock, and every piece is in a pan or said to have none", () => {
-		fc.assert(
-			fc.property(mm(1, 600), fc.array(mm(0, 5), { minLength: 4, maxLength: 4 }), (count, stocks) => {
-				const kinds = stock.map((type, index) => ({ ...type, stock: stocks[index] ?? 0 }));
-				const choice = choosePans(load(count), kinds, LIMITS);
-				for (const type of kinds) {
-					expect(choice.pans.filter((pan) => pan.type.id === type.id).length).toBeLessThanOrEqual(type.stock);
-				}
-				const inPans = choice.pans.reduce((sum, pan) => sum + pan.pieces, 0);
-				expect(inPans + choice.unplaced).toBe(count);
-				for (const pan of choice.pans) expect(pan.pieces).toBeLessThanOrEqual(pan.capacity);
-			}),
-		);
-	});
-
-	it("evens out a half-empty last pan", () => {
-		expect(spreadEvenly(58, 4)).toEqual([15, 15, 14, 14]);
-		const choice = choosePans(load(92), stock, LIMITS);
-		const counts = choice.pans.map((pan) => pan.pieces);
-		expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
-	});
-
-	it("leaves a pan that one person cannot carry on the shelf while another does", () => {
-		const choice = choosePans(load(92), stock, LIMITS);
-		expect(choice.pans.every((pan) => pan.lifted_kg <= 15)).toBe(true);
 	});
 });

@@ -1,0 +1,8 @@
+export {
+	asLpText,
+	type IntegerProgram,
+	type IntegerRow,
+	type IntegerSolver,
+	type IntegerVariable,
+	type Terms,
+} from "./IntegerProgram.ts";
