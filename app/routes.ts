@@ -23,6 +23,7 @@ export default [
 	route("sittings/:sittingId/dishes/:dishId/cutting", "plan/cutting.route.tsx"),
 	route("sittings/:sittingId/dishes/:dishId", "plan/longTable.route.tsx"),
 	route("sittings/:sittingId/dishes/:dishId/sheet", "plan/sheet.route.tsx"),
+	route("sittings/:sittingId/dishes/:dishId/more-pans", "plan/morePans.route.ts"),
 	route("kitchen", "kitchen/kitchen.route.tsx"),
 	route("kitchen/house", "kitchen/house.route.tsx"),
 	route("kitchen/pans/:panId", "kitchen/pan.route.tsx"),

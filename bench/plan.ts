@@ -31,7 +31,9 @@ const KITCHEN: Kitchen = {
 		max_C: 260,
 	})),
 	searPan: { name: "Tilting pan", shape: { box: { length_mm: 720, width_mm: 520, depth_mm: 180 } } },
+	trays: [{ id: "t", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 40 }],
 	burners: 3,
+	hobPower_kW: 3,
 	headspace_mm: 25,
 	liftLimit_kg: 15,
 	houseCode: "blast90",
@@ -51,6 +53,8 @@ const ORDER: DishOrder = {
 	hands: 6,
 	basis: { from: "covers" },
 	panTypeId: null,
+	panWishes: [],
+	colour: null,
 };
 
 /** One whole plan of a dish for 1,200 covers, against a fixed loop of arithmetic in the same run. */

@@ -68,6 +68,7 @@ export type { Change, RecipeState } from "./schema.ts";
 export {
 	addSitting,
 	changeSitting,
+	cookedRecipe,
 	type DishWithRecipe,
 	newDish,
 	orderOf,

@@ -33,12 +33,33 @@ export function readOvens(db: Reader): Promise<OvenRow[]> {
 
 /** Inside shape of a stored kind of pan. */
 export function shapeOf(row: PanTypeRow): PanShape {
+	const measured = measuredShape(row);
+	if (measured) return measured;
 	if (row.kind === "gn" && row.gn) return { gn: row.gn, depth_mm: row.depth_mm };
 	if (row.kind === "round") {
 		return { round: { diameter_mm: row.diameter_mm ?? 0, height_mm: row.depth_mm } };
 	}
 	return {
 		box: { length_mm: row.length_mm ?? 0, width_mm: row.width_mm ?? 0, depth_mm: row.depth_mm },
+	};
+}
+
+/** A pan that was measured with water; undefined when it is known by its sizes. */
+function measuredShape(row: PanTypeRow): PanShape | undefined {
+	const { lowMark_mm, lowMark_ml, highMark_mm, highMark_ml } = row;
+	if (lowMark_mm === null || lowMark_ml === null || highMark_mm === null || highMark_ml === null) {
+		return undefined;
+	}
+	const across = row.kind === "round" ? row.diameter_mm : row.length_mm;
+	return {
+		measured: {
+			outline: row.kind === "round" ? "round" : "box",
+			length_mm: across ?? 0,
+			width_mm: (row.kind === "round" ? row.diameter_mm : row.width_mm) ?? 0,
+			depth_mm: row.depth_mm,
+			low: { height_mm: lowMark_mm, litres: lowMark_ml / 1000 },
+			high: { height_mm: highMark_mm, litres: highMark_ml / 1000 },
+		},
 	};
 }
 
@@ -53,9 +74,11 @@ export async function readKitchen(db: Reader): Promise<Kitchen> {
 	const searPan = pans.find((pan) => pan.id === row.searPanId);
 	return {
 		pans: pans.filter((pan) => pan.use === "braise").map(asPanType),
+		trays: pans.filter((pan) => pan.use === "tray").map(asPanType),
 		ovens,
 		searPan: searPan ? { name: searPan.name, shape: shapeOf(searPan) } : null,
 		burners: row.burners,
+		hobPower_kW: row.hobPower_w / 1000,
 		headspace_mm: row.headspace_mm,
 		liftLimit_kg: row.liftLimit_g / 1000,
 		houseCode: row.houseCode,

@@ -78,4 +78,7 @@ const DISH = {
 	onHand_g: null,
 	panCount: null,
 	panTypeId: null,
+	panWishes: [],
+	line: null,
+	colour: null,
 };

@@ -2,7 +2,8 @@ import { sql } from "drizzle-orm";
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
 import type { Cut } from "#core/braise";
 import type { OvenKind } from "#core/ovens";
-import type { GastronormSize } from "#core/pans";
+import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
+import type { ColourWay } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import type {
 	Allergen,
@@ -41,6 +42,8 @@ export const house = sqliteTable("house", {
 	houseCode: text("house_code").$type<HouseCodeKey>().notNull(),
 	searPanId: text("sear_pan_id").references(() => panType.id),
 	burners: integer("burners").notNull(),
+	/** Heat of one burner that reaches the pot, W. */
+	hobPower_w: integer("hob_power_w").notNull().default(3000),
 	allergenList: text("allergen_list").$type<AllergenListKey>().notNull().default("eu14"),
 	/** What the kitchen's scales read to. */
 	scaleStep_g: integer("scale_step_g").notNull().default(1),
@@ -49,6 +52,8 @@ export const house = sqliteTable("house", {
 	saltHigh_pct: real("salt_high_pct").notNull().default(1.2),
 	version: version(),
 });
+
+export type PanUse = "braise" | "sear" | "tray";
 
 export const panType = sqliteTable("pan_type", {
 	id: text("id").primaryKey(),
@@ -60,8 +65,13 @@ export const panType = sqliteTable("pan_type", {
 	diameter_mm: integer("diameter_mm"),
 	depth_mm: integer("depth_mm").notNull(),
 	stock: integer("stock").notNull(),
-	/** What it is for: braising in the oven, or searing on the hob. */
-	use: text("use").$type<"braise" | "sear">().notNull(),
+	/** Water it was measured with, up to two marks; none where it is known by its sizes. */
+	lowMark_mm: integer("low_mark_mm"),
+	lowMark_ml: integer("low_mark_ml"),
+	highMark_mm: integer("high_mark_mm"),
+	highMark_ml: integer("high_mark_ml"),
+	/** What it is for: braising in the oven, searing on the hob, or colouring in the oven. */
+	use: text("use").$type<PanUse>().notNull(),
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
 	version: version(),
 });
@@ -210,6 +220,12 @@ export const sittingDish = sqliteTable(
 		onHand_g: integer("on_hand_g"),
 		panCount: integer("pan_count"),
 		panTypeId: text("pan_type_id").references(() => panType.id),
+		/** Pans the chef has settled: so many of a kind, none to keep it for others. */
+		panWishes: text("pan_wishes", { mode: "json" }).$type<PanWish[]>().notNull().default([]),
+		/** A liquid line other than the card's. */
+		line: text("line", { mode: "json" }).$type<LiquidLine>(),
+		/** Where the pieces get their colour, when the chef has settled it. */
+		colour: text("colour").$type<ColourWay>(),
 	},
 	(table) => [index("sitting_dish_sitting").on(table.sittingId, table.position)],
 );

@@ -92,6 +92,9 @@ export function newDish(recipeVersionId: string, uptake: number, spare: number):
 		onHand_g: null,
 		panCount: null,
 		panTypeId: null,
+		panWishes: [],
+		line: null,
+		colour: null,
 	};
 }
 
@@ -168,13 +171,18 @@ function flat(one: Omit<Sitting, "id" | "version">): Record<string, Change["from
 	};
 }
 
+/** The recipe as this sitting cooks it: with its own liquid line, where it has one. */
+export function cookedRecipe({ recipe, line }: Pick<DishWithRecipe, "recipe" | "line">): Recipe {
+	return line === null ? recipe : { ...recipe, braise: { ...recipe.braise, line } };
+}
+
 /** A dish as the plan takes it. */
 export function orderOf(
 	{ serviceAt, covers, hands }: Pick<Sitting, "serviceAt" | "covers" | "hands">,
 	dish: SittingDish,
 ): DishOrder {
-	const { uptake, spare, panTypeId } = dish;
-	return { serviceAt, covers, hands, uptake, spare, panTypeId, basis: basisOf(dish) };
+	const { uptake, spare, panTypeId, panWishes, colour } = dish;
+	return { serviceAt, covers, hands, uptake, spare, panTypeId, panWishes, colour, basis: basisOf(dish) };
 }
 
 function basisOf({ basis, onHand_g, panCount }: SittingDish): DishOrder["basis"] {

@@ -33,6 +33,8 @@ function orderFor(recipe: Recipe, size: CardSize, serviceAt: number): DishOrder 
 		spare: 0,
 		hands: 1,
 		panTypeId: null,
+		panWishes: [],
+		colour: null,
 		basis: { from: "covers" },
 	} as const;
 	switch (size.basis) {

@@ -1,15 +1,16 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { type ReactNode, useState } from "react";
+import { useState } from "react";
 import { Facts } from "../ui/Facts.tsx";
 import { LineTable } from "../ui/LineTable.tsx";
 import { OvenCavity } from "../ui/OvenCavity.tsx";
-import { PanCut } from "../ui/PanCut.tsx";
-import { PanFromAbove } from "../ui/PanFromAbove.tsx";
 import { Key, Muted, Note, Sheet } from "../ui/parts.tsx";
 import { StepWords } from "../ui/StepWords.tsx";
 import type { StepView } from "../ui/stepView.ts";
+import { AccountBars } from "./AccountBars.tsx";
+import { ColourWays } from "./ColourWays.tsx";
 import type { PlaceDetail } from "./detail.ts";
-import type { SearLoad } from "./drawings.ts";
+import { PanUp } from "./PanUp.tsx";
+import { SaucePot } from "./SaucePot.tsx";
 import { TenderLine } from "./TenderLine.tsx";
 
 const Columns = chakra("div", {
@@ -28,19 +29,36 @@ const Answer = chakra("h2", {
 export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
 	const [shown, setShown] = useState(false);
 	const arithmetic = <Arithmetic detail={detail} shown={shown} onShow={setShown} />;
-	const drawn = detail.pan !== undefined || detail.searLoad !== undefined || detail.braise !== undefined;
+	const head = (
+		<div>
+			<Answer>{detail.title}</Answer>
+			<Muted>{detail.says}</Muted>
+		</div>
+	);
+	const warnings = <Warnings detail={detail} />;
+	if (detail.panUp) {
+		return (
+			<Sheet marginTop="6px">
+				<PanUp view={detail.panUp} head={head} warnings={warnings} arithmetic={arithmetic} />
+			</Sheet>
+		);
+	}
+	const drawing = <Drawing detail={detail} />;
+	const drawn = (detail.colour ?? detail.account ?? detail.braise ?? detail.pot) !== undefined;
 	return (
 		<Sheet marginTop="6px" aria-live="polite">
 			<Columns drawn={drawn}>
 				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
-					<div>
-						<Answer>{detail.title}</Answer>
-						<Muted>{detail.says}</Muted>
-					</div>
-					{detail.pan ? <PanFromAbove pan={detail.pan} /> : <Facts facts={detail.facts} fontSize="22px" />}
-					<Warnings detail={detail} />
+					{head}
+					<Facts facts={detail.facts} fontSize="22px" />
+					{warnings}
 				</chakra.div>
-				{drawn ? <Drawing detail={detail}>{arithmetic}</Drawing> : null}
+				{drawn ? (
+					<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
+						{drawing}
+						{arithmetic}
+					</chakra.div>
+				) : null}
 			</Columns>
 			{drawn ? null : arithmetic}
 		</Sheet>
@@ -62,71 +80,21 @@ export function WorkSheet({ detail }: { readonly detail: PlaceDetail }) {
 	);
 }
 
-function Drawing({ detail, children }: { readonly detail: PlaceDetail; readonly children: ReactNode }) {
-	const { pan, searLoad, braise } = detail;
+function Drawing({ detail }: { readonly detail: PlaceDetail }) {
+	const { colour, account, braise, pot } = detail;
+	if (colour) return <ColourWays view={colour} />;
+	if (account) return <AccountBars view={account} />;
+	if (pot) return <SaucePot pot={pot} />;
+	if (!braise) return null;
 	return (
-		<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
-			{pan?.filled ? (
-				<>
-					<PanCut pan={pan} filled={pan.filled} />
-					<Muted>
-						{pan.filled.schools.map(({ name, mm }, index) => (
-							<span key={name}>
-								{index > 0 ? " · " : ""}
-								<chakra.span {...(name === pan.filled?.lineWords ? { color: "next", fontWeight: 700 } : {})}>
-									{name} {Math.round(mm)}
-								</chakra.span>
-							</span>
-						))}{" "}
-						mm. Dashed: the least headspace.
-					</Muted>
-					<Facts facts={detail.facts} fontSize="22px" />
-				</>
-			) : null}
-			{searLoad ? (
-				<>
-					<chakra.div maxWidth="340px">
-						<PanFromAbove pan={searLoad.pan} />
-					</chakra.div>
-					<LoadRow loads={searLoad.loads} />
-				</>
-			) : null}
-			{braise ? (
-				<>
-					<TenderLine view={braise} />
-					<chakra.div display="flex" flexWrap="wrap" gap="16px 28px">
-						{braise.ovens.map((oven) => (
-							<OvenCavity key={oven.name} oven={oven} />
-						))}
-					</chakra.div>
-				</>
-			) : null}
-			{children}
-		</chakra.div>
-	);
-}
-
-/** Each load as one pan in a row, with the pieces it takes. */
-function LoadRow({ loads }: { readonly loads: readonly SearLoad[] }) {
-	return (
-		<chakra.ol display="flex" flexWrap="wrap" gap="6px" aria-label="Pieces in each load">
-			{loads.map(({ number, pieces }) => (
-				<chakra.li
-					key={number}
-					width="42px"
-					height="42px"
-					borderRadius="50%"
-					border="2px solid"
-					borderColor="pan"
-					bg="place"
-					display="grid"
-					placeItems="center"
-					fontWeight="650"
-				>
-					{pieces}
-				</chakra.li>
-			))}
-		</chakra.ol>
+		<>
+			<TenderLine view={braise} />
+			<chakra.div display="flex" flexWrap="wrap" gap="16px 28px">
+				{braise.ovens.map((oven) => (
+					<OvenCavity key={oven.name} oven={oven} />
+				))}
+			</chakra.div>
+		</>
 	);
 }
 

@@ -5,6 +5,7 @@ import { Choice, Field } from "../ui/Field.tsx";
 import type { Wrong } from "../ui/form.ts";
 import { Act, Key } from "../ui/parts.tsx";
 import type { LongTableView } from "./longTable.view.ts";
+import { TRIAL } from "./setTrial.ts";
 
 const Box = chakra("fieldset", {
 	base: {
@@ -64,9 +65,6 @@ const Inputs = chakra("div", {
 });
 const Slot = chakra("div", { base: { flexGrow: 1, minWidth: 0 } });
 
-/** Sent to the control's form by a drawing that has put figures into it. */
-export const TRIAL = "trial";
-
 /** How long typing may pause before the table follows, ms. */
 const PAUSE_MS = 180;
 
@@ -107,6 +105,9 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 		<Form method="get" ref={form} onChange={follow} id="scale" preventScrollReset>
 			<input type="hidden" name="place" value={place} />
 			<input type="hidden" name="version" value={version} />
+			{(["wishes", "line", "colour"] as const).map((name) => (
+				<input key={name + typed[name]} type="hidden" name={name} defaultValue={typed[name]} />
+			))}
 			<Box>
 				<chakra.legend srOnly>Size of the batch and hour of service</chakra.legend>
 				<Segments role="radiogroup" aria-label="Scale from">

@@ -104,7 +104,8 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 					{sheet.ovens.map((oven) => (
 						<p key={oven}>{oven}.</p>
 					))}
-					{sheet.sear ? <p>Sear: {sheet.sear}.</p> : null}
+					{sheet.sear ? <p>Colour: {sheet.sear}.</p> : null}
+					{sheet.sauce ? <p>Sauce: {sheet.sauce}.</p> : null}
 				</div>
 			</chakra.div>
 			<h2>Weigh out</h2>

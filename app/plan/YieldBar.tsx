@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { Figure, Muted, Sheet } from "../ui/parts.tsx";
 import type { LongTableView } from "./longTable.view.ts";
-import { TRIAL } from "./ScaleControl.tsx";
+import { inputOf, setTrial } from "./setTrial.ts";
 
 const Bar = chakra("div", {
 	base: { display: "flex", height: "44px", position: "relative", marginTop: "6px", touchAction: "pan-y" },
@@ -151,19 +151,4 @@ function DragEnd({ side, label, value, words, bar, onTry }: DragEndProps) {
 			onKeyDown={step}
 		/>
 	);
-}
-
-function inputOf(name: string): HTMLInputElement | null {
-	return document.querySelector<HTMLInputElement>(`#scale [name=${name}]:not([type=radio])`);
-}
-
-/** Puts figures into the scale control as if they had been typed there. */
-function setTrial({ basis, ...figures }: { basis: string; [field: string]: string }): void {
-	for (const [name, value] of Object.entries(figures)) {
-		const input = inputOf(name);
-		if (input) input.value = value;
-	}
-	const radio = document.querySelector<HTMLInputElement>(`#scale [name=basis][value=${basis}]`);
-	if (radio) radio.checked = true;
-	document.querySelector("#scale")?.dispatchEvent(new Event(TRIAL));
 }

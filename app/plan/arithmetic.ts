@@ -1,15 +1,21 @@
 import { cutWords } from "#core/braise";
-import { BED_FILL, type ChosenPan, lineWords } from "#core/pans";
+import { BED_FILL, type ChosenPan, type LiquidLine, lineWords } from "#core/pans";
 import type { Kitchen, Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import type { PlaceKey, Recipe } from "#core/recipe";
-import { KNEADED_FLOUR_G_PER_L, ROUX_FLOUR_G_PER_L, STARCH_G_PER_L, thicken } from "#core/sauce";
 import { durationWords } from "#core/schedule";
-import { FILM_MM } from "#core/sear";
+import {
+	COLOUR_MIN,
+	COLOUR_RECOVERY_MIN,
+	FILM_MM,
+	SEAR_GAP_MM,
+	TRAY_FILM_MM,
+	TRAY_HANDS_MIN,
+} from "#core/sear";
 import { isByPiece } from "#core/yields";
 import type { DishWithRecipe, Sitting } from "#db";
 import { counted, percent, type Reading } from "../ui/reading.ts";
-import { sauceMark } from "./sauceMark.ts";
+import { liquidSums, sauceSums } from "./liquidSums.ts";
 
 /** One figure and the sum behind it, with the numbers in it. */
 export interface Sum {
@@ -25,6 +31,8 @@ export interface SumsFor {
 	readonly dish: DishWithRecipe;
 	readonly kitchen: Kitchen;
 	readonly reading: Reading;
+	/** The line of the card itself, before the sitting's own. */
+	readonly cardLine: LiquidLine;
 }
 
 /** The arithmetic of each place of the long table. */
@@ -144,8 +152,10 @@ function marinadeSums({ plan, recipe, reading }: SumsFor): Sum[] {
 
 function searSums(given: SumsFor): Sum[] {
 	const { plan, recipe, kitchen, reading } = given;
-	if (!plan.sear || !recipe.sear || !kitchen.searPan) return [];
-	const { perLoad, loads, minutes, fat_g } = plan.sear;
+	const pan = plan.colour?.pan;
+	if (plan.colour?.way === "oven") return [...colourSums(given), workSum("sear", given)];
+	if (!pan || !recipe.sear || !kitchen.searPan) return [];
+	const { perLoad, loads, minutes, fat_g } = pan;
 	const { sides, minutesPerSide, recovery_min, gap_mm } = recipe.sear;
 	const rounds = Math.ceil(loads / kitchen.burners);
 	return [
@@ -168,6 +178,33 @@ function searSums(given: SumsFor): Sum[] {
 	];
 }
 
+function colourSums({ plan, reading }: SumsFor): Sum[] {
+	const oven = plan.colour?.oven;
+	if (!oven) return [];
+	return [
+		{
+			label: "Trays",
+			working: `${plan.pieces} pieces ÷ ${oven.perTray} a tray (${oven.tray.name}, gap ${reading.length(SEAR_GAP_MM)}), up to a whole one`,
+			result: String(oven.trays),
+		},
+		{
+			label: "On the wall clock",
+			working: `${oven.trays} trays, ${oven.atOnce} at once in the ${oven.oven.name} = ${counted(oven.rounds, "filling")} × ${COLOUR_MIN} min + ${COLOUR_RECOVERY_MIN} min between fillings`,
+			result: durationWords(oven.minutes),
+		},
+		{
+			label: "One cook's time",
+			working: `${oven.trays} trays × ${TRAY_HANDS_MIN} min to lay, oil, turn and lift`,
+			result: durationWords(oven.hands_min),
+		},
+		{
+			label: "Fat",
+			working: `${oven.trays} trays × a film of ${TRAY_FILM_MM} mm`,
+			result: reading.mass(oven.fat_g / 1000),
+		},
+	];
+}
+
 function workSum(place: PlaceKey, { plan, sitting }: SumsFor): Sum {
 	const work = plan.work[place];
 	return {
@@ -175,25 +212,6 @@ function workSum(place: PlaceKey, { plan, sitting }: SumsFor): Sum {
 		working: `${durationWords(work.handsOn_min)} for one cook ÷ ${counted(sitting.hands, "cook")} + ${work.waiting_min} min waiting`,
 		result: durationWords(work.wall_min),
 	};
-}
-
-function liquidSums({ plan, reading }: SumsFor): Sum[] {
-	const liquids = plan.lines.filter(({ line }) => line.role === "liquid");
-	return [
-		{
-			label: "Liquid",
-			working: plan.pans.pans.map((pan) => reading.volume(pan.liquid_l)).join(" + "),
-			result: reading.volume(plan.pans.liquid_l),
-		},
-		...liquids.map((one) => {
-			const ml = one.measure_ml ?? 0;
-			const reduced = one.line.reducedTo;
-			const working = reduced
-				? `straight with the meat, boiled down to ${percent(reduced)}: brings ${reading.volume((ml * reduced) / 1000)}`
-				: `fills up to the line; the card's own ratio would be ${reading.volume((one.card_ml ?? 0) / 1000)}`;
-			return { label: one.ingredient.name, working, result: reading.volume(ml / 1000) };
-		}),
-	];
 }
 
 function panSums({ plan, recipe, kitchen, reading }: SumsFor): Sum[] {
@@ -272,58 +290,6 @@ function clockSums({ plan, recipe, reading }: SumsFor): Sum[] {
 			label: "Lift",
 			working: `${reading.clock(plan.clock.serve)} service − ${durationWords(plan.work.plate.wall_min)} plating − ${durationWords(need)} for rest and sauce, whichever is longer`,
 			result: reading.clock(plan.clock.rest),
-		},
-	];
-}
-
-function sauceSums({ plan, recipe, kitchen, reading }: SumsFor): Sum[] {
-	const pot = sauceMark(plan.sauce_l, kitchen);
-	return [
-		{
-			label: "Finished sauce",
-			working: `${plan.chain.portions} portions × ${reading.volume(recipe.sauce_ml / 1000)}`,
-			result: reading.volume(plan.sauce_l),
-		},
-		...(pot
-			? [
-					{
-						label: "Mark on the stick",
-						working: `${reading.volume(plan.sauce_l)} stand so high in the ${pot.name}; reduce to there`,
-						result: reading.length(pot.mark_mm),
-					},
-				]
-			: []),
-		...thickenerSums(plan, reading),
-	];
-}
-
-/** What would give the sauce its body instead of reduction, less the flour that is in it already. */
-function thickenerSums({ sauce_l, lines }: Plan, reading: Reading): Sum[] {
-	const flour = lines.filter(
-		({ ingredient, line }) => ingredient.category === "thickener" && line.role === "vegetable",
-	);
-	const dredged_g = flour.reduce((sum, { amount_g }) => sum + (amount_g ?? 0), 0);
-	const less = dredged_g > 0 ? `, less ${reading.mass(dredged_g / 1000)} of flour that is in it` : "";
-	const litres = reading.volume(sauce_l);
-	const grams = (weight = 0) => reading.mass(weight / 1000);
-	const starch = thicken({ sauce_l, method: "starch", dredged_g });
-	const roux = thicken({ sauce_l, method: "roux", dredged_g });
-	const kneaded = thicken({ sauce_l, method: "kneadedButter", dredged_g });
-	return [
-		{
-			label: "Or starch",
-			working: `${litres} × ${STARCH_G_PER_L} g a litre${less}, slaked in twice its weight of water, added in thirds`,
-			result: grams(starch.starch_g),
-		},
-		{
-			label: "Or roux",
-			working: `${litres} × ${ROUX_FLOUR_G_PER_L} g of flour a litre${less}, with as much fat; brings gluten`,
-			result: `${grams(roux.flour_g)} + ${grams(roux.fat_g)}`,
-		},
-		{
-			label: "Or kneaded butter",
-			working: `${litres} × ${KNEADED_FLOUR_G_PER_L} g of flour a litre${less}, with as much butter; brings gluten and milk`,
-			result: `${grams(kneaded.flour_g)} + ${grams(kneaded.fat_g)}`,
 		},
 	];
 }

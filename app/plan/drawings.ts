@@ -1,20 +1,20 @@
-import { type ChosenPan, depthOf, LINE_SCHOOLS, lineAbovePiece, lineWords, rimOf } from "#core/pans";
-import { LIDS, type PlaceKey } from "#core/recipe";
-import type { OvenDrawing, PanDrawing } from "../ui/drawings.ts";
-import { panDrawing } from "../ui/panDrawing.ts";
+import { depthOf, rimOf } from "#core/pans";
+import type { PlaceKey } from "#core/recipe";
+import type { OvenDrawing } from "../ui/drawings.ts";
 import { percent } from "../ui/reading.ts";
+import { type AccountView, accountView } from "./account.view.ts";
 import type { SumsFor } from "./arithmetic.ts";
+import { type ColourView, colourView } from "./colour.view.ts";
+import { type PanUpView, panUpView } from "./panUp.view.ts";
+import { type PotView, potView } from "./pot.view.ts";
 
 /** What is drawn for a place, in millimetres and shares of time. */
 export interface PlaceDrawings {
-	readonly pan?: PanDrawing;
-	readonly searLoad?: { readonly pan: PanDrawing; readonly loads: readonly SearLoad[] };
+	readonly panUp?: PanUpView;
+	readonly colour?: ColourView;
+	readonly account?: AccountView;
 	readonly braise?: BraiseView;
-}
-
-export interface SearLoad {
-	readonly number: number;
-	readonly pieces: number;
+	readonly pot?: PotView;
 }
 
 /** The clock of the oven, as shares of the time from in to service. */
@@ -30,51 +30,24 @@ export interface BraiseView {
 }
 
 export function drawingsOf(key: PlaceKey, given: SumsFor): PlaceDrawings {
-	const [full] = given.plan.pans.pans;
-	if (key === "panUp" && full) return { pan: filledPan(full, given) };
-	if (key === "sear") return searDrawing(given);
-	if (key === "braise") return { braise: braiseView(given) };
-	return {};
+	switch (key) {
+		case "sear":
+			return optional("colour", colourView(given));
+		case "build":
+			return optional("account", accountView(given));
+		case "panUp":
+			return given.plan.pans.pans.length > 0 ? { panUp: panUpView(given) } : {};
+		case "braise":
+			return { braise: braiseView(given) };
+		case "sauce":
+			return optional("pot", potView(given));
+		default:
+			return {};
+	}
 }
 
-function searDrawing({ plan, recipe, kitchen, reading }: SumsFor): PlaceDrawings {
-	if (!plan.sear || !kitchen.searPan || !recipe.sear) return {};
-	const { loads, perLoad } = plan.sear;
-	const last = plan.pieces - (loads - 1) * perLoad;
-	return {
-		searLoad: {
-			pan: panDrawing(kitchen.searPan.shape, reading, { piece: recipe.piece, gap_mm: recipe.sear.gap_mm }),
-			loads: Array.from({ length: loads }, (_, index) => ({
-				number: index + 1,
-				pieces: index < loads - 1 ? perLoad : last,
-			})),
-		},
-	};
-}
-
-function filledPan(pan: ChosenPan, { recipe, reading, kitchen }: SumsFor): PanDrawing {
-	const base = panDrawing(pan.type.shape, reading, { piece: recipe.piece, gap_mm: recipe.gap_mm });
-	const schools = LINE_SCHOOLS.map(({ name, line }) => ({
-		name,
-		mm: pan.bed_mm + lineAbovePiece(recipe.piece, line),
-	})).filter(({ mm }) => mm <= depthOf(pan.type.shape));
-	return {
-		...base,
-		// A pan that is not full leaves its free places at the end of the last row.
-		placed: base.placed.slice(0, pan.pieces),
-		words: `${pan.type.name} from above: ${pan.pieces} pieces in one layer, ${reading.length(recipe.gap_mm)} apart, of ${pan.capacity} that it holds.`,
-		filled: {
-			line_mm: pan.line_mm,
-			bed_mm: pan.bed_mm,
-			lid: LIDS[recipe.braise.lid],
-			lineWords: lineWords(recipe.braise.line),
-			line: reading.length(pan.line_mm),
-			dip: reading.length(pan.dip_mm),
-			headspace_mm: kitchen.headspace_mm,
-			schools,
-			words: `${pan.type.name} cut through: ${reading.length(pan.bed_mm)} of vegetables, pieces ${reading.length(base.pieceHeight_mm)} high, liquid line ${reading.length(pan.line_mm)} above the floor (${lineWords(recipe.braise.line)}), dip ${reading.length(pan.dip_mm)} from the rim.`,
-		},
-	};
+function optional<K extends keyof PlaceDrawings>(key: K, view: PlaceDrawings[K]): PlaceDrawings {
+	return view === undefined ? {} : { [key]: view };
 }
 
 function braiseView({ plan, recipe, reading }: SumsFor): BraiseView {

@@ -5,7 +5,7 @@ import type { Fact } from "../ui/Facts.tsx";
 import { marinade_l, setOf } from "../ui/places.ts";
 import { counted } from "../ui/reading.ts";
 import type { SumsFor } from "./arithmetic.ts";
-import { sauceMark } from "./sauceMark.ts";
+import { saltWords } from "./pot.view.ts";
 
 /** The answer of a place in one line, with the figures beside it. */
 export interface Headline {
@@ -15,7 +15,7 @@ export interface Headline {
 }
 
 export function headline(key: PlaceKey, given: SumsFor): Headline {
-	const { plan, recipe, reading, kitchen, sitting } = given;
+	const { plan, recipe, reading, sitting } = given;
 	const { chain, clock } = plan;
 	switch (key) {
 		case "buy":
@@ -44,17 +44,7 @@ export function headline(key: PlaceKey, given: SumsFor): Headline {
 				facts: [{ figure: durationWords(recipe.marinate?.longest_min ?? 0), label: "at the most" }],
 			};
 		case "sear":
-			return plan.sear
-				? {
-						title: `${counted(plan.sear.loads, "load")} of ${plan.sear.perLoad}`,
-						says: `${kitchen.searPan?.name ?? ""}, ${counted(kitchen.burners, "burner")}. From ${reading.clock(clock.sear)}.`,
-						facts: [
-							{ figure: durationWords(plan.sear.minutes), label: "on the wall clock" },
-							{ figure: reading.mass(plan.sear.fat_g / 1000), label: "fat, a film for each load" },
-							{ figure: `${recipe.sear?.sides} × ${recipe.sear?.minutesPerSide} min`, label: "sides" },
-						],
-					}
-				: { title: "No searing pan", says: "Choose one under Kitchen.", facts: [] };
+			return searHeadline(given);
 		case "build":
 			return {
 				title: `${reading.volume(plan.pans.liquid_l)} of liquid`,
@@ -85,11 +75,7 @@ export function headline(key: PlaceKey, given: SumsFor): Headline {
 				facts: [{ figure: reading.clock(clock.tender.likely), label: "likely tender" }],
 			};
 		case "sauce":
-			return {
-				title: `${reading.volume(plan.sauce_l)} of sauce`,
-				says: `From ${reading.clock(clock.sauce)}, out of the ${reading.volume(plan.pans.liquid_l)} that went in and what the meat gave.`,
-				facts: [{ figure: reading.volume(recipe.sauce_ml / 1000), label: "a plate" }, ...markFact(given)],
-			};
+			return sauceHeadline(given);
 		case "plate":
 			return {
 				title: counted(chain.portions, "plate"),
@@ -102,10 +88,53 @@ export function headline(key: PlaceKey, given: SumsFor): Headline {
 	}
 }
 
-/** Where the finished sauce stands in the kitchen's own pot. */
-function markFact({ plan, kitchen, reading }: SumsFor): Fact[] {
-	const pot = sauceMark(plan.sauce_l, kitchen);
-	return pot ? [{ figure: reading.length(pot.mark_mm), label: `on the stick in the ${pot.name}` }] : [];
+function searHeadline({ plan, recipe, reading, kitchen }: SumsFor): Headline {
+	const { colour, clock } = plan;
+	const from = `From ${reading.clock(clock.sear)}.`;
+	if (colour?.way === "oven" && colour.oven) {
+		const { trays, perTray, tray, oven, minutes, hands_min } = colour.oven;
+		return {
+			title: `${counted(trays, "tray")} of ${perTray}`,
+			says: `${tray.name} in the ${oven.name}. ${from}`,
+			facts: [
+				{ figure: durationWords(minutes), label: "on the wall clock" },
+				{ figure: durationWords(hands_min), label: "one cook's time" },
+			],
+		};
+	}
+	if (!colour?.pan) return { title: "No searing pan", says: "Choose one under Kitchen.", facts: [] };
+	const { loads, perLoad, minutes, fat_g } = colour.pan;
+	return {
+		title: `${counted(loads, "load")} of ${perLoad}`,
+		says: `${kitchen.searPan?.name ?? ""}, ${counted(kitchen.burners, "burner")}. ${from}`,
+		facts: [
+			{ figure: durationWords(minutes), label: "on the wall clock" },
+			{ figure: reading.mass(fat_g / 1000), label: "fat, a film for each load" },
+			{ figure: `${recipe.sear?.sides} × ${recipe.sear?.minutesPerSide} min`, label: "sides" },
+		],
+	};
+}
+
+function sauceHeadline({ plan, recipe, reading }: SumsFor): Headline {
+	const { sauce, clock } = plan;
+	const wanted = reading.volume(plan.sauce_l);
+	const plate = { figure: reading.volume(recipe.sauce_ml / 1000), label: "a plate" };
+	if (!sauce)
+		return { title: `${wanted} of sauce`, says: `From ${reading.clock(clock.sauce)}.`, facts: [plate] };
+	const first = sauce.remedies[0];
+	const reduces = first?.kind === "reduce";
+	return {
+		title: reduces ? `Reduce to ${wanted}` : `${wanted} of sauce`,
+		says: `From ${reading.clock(clock.sauce)}, out of ${reading.volume(sauce.there_l)} that will be left. Skim ${reading.mass(sauce.fat_kg)} of fat first.`,
+		facts: [
+			...(sauce.pot
+				? [{ figure: reading.length(sauce.mark_mm), label: `on the stick in the ${sauce.pot.name}` }]
+				: []),
+			...(reduces ? [{ figure: durationWords(first.minutes), label: "at a rolling boil" }] : []),
+			...(plan.salt_pct === null ? [] : [{ figure: saltWords(plan.salt_pct), label: "salt at the end" }]),
+			plate,
+		],
+	};
 }
 
 /** "Sat 17:10–18:15, likely 17:40" */
@@ -144,7 +173,7 @@ function panUpHeadline({ plan, recipe, reading, kitchen }: SumsFor): Headline {
 	if (!full) return { title: "No pan for it", says: "See the warning below.", facts: [] };
 	const left = [...new Set(pans.map((pan) => pan.type))].map((type) => {
 		const used = pans.filter((pan) => pan.type.id === type.id).length;
-		return `${used} of the ${type.stock} free ${type.name}`;
+		return `${used} of ${type.stock} ${type.name}`;
 	});
 	return {
 		title: `${counted(pans.length, "pan")}, ${alike(pans.map((pan) => pan.pieces))} pieces`,

@@ -3,13 +3,14 @@ import { threeDigits } from "#core/quantity";
 import type { PlaceKey, Recipe } from "#core/recipe";
 import { HOUSE_CODES } from "#core/safety";
 import { wallClock } from "#core/schedule";
-import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
+import { cookedRecipe, type DishWithRecipe, type PanTypeRow, type Sitting } from "#db";
 import { allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";
 import type { Typed, Wrong } from "../ui/form.ts";
 import { type PlaceView, placesOf } from "../ui/places.ts";
 import { planDishes } from "../ui/planned.ts";
 import { percent, percentTyped } from "../ui/reading.ts";
+import { lineTyped, wishesTyped } from "../ui/settled.ts";
 import { versionWords } from "../ui/stateWords.ts";
 import type { HouseVisit } from "../ui/visit.ts";
 import { warningWords } from "../ui/warningWords.ts";
@@ -44,6 +45,7 @@ export function longTableView(given: LongTableGiven) {
 	const triedSitting = trial ? { ...sitting, ...trial.sitting } : sitting;
 	const before = planOne(given, stored, sitting);
 	const now = trial ? planOne(given, tried, triedSitting) : before;
+	const cooked = { ...tried, recipe: cookedRecipe(tried) };
 	const head = {
 		sitting: {
 			id: sitting.id,
@@ -69,7 +71,7 @@ export function longTableView(given: LongTableGiven) {
 		changed: trial !== null && isOther(stored, sitting, trial),
 	};
 	if (!now.plan) return { ...head, refused: now.refused ?? "", table: null };
-	return { ...head, refused: null, table: tableView(given, tried, triedSitting, now.plan, before.plan) };
+	return { ...head, refused: null, table: tableView(given, cooked, triedSitting, now.plan, before.plan) };
 }
 
 export type LongTableView = ReturnType<typeof longTableView>;
@@ -89,7 +91,9 @@ function planOne({ dishes, kitchen }: LongTableGiven, dish: DishWithRecipe, sitt
 
 function isOther(dish: DishWithRecipe, sitting: Sitting, trial: Trial): boolean {
 	return (
-		Object.entries(trial.dish).some(([field, value]) => dish[field as keyof Trial["dish"]] !== value) ||
+		Object.entries(trial.dish).some(
+			([field, value]) => JSON.stringify(dish[field as keyof Trial["dish"]]) !== JSON.stringify(value),
+		) ||
 		trial.sitting.covers !== sitting.covers ||
 		trial.sitting.serviceAt !== sitting.serviceAt
 	);
@@ -114,6 +118,9 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 		onHand,
 		pans: String(dish.panCount ?? plan?.pans.pans.length ?? 1),
 		panType: dish.panTypeId ?? "",
+		wishes: wishesTyped(dish.panWishes),
+		line: lineTyped(dish.line),
+		colour: dish.colour ?? "",
 	};
 	return {
 		typed: { ...stored, ...given.typed },
@@ -150,7 +157,15 @@ function tableView(
 	return {
 		places,
 		selected,
-		detail: detailOf(selected, { recipe, plan, sitting, dish, kitchen: given.kitchen, reading }),
+		detail: detailOf(selected, {
+			recipe,
+			plan,
+			sitting,
+			dish,
+			kitchen: given.kitchen,
+			reading,
+			cardLine: dishIn(given.dishes, given.dishId).recipe.braise.line,
+		}),
 		yieldBar: yieldBarView(recipe, plan, given),
 		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
 		allergens: allergenView(plan.allergens, house.allergenList),

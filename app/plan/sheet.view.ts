@@ -3,6 +3,7 @@ import { handsOn, type Kitchen, type Plan } from "#core/plan";
 import { LIDS } from "#core/recipe";
 import { HOUSE_CODES } from "#core/safety";
 import { durationWords, wallClock } from "#core/schedule";
+import { COLOUR_C } from "#core/sear";
 import type { Sitting } from "#db";
 import { type AllergenView, allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";
@@ -89,9 +90,8 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			(load) =>
 				`${load.oven.name} at ${reading.temperature(load.set_C)}: ${load.pans.map(({ type, count }) => `${count} × ${type.name}`).join(", ")}`,
 		),
-		sear: plan.sear
-			? `${counted(plan.sear.loads, "load")} of ${plan.sear.perLoad} in ${kitchen.searPan?.name ?? "the pan"}, ${durationWords(plan.sear.minutes)} on ${counted(kitchen.burners, "burner")}`
-			: null,
+		sear: colourLine(plan, kitchen, reading),
+		sauce: sauceLine(plan, reading),
 		lines: plan.lines.map((line) => lineView(line, reading)),
 		steps: recipe.steps.map((step) => ({
 			place: PLACE_LABELS[step.place],
@@ -109,6 +109,28 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		cautions: cautionsOf(recipe, plan, code, kitchen.liftLimit_kg, reading),
 		code: `“${code.name}” follows ${code.source}; for reference only.`,
 	};
+}
+
+/** How the pieces are coloured, with the loads or the trays. */
+function colourLine({ colour }: Plan, kitchen: Kitchen, reading: Reading): string | null {
+	if (colour?.way === "oven" && colour.oven) {
+		const { trays, perTray, tray, oven, minutes } = colour.oven;
+		return `${counted(trays, "tray")} of ${perTray} (${tray.name}) in the ${oven.name} at ${reading.temperature(COLOUR_C)}, ${durationWords(minutes)}`;
+	}
+	if (colour?.way !== "pan" || !colour.pan) return null;
+	const { loads, perLoad, minutes, deglazings, deglaze_ml } = colour.pan;
+	return `${counted(loads, "load")} of ${perLoad} in ${kitchen.searPan?.name ?? "the pan"}, ${durationWords(minutes)} on ${counted(kitchen.burners, "burner")}; fresh fat and ${reading.volume(deglaze_ml / 1000)} to deglaze ${counted(deglazings, "time")}`;
+}
+
+/** What the sauce comes to, and the mark it is reduced to. */
+function sauceLine({ sauce }: Plan, reading: Reading): string | null {
+	if (!sauce || sauce.wanted_l === 0) return null;
+	const there = `${reading.volume(sauce.there_l)} left, ${reading.volume(sauce.wanted_l)} wanted`;
+	const way = sauce.remedies.find(({ kind }) => kind === "reduce" || kind === "thin");
+	if (way?.kind === "thin") return `${there}: add ${reading.volume(way.stock_l)} of stock`;
+	if (way?.kind !== "reduce") return there;
+	const stick = sauce.pot ? `${reading.length(way.mark_mm)} on the stick in the ${sauce.pot.name}, ` : "";
+	return `${there}: skim ${reading.mass(sauce.fat_kg)} of fat, reduce to ${stick}about ${durationWords(way.minutes)}`;
 }
 
 /** "contains celery (celery, light chicken stock)"; none of the list when there is none. */

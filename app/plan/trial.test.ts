@@ -11,6 +11,9 @@ const TYPED = {
 	onHand: "26.7 kg",
 	pans: "5",
 	panType: "",
+	wishes: "",
+	line: "",
+	colour: "",
 };
 const read = (changed: Record<string, string>, units: "metric" | "us" = "metric") =>
 	readTrial(new URLSearchParams({ ...TYPED, ...changed }), "UTC", units);
@@ -20,7 +23,17 @@ describe("the scale control", () => {
 		expect(read({})).toEqual({
 			value: {
 				sitting: { covers: 140, serviceAt: Date.UTC(2026, 10, 28, 19, 30) },
-				dish: { uptake: 0.62, spare: 0.05, basis: "covers", onHand_g: null, panCount: null, panTypeId: null },
+				dish: {
+					uptake: 0.62,
+					spare: 0.05,
+					basis: "covers",
+					onHand_g: null,
+					panCount: null,
+					panTypeId: null,
+					panWishes: [],
+					line: null,
+					colour: null,
+				},
 			},
 		});
 	});
@@ -45,10 +58,22 @@ describe("the scale control", () => {
 		[{ basis: "onHand", onHand: "2 l" }, "onHand"],
 		[{ basis: "pans", pans: "" }, "pans"],
 		[{ basis: "guess" }, "basis"],
+		[{ wishes: "gn:many" }, "wishes"],
+		[{ line: "deep" }, "line"],
+		[{ colour: "blue" }, "colour"],
 	])("%o is refused at its field, and kept", (changed, field) => {
 		const result = read(changed);
 		expect("wrong" in result && Object.keys(result.wrong)).toEqual([field]);
 		expect("typed" in result && result.typed).toMatchObject(changed);
+	});
+
+	it("reads the pans, the line and the colouring that the chef has settled", () => {
+		const settled = read({ wishes: "gn-1-1-100:3", line: "over:2", colour: "oven" });
+		expect(settled).toMatchObject({
+			value: {
+				dish: { panWishes: [{ typeId: "gn-1-1-100", count: 3 }], line: { over_mm: 2 }, colour: "oven" },
+			},
+		});
 	});
 
 	it("is only there when the address carries it", () => {

@@ -4,6 +4,7 @@ import { parseQuantity, toBase, type UnitSystem } from "#core/quantity";
 import { fromWallClock } from "#core/schedule";
 import type { DishWithRecipe, Sitting } from "#db";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
+import { readLine, readWishes } from "../ui/settled.ts";
 
 /** What the long table's own control can change, as it is typed. */
 const TrialForm = Type.Object({
@@ -16,12 +17,18 @@ const TrialForm = Type.Object({
 	onHand: Type.Optional(Type.String({ maxLength: 40, allowed: "a weight such as 17.4 kg" })),
 	pans: Type.Optional(Count),
 	panType: Type.Optional(Type.String({ maxLength: 40 })),
+	wishes: Type.Optional(Type.String({ maxLength: 2000 })),
+	line: Type.Optional(Type.String({ maxLength: 40 })),
+	colour: Type.Optional(oneOf(["", "pan", "oven"] as const)),
 });
 
 /** The sitting and the dish with the control's figures in. */
 export interface Trial {
 	readonly sitting: Pick<Sitting, "serviceAt" | "covers">;
-	readonly dish: Pick<DishWithRecipe, "uptake" | "spare" | "basis" | "onHand_g" | "panCount" | "panTypeId">;
+	readonly dish: Pick<
+		DishWithRecipe,
+		"uptake" | "spare" | "basis" | "onHand_g" | "panCount" | "panTypeId" | "panWishes" | "line" | "colour"
+	>;
 }
 
 /**
@@ -63,6 +70,9 @@ function trialOf(typed: Static<typeof TrialForm>, timeZone: string, units: UnitS
 			onHand_g: typed.basis === "onHand" ? onHandGrams(typed.onHand ?? "", units) : null,
 			panCount: typed.basis === "pans" ? pansGiven(typed.pans) : null,
 			panTypeId: typed.panType || null,
+			panWishes: readWishes(typed.wishes ?? ""),
+			line: readLine(typed.line ?? ""),
+			colour: typed.colour || null,
 		},
 	};
 }

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
-import type { PanDrawing } from "./drawings.ts";
+import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import type { CutDrawing, PanDrawing } from "./drawings.ts";
 
 const Svg = chakra("svg", { base: { width: "100%", height: "auto", overflow: "visible" } });
 const Path = chakra("path");
@@ -8,39 +9,78 @@ const Rect = chakra("rect");
 const Line = chakra("line", { base: { stroke: "muted", strokeWidth: 1.2 } });
 const Label = chakra("text", { base: { fill: "muted", fontFamily: "text", fontSize: "16px" } });
 const Big = chakra("text", { base: { fill: "ink", fontFamily: "head", fontWeight: 700, fontSize: "26px" } });
+const Grip = chakra("g", {
+	base: {
+		cursor: "ns-resize",
+		touchAction: "none",
+		outline: "none",
+		"& .grip": { fill: "next" },
+		"&:focus-visible .ring": { stroke: "focus", strokeWidth: 3 },
+	},
+});
 
-/** Width of the rim, px, and room for the dimensions at its right and the lid above it. */
+/** Width of the rim, px, room for the dimensions at its right, the schools at its left, the lid above. */
 const WIDTH = 440;
 const RIGHT = 150;
-const ABOVE = 34;
+const LEFT = 176;
+const ABOVE = 44;
 const BELOW = 14;
+/** Least height of one school's name, px. */
+const NAME_STEP = 19;
 
-type Filled = NonNullable<PanDrawing["filled"]>;
+/** The liquid line as a control: by pointer, by arrow keys (1 mm), by page keys from school to school. */
+export interface LineDrag {
+	readonly label: string;
+	/** What a reader hears for where it is. */
+	readonly text: string;
+	/** Called with millimetres above the floor while it moves. */
+	readonly onMove: (line_mm: number) => void;
+	/** Called when it is let go. */
+	readonly onDrop: () => void;
+}
+
+interface PanCutProps {
+	readonly pan: PanDrawing;
+	readonly cut: CutDrawing;
+	readonly drag?: LineDrag;
+	/** Whether the schools stand at their heights with their names. */
+	readonly named?: boolean;
+}
 
 /** The pan cut through lengthways, to scale: bed, pieces, liquid line, dip and headspace. */
-export function PanCut({ pan, filled }: { readonly pan: PanDrawing; readonly filled: Filled }) {
+export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
+	const svg = useRef<SVGSVGElement>(null);
 	const px = scaleLinear().domain([0, pan.rim.length_mm]).range([0, WIDTH]);
 	const up = (mm: number) => px(pan.depth_mm - mm);
 	const depth = px(pan.depth_mm);
 	const lean = wall(pan, px);
-	const line = up(Math.min(filled.line_mm, pan.depth_mm));
+	const line = up(Math.min(cut.line_mm, pan.depth_mm));
+	const left = named ? LEFT : 4;
+	const bottom = Math.max(BELOW, named ? BELOW + 10 : BELOW);
+	const heightAt = (event: PointerEvent) => {
+		const box = svg.current?.getBoundingClientRect();
+		if (!box) return cut.line_mm;
+		const scale = (depth + ABOVE + bottom) / box.height;
+		return pan.depth_mm - px.invert((event.clientY - box.top) * scale - ABOVE);
+	};
 	return (
 		<Svg
-			viewBox={`-4 ${-ABOVE} ${WIDTH + RIGHT} ${depth + ABOVE + BELOW}`}
-			role="img"
-			aria-label={filled.words}
+			ref={svg}
+			viewBox={`${-left} ${-ABOVE} ${WIDTH + RIGHT + left} ${depth + ABOVE + bottom}`}
+			role={drag ? "group" : "img"}
+			aria-label={cut.words}
 		>
 			<Label x={4} y={-16}>
-				{filled.lid}
+				{cut.lid}
 			</Label>
 			<Line x1={0} x2={WIDTH} y1={-7} y2={-7} stroke="pan" strokeWidth={4} />
-			<Layer from={0} to={filled.line_mm} lean={lean} up={up} fill="broth" depth_mm={pan.depth_mm} />
-			<Layer from={0} to={filled.bed_mm} lean={lean} up={up} fill="bed" depth_mm={pan.depth_mm} />
-			{middleRow(pan).map((piece) => (
+			<Layer from={0} to={cut.line_mm} lean={lean} up={up} fill="broth" depth_mm={pan.depth_mm} />
+			<Layer from={0} to={cut.bed_mm} lean={lean} up={up} fill="bed" depth_mm={pan.depth_mm} />
+			{nearestRow(pan).map((piece) => (
 				<Rect
 					key={piece.x_mm}
 					x={WIDTH / 2 + px(piece.x_mm - piece.length_mm / 2)}
-					y={up(filled.bed_mm + pan.pieceHeight_mm)}
+					y={up(cut.bed_mm + pan.pieceHeight_mm)}
 					width={px(piece.length_mm)}
 					height={px(pan.pieceHeight_mm)}
 					rx={pan.round ? px(pan.pieceHeight_mm) / 2 : 12}
@@ -57,25 +97,153 @@ export function PanCut({ pan, filled }: { readonly pan: PanDrawing; readonly fil
 			<Line
 				x1={lean.rim}
 				x2={WIDTH - lean.rim}
-				y1={up(pan.depth_mm - filled.headspace_mm)}
-				y2={up(pan.depth_mm - filled.headspace_mm)}
+				y1={up(pan.depth_mm - cut.headspace_mm)}
+				y2={up(pan.depth_mm - cut.headspace_mm)}
 				strokeDasharray="5 5"
 			/>
+			{named ? <SchoolNames cut={cut} up={up} wallAt={lean.rim} /> : null}
 			<Line x1={lean.rim - 2} x2={WIDTH + 8} y1={line} y2={line} stroke="next" strokeWidth={2.5} />
+			{drag ? <LineGrip cut={cut} drag={drag} y={line} most_mm={pan.depth_mm} heightAt={heightAt} /> : null}
+			<Dimensions line={line} dip={cut.dip} lineWords={cut.line} />
+		</Svg>
+	);
+}
+
+/** From the rim to the line, with both figures. */
+function Dimensions({
+	line,
+	dip,
+	lineWords,
+}: {
+	readonly line: number;
+	readonly dip: string;
+	readonly lineWords: string;
+}) {
+	const middle = Math.max(20, line / 2 + 2);
+	return (
+		<>
 			<Line x1={WIDTH + 26} x2={WIDTH + 26} y1={0} y2={line} />
 			<Line x1={WIDTH + 18} x2={WIDTH + 34} y1={0} y2={0} />
 			<Line x1={WIDTH + 18} x2={WIDTH + 34} y1={line} y2={line} />
-			<Big x={WIDTH + 42} y={Math.max(20, line / 2 + 2)}>
-				{filled.dip}
+			<Big x={WIDTH + 42} y={middle}>
+				{dip}
 			</Big>
-			<Label x={WIDTH + 42} y={Math.max(20, line / 2 + 2) + 19}>
+			<Label x={WIDTH + 42} y={middle + 19}>
 				dip
 			</Label>
 			<Label x={WIDTH + 14} y={Math.max(line + 24, 64)} fill="next" fontWeight="650">
-				line {filled.line}
+				line {lineWords}
 			</Label>
-		</Svg>
+		</>
 	);
+}
+
+interface LineGripProps {
+	readonly cut: CutDrawing;
+	readonly drag: LineDrag;
+	readonly y: number;
+	readonly most_mm: number;
+	readonly heightAt: (event: PointerEvent) => number;
+}
+
+function LineGrip({ cut, drag, y, most_mm, heightAt }: LineGripProps) {
+	const move = (event: PointerEvent<SVGGElement>) => {
+		if (event.currentTarget.hasPointerCapture(event.pointerId)) drag.onMove(heightAt(event));
+	};
+	const drop = (event: PointerEvent<SVGGElement>) => {
+		if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+		event.currentTarget.releasePointerCapture(event.pointerId);
+		drag.onDrop();
+	};
+	const step = (event: KeyboardEvent) => {
+		const to = steppedTo(event.key, cut);
+		if (to === undefined) return;
+		event.preventDefault();
+		drag.onMove(to);
+		drag.onDrop();
+	};
+	return (
+		<Grip
+			role="slider"
+			tabIndex={0}
+			aria-orientation="vertical"
+			aria-label={drag.label}
+			aria-valuenow={Math.round(cut.line_mm)}
+			aria-valuemin={0}
+			aria-valuemax={Math.round(most_mm)}
+			aria-valuetext={drag.text}
+			onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+			onPointerMove={move}
+			onPointerUp={drop}
+			onPointerCancel={drop}
+			onKeyDown={step}
+		>
+			<rect x={0} y={y - 22} width={WIDTH + 12} height={44} fill="transparent" />
+			<rect className="ring" x={WIDTH / 2 - 34} y={y - 13} width={68} height={26} fill="none" />
+			<rect className="grip" x={WIDTH / 2 - 30} y={y - 9} width={60} height={18} />
+			<path
+				d={`M${WIDTH / 2 - 7},${y - 2} l7,-5 l7,5 M${WIDTH / 2 - 7},${y + 2} l7,5 l7,-5`}
+				fill="none"
+				stroke="white"
+				strokeWidth={1.6}
+			/>
+		</Grip>
+	);
+}
+
+/** Where a key takes the line, mm; undefined for keys that mean nothing here. */
+function steppedTo(key: string, { line_mm, schools }: CutDrawing): number | undefined {
+	const heights = schools.map(({ mm }) => mm).sort((a, b) => a - b);
+	switch (key) {
+		case "ArrowUp":
+		case "ArrowRight":
+			return line_mm + 1;
+		case "ArrowDown":
+		case "ArrowLeft":
+			return line_mm - 1;
+		case "PageUp":
+			return heights.find((mm) => mm > line_mm + 0.5);
+		case "PageDown":
+			return heights.findLast((mm) => mm < line_mm - 0.5);
+		case "Home":
+			return heights[0];
+		case "End":
+			return heights.at(-1);
+		default:
+			return undefined;
+	}
+}
+
+/** Each school at its height, its name moved up where two would meet. */
+function SchoolNames({
+	cut,
+	up,
+	wallAt,
+}: {
+	readonly cut: CutDrawing;
+	readonly up: (mm: number) => number;
+	readonly wallAt: number;
+}) {
+	let lowest = Number.POSITIVE_INFINITY;
+	const names = [...cut.schools]
+		.sort((a, b) => a.mm - b.mm)
+		.map(({ name, mm }) => {
+			const at = up(mm);
+			lowest = Math.min(at + 5, lowest - NAME_STEP);
+			return { name, at, label: lowest };
+		});
+	return names.map(({ name, at, label }) => {
+		const isHere = name === cut.lineWords;
+		return (
+			<g key={name}>
+				<Line x1={-14} x2={wallAt + 6} y1={at} y2={at} strokeWidth={isHere ? 2.5 : 1.2} />
+				<Line x1={-26} x2={-14} y1={label - 5} y2={at} />
+				<Label x={-30} y={label} textAnchor="end" {...(isHere ? { fill: "next", fontWeight: "650" } : {})}>
+					{name}
+				</Label>
+			</g>
+		);
+	});
 }
 
 interface Lean {
@@ -114,9 +282,10 @@ function Layer({ from, to, lean, up, fill, depth_mm }: LayerProps) {
 	);
 }
 
-/** The row of pieces nearest to the cut. */
-function middleRow({ placed }: PanDrawing) {
-	const nearest = Math.min(...placed.map((piece) => Math.abs(piece.y_mm)));
-	const row = placed.find((piece) => Math.abs(piece.y_mm) <= nearest + 0.001)?.y_mm;
-	return placed.filter((piece) => piece.y_mm === row);
+/** The pieces that a cut lengthways near the middle goes through. */
+function nearestRow({ placed }: PanDrawing) {
+	const [first] = [...placed].sort((a, b) => Math.abs(a.y_mm) - Math.abs(b.y_mm));
+	if (!first) return [];
+	const cutAt = first.y_mm;
+	return placed.filter((piece) => Math.abs(piece.y_mm - cutAt) < piece.width_mm / 2);
 }

@@ -13,14 +13,20 @@ const WIDTH = 480;
 /** Room for the dimension over the rim, px. */
 const ABOVE = 32;
 
+interface PanFromAboveProps {
+	readonly pan: PanDrawing;
+	/** Liquid stands in it. */
+	readonly filled?: boolean;
+}
+
 /** A pan from above, to scale: its rim, its floor and every piece where it lies. */
-export function PanFromAbove({ pan }: { readonly pan: PanDrawing }) {
+export function PanFromAbove({ pan, filled = false }: PanFromAboveProps) {
 	const px = scaleLinear().domain([0, pan.rim.length_mm]).range([0, WIDTH]);
 	const height = px(pan.rim.width_mm);
 	const middle = { x: WIDTH / 2, y: height / 2 };
 	const at = (x_mm: number) => middle.x + px(x_mm);
 	const down = (y_mm: number) => middle.y + px(y_mm);
-	const shade = pan.filled ? "broth" : "panFloor";
+	const shade = filled ? "broth" : "panFloor";
 	return (
 		<Svg viewBox={`-4 ${-ABOVE} ${WIDTH + 8} ${height + ABOVE + 6}`} role="img" aria-label={pan.words}>
 			<Line x1={0} x2={WIDTH} y1={-10} y2={-10} />

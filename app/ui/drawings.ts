@@ -14,18 +14,19 @@ export interface PanDrawing {
 	/** Length over the rim, as it is read. */
 	readonly across: string;
 	readonly words: string;
-	/** For a pan brought to its line. */
-	readonly filled?: {
-		readonly line_mm: number;
-		readonly bed_mm: number;
-		readonly lid: string;
-		readonly lineWords: string;
-		readonly line: string;
-		readonly dip: string;
-		readonly headspace_mm: number;
-		readonly schools: readonly { readonly name: string; readonly mm: number }[];
-		readonly words: string;
-	};
+}
+
+/** A pan brought to its line, cut through. */
+export interface CutDrawing {
+	readonly line_mm: number;
+	readonly bed_mm: number;
+	readonly lid: string;
+	readonly lineWords: string;
+	readonly line: string;
+	readonly dip: string;
+	readonly headspace_mm: number;
+	readonly schools: readonly { readonly name: string; readonly mm: number }[];
+	readonly words: string;
 }
 
 export interface OvenDrawing {

@@ -69,14 +69,8 @@ function placeFigure(key: PlaceKey, recipe: Recipe, plan: Plan, reading: Reading
 			return { at, figure: litres, clock: reading.clock(at), task: `Into the marinade, ${litres}` };
 		}
 		case "sear": {
-			const loads = plan.sear ? counted(plan.sear.loads, "load") : "no pan";
-			const minutes = plan.sear ? `, ${durationWords(plan.sear.minutes)}` : "";
-			return {
-				at: clock.sear,
-				figure: loads,
-				clock: reading.clock(clock.sear),
-				task: `Sear ${loads}${minutes}`,
-			};
+			const { figure, task } = colourWords(plan);
+			return { at: clock.sear, figure, clock: reading.clock(clock.sear), task };
 		}
 		case "build": {
 			const litres = reading.volume(plan.pans.liquid_l);
@@ -128,6 +122,15 @@ function placeFigure(key: PlaceKey, recipe: Recipe, plan: Plan, reading: Reading
 			};
 		}
 	}
+}
+
+/** "7 loads"; "12 trays" where it is coloured in the oven. */
+function colourWords({ colour }: Plan): { figure: string; task: string } {
+	const taken = colour?.way === "oven" ? colour.oven : colour?.pan;
+	if (!colour || !taken) return { figure: "no pan", task: "Colour the pieces" };
+	const figure = "trays" in taken ? counted(taken.trays, "tray") : counted(taken.loads, "load");
+	const verb = colour.way === "oven" ? "Colour in the oven" : "Sear";
+	return { figure, task: `${verb}, ${figure}, ${durationWords(taken.minutes)}` };
 }
 
 /** What the dish is made of: "goat shoulder". */

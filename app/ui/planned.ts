@@ -1,6 +1,11 @@
+import { choosePansWith } from "#core/pans";
 import type { Kitchen } from "#core/plan";
 import { type Plan, planSitting } from "#core/plan";
-import { type Database, type DishWithRecipe, orderOf, type Sitting, withRecipes } from "#db";
+import { cookedRecipe, type Database, type DishWithRecipe, orderOf, type Sitting, withRecipes } from "#db";
+import { integerSolver } from "#server";
+
+/** Pans for a whole sitting, to the proven least. */
+export const choosePansTogether = choosePansWith(integerSolver);
 
 export interface PlannedDishRow {
 	readonly dish: DishWithRecipe;
@@ -26,10 +31,12 @@ export function planDishes(
 	kitchen: Kitchen,
 ): PlannedDishRow[] {
 	const planned = planSitting(
-		dishes.map((dish) => ({ id: dish.id, recipe: dish.recipe, order: orderOf(sitting, dish) })),
+		dishes.map((dish) => ({ id: dish.id, recipe: cookedRecipe(dish), order: orderOf(sitting, dish) })),
 		kitchen,
+		choosePansTogether,
 	);
-	return dishes.map((dish, index) => {
+	return dishes.map((given, index) => {
+		const dish = { ...given, recipe: cookedRecipe(given) };
 		const result = planned[index];
 		if (result && "plan" in result) return { dish, plan: result.plan };
 		return { dish, refused: result?.refused ?? "" };

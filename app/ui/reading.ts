@@ -1,17 +1,11 @@
-import { readable, type UnitSystem } from "#core/quantity";
+import type { UnitSystem } from "#core/quantity";
 import { clockWords, type DayNames, dayNamesFor, dayWords, wallClock } from "#core/schedule";
+import { type Measures, measuresIn } from "./measures.ts";
 
 /** How one reader is told things: units, the house's clock, and which day is today. */
-export interface Reading {
-	readonly units: UnitSystem;
+export interface Reading extends Measures {
 	readonly timeZone: string;
 	readonly now: number;
-	/** kg */
-	mass(kg: number): string;
-	/** litres */
-	volume(l: number): string;
-	length(mm: number): string;
-	temperature(celsius: number): string;
 	/** Instant as a clock time, the day named when it is not today. */
 	clock(at: number): string;
 	/** The same after another instant was named: the day only when it is another. */
@@ -27,13 +21,9 @@ export function readingIn(units: UnitSystem, timeZone: string, now: number, dayN
 	const clock = (at: number) => clockWords(at, timeZone, now, dayNames);
 	const time = (at: number) => wallClock(at, timeZone).time;
 	return {
-		units,
+		...measuresIn(units),
 		timeZone,
 		now,
-		mass: (kg) => readable(kg * 1000, "mass", units),
-		volume: (l) => readable(l * 1000, "volume", units),
-		length: (mm) => readable(mm, "length", units),
-		temperature: (celsius) => readable(celsius, "temperature", units),
 		clock,
 		clockAfter: (at, named) => {
 			const sameDay = wallClock(at, timeZone).date === wallClock(named, timeZone).date;

@@ -11,7 +11,37 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 	[{ code: "tooFewFromMeat", place: "buy", makes: 40, wanted: 60 }, ["40", "60", "20 short"]],
 	[{ code: "tooFewFromPans", place: "buy", makes: 40, wanted: 60 }, ["40", "60", "20 short"]],
 	[{ code: "noPan", place: "panUp" }, ["No free pan"]],
-	[{ code: "panStock", place: "panUp", unplaced: 12 }, ["12 pieces"]],
+	[
+		{
+			code: "panStock",
+			place: "panUp",
+			unplaced: 12,
+			kinds: [
+				{ name: "GN 1/1-100", stock: 10, here: 6, elsewhere: 4 },
+				{ name: "GN 1/2-100", stock: 3, here: 3, elsewhere: 0 },
+			],
+		},
+		["12 pieces", "10 GN 1/1-100, 6 here and 4 for other dishes; 3 GN 1/2-100, 3 here"],
+	],
+	[
+		{
+			code: "wishBeyondStock",
+			place: "panUp",
+			kinds: [{ name: "GN 1/2-100", stock: 6, here: 4, elsewhere: 2 }],
+		},
+		["6 GN 1/2-100, 4 here and 2 for other dishes"],
+	],
+	[{ code: "halfEmpty", place: "panUp", name: "GN 2/1-100", pieces: 11, holds: 40 }, ["40 pieces", "11"]],
+	[{ code: "aboveLine", place: "panUp", stands_mm: 30, school_mm: 15 }, ["30 mm", "15 mm"]],
+	[
+		{ code: "crowded", place: "sear", gap_mm: 6, wanted_mm: 15, perLoad: 8, loads: 12 },
+		["6 mm apart", "15 mm"],
+	],
+	[{ code: "boilsDry", place: "braise", at_min: 95 }, ["95 min"]],
+	[{ code: "nearlyDry", place: "braise", left_l: 1.1, in_l: 9 }, ["1.1 l", "9 l"]],
+	[{ code: "foilAcid", place: "panUp", acids: ["dry cider", "damsons"] }, ["dry cider, damsons"]],
+	[{ code: "countOut", place: "rest", counted: [{ name: "bay leaf", count: 6 }] }, ["6 bay leaf"]],
+	[{ code: "noColourOven", place: "sear" }, ["shallow pan"]],
 	[{ code: "overfull", place: "panUp", dip_mm: 12, headspace_mm: 25 }, ["12 mm", "25 mm"]],
 	[
 		{ code: "heavy", place: "panUp", pans: 3, of: 5, heaviest_kg: 17.2, limit_kg: 15 },

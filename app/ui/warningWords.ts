@@ -1,6 +1,7 @@
-import type { PlanWarning } from "#core/plan";
+import type { PlanWarning, StockUse } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { durationWords } from "#core/schedule";
+import { COLOUR_C } from "#core/sear";
 import type { Reading } from "./reading.ts";
 
 export interface WarningWords {
@@ -30,8 +31,48 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "panStock":
 			return {
-				says: `${warning.unplaced} pieces have no pan: the stock is used up.`,
+				says: `${warning.unplaced} pieces have no pan. The stock limits: ${stockWords(warning.kinds)}.`,
 				remedy: "Borrow pans, cook in two goes, or let another kind be used.",
+			};
+		case "wishBeyondStock":
+			return {
+				says: `Not as many as settled: ${stockWords(warning.kinds)}.`,
+				remedy: "Settle fewer, or free some from another dish.",
+			};
+		case "halfEmpty":
+			return {
+				says: `${warning.name} holds ${warning.holds} pieces and gets ${warning.pieces}: half empty, so it takes more liquid.`,
+				remedy: "Swap it for a smaller pan, or lay the pieces further apart.",
+			};
+		case "aboveLine":
+			return {
+				says: `The pieces stand ${reading.length(warning.stands_mm)} out of the liquid; the line says ${reading.length(warning.school_mm)}.`,
+				remedy: "Use a deeper pan, fewer vegetables under the meat, or turn the pieces half way.",
+			};
+		case "crowded":
+			return {
+				says: `The card lays the pieces ${reading.length(warning.gap_mm)} apart in the searing pan; ${reading.length(warning.wanted_mm)} lets the steam out.`,
+				remedy: `Lay ${warning.perLoad} at a time: ${warning.loads} loads.`,
+			};
+		case "boilsDry":
+			return {
+				says: `The pans would be dry after about ${durationWords(warning.at_min)}.`,
+				remedy: "Cover tighter, raise the line, or top up with boiling stock half way.",
+			};
+		case "nearlyDry":
+			return {
+				says: `Only ${reading.volume(warning.left_l)} of ${reading.volume(warning.in_l)} would be left when it is tender.`,
+				remedy: "Cover tighter or raise the line, and look half way.",
+			};
+		case "foilAcid":
+			return {
+				says: `Foil over ${warning.acids.join(", ")}: acid pits bare aluminium.`,
+				remedy: "Parchment first, then the foil; fold one edge so that it opens and closes again.",
+			};
+		case "countOut":
+			return {
+				says: `Count out ${warning.counted.map(({ name, count }) => `${count} ${name}`).join(", ")}.`,
+				remedy: "As many as were counted in; none of it reaches a plate.",
 			};
 		case "overfull":
 			return {
@@ -73,17 +114,17 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "sauceShort":
 			return {
-				says: `${reading.volume(warning.wanted_l)} of sauce are wanted; what is poured and what the meat gives come to ${reading.volume(warning.there_l)}.`,
+				says: `${reading.volume(warning.wanted_l)} of sauce are wanted; about ${reading.volume(warning.there_l)} of liquid will be left.`,
 				remedy: "Raise the line, bring stock to the pot, or plate less.",
 			};
 		case "saltOver":
 			return {
-				says: `The dish ends at ${threeDigits(warning.end_pct)} % salt; ${threeDigits(warning.high_pct)} % is the house's most.`,
+				says: `The sauce ends at ${threeDigits(warning.end_pct)} % salt; ${threeDigits(warning.high_pct)} % is the house's most.`,
 				remedy: "Salt less at the start and correct after reduction.",
 			};
 		case "saltUnder":
 			return {
-				says: `The dish ends at ${threeDigits(warning.end_pct)} % salt; ${threeDigits(warning.low_pct)} % is the house's least.`,
+				says: `The sauce ends at ${threeDigits(warning.end_pct)} % salt; ${threeDigits(warning.low_pct)} % is the house's least.`,
 				remedy: "Correct at the end, or look whether a salted stock or condiment brings the rest.",
 			};
 		case "pieceSize":
@@ -114,5 +155,20 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: "The kitchen has no searing pan.",
 				remedy: "Choose one under Kitchen; until then searing takes no time in the clock.",
 			};
+		case "noColourOven":
+			return {
+				says: `No tray and oven for colouring: it needs a shallow pan and ${reading.temperature(COLOUR_C)}.`,
+				remedy: "Add trays under Kitchen, or sear in the pan; until then it takes no time in the clock.",
+			};
 	}
+}
+
+/** "10 GN 1/1-100, 6 here and 4 for other dishes" */
+function stockWords(kinds: readonly StockUse[]): string {
+	const words = kinds.map(({ name, stock, here, elsewhere }) =>
+		elsewhere > 0
+			? `${stock} ${name}, ${here} here and ${elsewhere} for other dishes`
+			: `${stock} ${name}, ${here} here`,
+	);
+	return words.join("; ");
 }

@@ -1,52 +1,12 @@
-import { type Static, Type } from "@sinclair/typebox";
-import { Litres, Millimetres, oneOf } from "../check/fields.ts";
 import { refuse } from "../check/Refusal.ts";
-import {
-	GASTRONORM,
-	GASTRONORM_CORNER_MM,
-	GASTRONORM_RIM_MM,
-	GASTRONORM_SIZES,
-	GASTRONORM_TAPER,
-} from "./gastronorm.ts";
+import { GASTRONORM, GASTRONORM_CORNER_MM, GASTRONORM_RIM_MM, GASTRONORM_TAPER } from "./gastronorm.ts";
+import type { MeasuredPan, PanShape } from "./schemas.ts";
 
-export const GastronormPan = Type.Object({
-	gn: oneOf(GASTRONORM_SIZES, { title: "Gastronorm size" }),
-	depth_mm: Millimetres,
-});
-export const RoundPan = Type.Object({
-	round: Type.Object({ diameter_mm: Millimetres, height_mm: Millimetres }),
-});
-/** Inside sizes, straight walls. */
-export const BoxPan = Type.Object({
-	box: Type.Object({ length_mm: Millimetres, width_mm: Millimetres, depth_mm: Millimetres }),
-});
+export type { PanShape };
 
-const WaterMark = Type.Object({ height_mm: Millimetres, litres: Litres });
-
-/**
- * A pan the kitchen has measured: the inside of its rim, and the water it holds up to two
- * marks. From the two follows how much its walls lean.
- */
-export const MeasuredPan = Type.Object({
-	measured: Type.Object({
-		outline: oneOf(["box", "round"] as const),
-		length_mm: Millimetres,
-		/** The same as the length where it is round. */
-		width_mm: Millimetres,
-		depth_mm: Millimetres,
-		low: WaterMark,
-		high: WaterMark,
-	}),
-});
-type Measured = Static<typeof MeasuredPan>["measured"];
+type Measured = MeasuredPan["measured"];
 
 const MM3_PER_LITRE = 1e6;
-
-export type PanShape =
-	| Static<typeof GastronormPan>
-	| Static<typeof RoundPan>
-	| Static<typeof BoxPan>
-	| Static<typeof MeasuredPan>;
 
 /** A level cut through the inside of a pan: a rectangle, its corners rounded or not, or a circle, mm. */
 export type Floor =

@@ -1,34 +1,6 @@
-import { type Static, Type } from "@sinclair/typebox";
-import { Grams, Millimetres } from "../check/fields.ts";
+import type { Piece } from "./schemas.ts";
 
-export const Block = Type.Object({
-	shape: Type.Literal("block"),
-	length_mm: Millimetres,
-	width_mm: Millimetres,
-	height_mm: Millimetres,
-	weight_g: Grams,
-});
-/** Lying on its side. */
-export const Cylinder = Type.Object({
-	shape: Type.Literal("cylinder"),
-	length_mm: Millimetres,
-	diameter_mm: Millimetres,
-	weight_g: Grams,
-});
-export const Ball = Type.Object({
-	shape: Type.Literal("ball"),
-	diameter_mm: Millimetres,
-	weight_g: Grams,
-});
-
-/** Tagged by `shape`, so that a refusal names the field that is wrong inside the one meant. */
-export const Piece = Type.Unsafe<Static<typeof Block> | Static<typeof Cylinder> | Static<typeof Ball>>({
-	type: "object",
-	required: ["shape"],
-	discriminator: { propertyName: "shape" },
-	oneOf: [Block, Cylinder, Ball],
-});
-export type Piece = Static<typeof Piece>;
+export type { Piece };
 
 /** Density of raw meat, kg/l. @see model, section C */
 export const MEAT_KG_PER_L = 1.05;

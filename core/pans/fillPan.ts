@@ -31,6 +31,8 @@ export interface PanLimits {
 /** One pan with its pieces, brought to the line. */
 export interface FilledPan {
 	readonly pieces: number;
+	/** The vegetables in it. */
+	readonly bed: Bed;
 	/** Litres to pour. */
 	readonly liquid_l: number;
 	/** Top of the bed above the floor, where the pieces stand, mm. */
@@ -94,6 +96,7 @@ export function fillPan(
 	if (pieceOver_mm > 0) warnings.push("tallPiece");
 	return {
 		pieces,
+		bed,
 		liquid_l,
 		bed_mm,
 		line_mm,

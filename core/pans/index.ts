@@ -23,9 +23,6 @@ export {
 } from "./gastronorm.ts";
 export {
 	LINE_SCHOOLS,
-	LineBelowTop,
-	LineByShare,
-	LineOverTop,
 	type LiquidLine,
 	lineAbovePiece,
 	lineWords,
@@ -33,22 +30,18 @@ export {
 export { type ChosenPan, filledChoice, type PanChoice } from "./PanChoice.ts";
 export {
 	areaOf,
-	BoxPan,
 	checkMeasured,
 	depthOf,
 	emptyPanWeight,
 	type Floor,
-	GastronormPan,
 	heightOf,
 	insideAt,
-	MeasuredPan,
 	type PanShape,
 	panWords,
-	RoundPan,
 	rimOf,
 	volumeBelow,
 } from "./PanShape.ts";
-export { footprint, MEAT_KG_PER_L, Piece, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
+export { footprint, MEAT_KG_PER_L, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
 export { type Placed, packLayer } from "./packLayer.ts";
 export { type MixedPacking, type MixedWay, type PlacedPiece, packMixed } from "./packMixed.ts";
 export {
@@ -62,4 +55,14 @@ export {
 	shelfShare,
 } from "./panCandidates.ts";
 export { type PanFit, panFit } from "./panFit.ts";
+export {
+	BoxPan,
+	GastronormPan,
+	LineBelowTop,
+	LineByShare,
+	LineOverTop,
+	MeasuredPan,
+	Piece,
+	RoundPan,
+} from "./schemas.ts";
 export { spreadEvenly } from "./spreadEvenly.ts";

@@ -1,25 +1,7 @@
-import { type Static, Type } from "@sinclair/typebox";
-import { MillimetresOrNone } from "../check/fields.ts";
 import { type Piece, pieceHeight } from "./Piece.ts";
+import type { LiquidLine } from "./schemas.ts";
 
-/** How deep, by school: a share of the piece, so far below its top, or so far over it. */
-export const LineByShare = Type.Object(
-	{
-		share: Type.Number({
-			exclusiveMinimum: 0,
-			maximum: 1,
-			allowed: "a share of the piece above 0 and up to 1",
-		}),
-	},
-	{ additionalProperties: false },
-);
-export const LineBelowTop = Type.Object({ below_mm: MillimetresOrNone }, { additionalProperties: false });
-export const LineOverTop = Type.Object({ over_mm: MillimetresOrNone }, { additionalProperties: false });
-
-export type LiquidLine =
-	| Static<typeof LineByShare>
-	| Static<typeof LineBelowTop>
-	| Static<typeof LineOverTop>;
+export type { LiquidLine };
 
 /** The schools a kitchen knows by name, shallow to deep. A finger is 15 mm. */
 export const LINE_SCHOOLS = [

@@ -1,5 +1,5 @@
 import type { Oven } from "../ovens/index.ts";
-import type { PanShape, PanType } from "../pans/index.ts";
+import type { PanShape, PanType, PanWish } from "../pans/index.ts";
 import type { AllergenListKey, Ingredient } from "../recipe/index.ts";
 import type { HouseCodeKey } from "../safety/index.ts";
 import type { WorkingHours } from "../schedule/index.ts";
@@ -8,8 +8,12 @@ import type { WorkingHours } from "../schedule/index.ts";
 export interface Kitchen {
 	readonly pans: readonly PanType[];
 	readonly ovens: readonly Oven[];
+	/** Shallow pans for colouring in the oven. */
+	readonly trays: readonly PanType[];
 	readonly searPan: { readonly name: string; readonly shape: PanShape } | null;
 	readonly burners: number;
+	/** Heat of one burner that reaches the pot, kW. */
+	readonly hobPower_kW: number;
 	readonly headspace_mm: number;
 	readonly liftLimit_kg: number;
 	readonly houseCode: HouseCodeKey;
@@ -30,6 +34,9 @@ export type Basis =
 	| { readonly from: "onHand"; readonly onHand_kg: number }
 	| { readonly from: "pans"; readonly pans: number };
 
+/** Where the pieces get their colour. */
+export type ColourWay = "pan" | "oven";
+
 /** One dish on one sitting. */
 export interface DishOrder {
 	readonly serviceAt: number;
@@ -41,4 +48,8 @@ export interface DishOrder {
 	readonly basis: Basis;
 	/** The kind of pan the chef has chosen; null leaves it to the plan. */
 	readonly panTypeId: string | null;
+	/** So many of a kind, settled by the chef; none of a kind keeps it for others. */
+	readonly panWishes: readonly PanWish[];
+	/** Settled by the chef; null leaves it to the plan. */
+	readonly colour: ColourWay | null;
 }

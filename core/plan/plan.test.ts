@@ -42,6 +42,8 @@ const KITCHEN: Kitchen = {
 		},
 	],
 	searPan: { name: "Wide pan", shape: { round: { diameter_mm: 360, height_mm: 60 } } },
+	trays: [{ id: "tray", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 6 }],
+	hobPower_kW: 3,
 	burners: 3,
 	headspace_mm: 25,
 	liftLimit_kg: 15,
@@ -111,6 +113,8 @@ const ORDER: DishOrder = {
 	hands: 2,
 	basis: { from: "covers" },
 	panTypeId: null,
+	panWishes: [],
+	colour: null,
 };
 
 const line = (id: string, of: ReturnType<typeof plan>) =>
@@ -139,7 +143,7 @@ describe("one dish from covers to the oven door", () => {
 
 	it("counts what is counted, fries by the load, salts by the meat", () => {
 		expect(line("bay", whole)?.count).toBe(Math.round(3 * whole.factor ** 0.8));
-		expect(line("lard", whole)?.amount_g).toBeCloseTo(whole.sear?.fat_g ?? 0, 6);
+		expect(line("lard", whole)?.amount_g).toBeCloseTo(whole.colour?.pan?.fat_g ?? 0, 6);
 		expect(line("salt", whole)?.percentOfMain).toBeCloseTo(1, 9);
 		expect(line("onion", whole)?.amount_g).toBeCloseTo(600 * whole.factor, 6);
 	});
@@ -207,7 +211,7 @@ describe("what limits", () => {
 	it("warns of what cannot be carried, does not close, or has no searing pan", () => {
 		expect(codes({}, { liftLimit_kg: 4 })).toContain("heavy");
 		expect(codes({}, {}, { braise: { ...RECIPE.braise, line: { over_mm: 30 } } })).toContain("overfull");
-		expect(codes({}, { searPan: null })).toContain("noSearPan");
+		expect(codes({}, { searPan: null, trays: [] })).toContain("noSearPan");
 	});
 
 	it("warns when the pans' litres are far from the card's ratio", () => {

@@ -1,6 +1,7 @@
 import { FORK_TENDER_MINUTES, type Range } from "../braise/index.ts";
+import type { LiquidAccount } from "../liquid/index.ts";
 import { fitOvens, type OvenFit } from "../ovens/index.ts";
-import { choosePans, type PanChoice, type PanType } from "../pans/index.ts";
+import { choosePans, type PanChoice, type PanLoad, type PanType, type PanWish } from "../pans/index.ts";
 import {
 	type AllergenFound,
 	allergensIn,
@@ -11,12 +12,13 @@ import {
 	type Recipe,
 } from "../recipe/index.ts";
 import { backwardClock, type Clock } from "../schedule/index.ts";
-import { FILM_MM, type SearPlan, searPlan } from "../sear/index.ts";
 import type { DishOrder, Kitchen } from "./Kitchen.ts";
+import type { PlanWarning } from "./PlanWarning.ts";
+import { type PlanColour, planColour } from "./planColour.ts";
 import { bedUnder, type PlanLine, planLines } from "./planLines.ts";
-import { type PlanWarning, planWarnings } from "./planWarnings.ts";
-import { saltAtEnd } from "./saltAtEnd.ts";
-import { type BatchSize, sizeOfBatch, stockFor } from "./sizeOfBatch.ts";
+import { type PlanSauce, planLiquid, planSauce } from "./planLiquid.ts";
+import { planWarnings } from "./planWarnings.ts";
+import { type BatchSize, sizeOfBatch } from "./sizeOfBatch.ts";
 import { type WorkMinutes, workMinutes } from "./workMinutes.ts";
 
 /** One dish of one sitting, from the order to the plate. */
@@ -25,23 +27,37 @@ export interface Plan extends BatchSize {
 	readonly factor: number;
 	readonly lines: readonly PlanLine[];
 	readonly pans: PanChoice;
+	/** Pans of each kind that the sitting's other dishes have. */
+	readonly elsewhere: ReadonlyMap<string, number>;
 	readonly ovens: OvenFit;
-	/** Absent when the dish is not seared, or there is no pan for it. */
-	readonly sear: SearPlan | null;
+	/** Both ways of colouring; null when the dish is not coloured. */
+	readonly colour: PlanColour | null;
 	/** Minutes from the oven door to fork-tender. */
 	readonly braise_min: Range;
 	readonly work: Readonly<Record<PlaceKey, WorkMinutes>>;
 	readonly clock: Clock;
 	/** Finished sauce wanted, litres. */
 	readonly sauce_l: number;
-	/** Salt of the finished dish, %; null when no line is salt. */
+	/** What becomes of the liquid; null when there is no pan. */
+	readonly liquid: LiquidAccount | null;
+	readonly sauce: PlanSauce | null;
+	/** Salt of the finished sauce, %; null when no line is salt. */
 	readonly salt_pct: number | null;
 	readonly allergens: readonly AllergenFound[];
 	readonly warnings: readonly PlanWarning[];
 }
 
+/** One dish sized, before it has pans. */
+export interface SizedDish {
+	readonly recipe: Recipe;
+	readonly order: DishOrder;
+	readonly size: BatchSize;
+	readonly factor: number;
+	readonly load: PanLoad;
+}
+
 /**
- * The day of one dish: pure, and the same for the same input.
+ * The day of one dish that has the kitchen to itself: pure, and the same for the same input.
  *
  * @param recipe  one version of a standard recipe
  * @param order   the dish on its sitting
@@ -49,20 +65,44 @@ export interface Plan extends BatchSize {
  * @throws {Refusal} naming the field that makes it impossible
  */
 export function plan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): Plan {
+	const dish = sizeDish(recipe, order, kitchen);
+	return planIn(dish, choosePans(dish.load, kitchen.pans, kitchen), kitchen, new Map());
+}
+
+/** How big the batch is and what of it goes into pans. @throws {Refusal} as `plan` does */
+export function sizeDish(recipe: Recipe, order: DishOrder, kitchen: Kitchen): SizedDish {
 	const size = sizeOfBatch(recipe, order, kitchen);
 	const factor = size.chain.trimmed_kg / cardMain_kg(recipe, kitchen);
-	const pans = choosePans(
-		{
-			piece: recipe.piece,
-			pieces: size.pieces,
-			gap_mm: recipe.gap_mm,
-			line: recipe.braise.line,
-			bed: bedUnder(recipe, factor, kitchen.ingredients),
-		},
-		stockFor(order, kitchen),
-		kitchen,
-	);
-	const sear = searOf(recipe, kitchen, size.pieces);
+	const load: PanLoad = {
+		piece: recipe.piece,
+		pieces: size.pieces,
+		gap_mm: recipe.gap_mm,
+		line: recipe.braise.line,
+		bed: bedUnder(recipe, factor, kitchen.ingredients),
+		wishes: wishesOf(order, kitchen),
+	};
+	return { recipe, order, size, factor, load };
+}
+
+/** One kind chosen rules out all others; what is settled besides holds too. */
+function wishesOf({ panTypeId, panWishes }: DishOrder, { pans }: Kitchen): PanWish[] {
+	if (panTypeId === null) return [...panWishes];
+	return pans.filter(({ id }) => id !== panTypeId).map(({ id }) => ({ typeId: id, count: 0 }));
+}
+
+/**
+ * The day of a dish in the pans it was given.
+ *
+ * @param elsewhere pans of each kind that other dishes of the sitting have
+ */
+export function planIn(
+	{ recipe, order, size, factor }: SizedDish,
+	pans: PanChoice,
+	kitchen: Kitchen,
+	elsewhere: ReadonlyMap<string, number>,
+): Plan {
+	const floured = recipe.schools?.flour === "dredge";
+	const colour = planColour(recipe, order, kitchen, size.pieces, floured);
 	const sauce_l = (size.chain.portions * recipe.sauce_ml) / 1000;
 	const lines = planLines(
 		recipe,
@@ -71,32 +111,38 @@ export function plan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): Plan {
 			main_kg: size.chain.trimmed_kg,
 			basePortions: recipe.portions,
 			portions: size.chain.portions,
-			searLoads: sear?.loads ?? 1,
+			searLoads: colour?.pan?.loads ?? 1,
 			sauce_l,
 		},
 		pans,
 		kitchen.ingredients,
-		sear?.fat_g ?? null,
+		colour?.fat_g ?? null,
 		kitchen.scaleStep_g,
 	);
 	const ovens = fitOvens(countByType(pans), kitchen.ovens, recipe.braise.oven_C);
 	const work = workOf(recipe, factor, order.hands);
 	const braise_min = FORK_TENDER_MINUTES[recipe.cut];
-	const clock = clockOf(recipe, order, kitchen, work, sear, braise_min);
-	const salt_pct = saltAtEnd(lines, size.chain.cooked_kg, sauce_l);
-	const searNeeded = recipe.sear !== undefined;
-	const planned = { size, pans, ovens, lines, clock, searNeeded, sauce_l, salt_pct };
+	const clock = clockOf(recipe, order, kitchen, work, colour?.minutes ?? 0, braise_min);
+	const liquid = planLiquid(recipe, { chain: size.chain, pans, lines, minutes: braise_min.likely });
+	const sauce = planSauce(liquid, sauce_l, lines, kitchen);
+	const salted = lines.some(({ line }) => line.role === "salt");
+	const salt_pct = salted && sauce ? sauce.salt_pct : null;
+	const wished = new Map(order.panWishes.map(({ typeId, count }) => [typeId, count]));
+	const planned = { size, pans, ovens, lines, clock, colour, liquid, sauce, salt_pct, elsewhere, wished };
 	return {
 		...size,
 		factor,
 		lines,
 		pans,
+		elsewhere,
 		ovens,
-		sear,
+		colour,
 		braise_min,
 		work,
 		clock,
 		sauce_l,
+		liquid,
+		sauce,
 		salt_pct,
 		allergens: allergensIn(
 			lines.map((line) => line.ingredient),
@@ -111,12 +157,6 @@ function cardMain_kg(recipe: Recipe, kitchen: Kitchen): number {
 	const main = recipe.lines.find((line) => line.role === "main");
 	if (!main) throw new Error(`recipe “${recipe.name}” has no main line`);
 	return (asScaleLine(main, ingredientOf(main, kitchen.ingredients)).amount_g ?? 0) / 1000;
-}
-
-function searOf(recipe: Recipe, kitchen: Kitchen, pieces: number): SearPlan | null {
-	if (!recipe.sear || !kitchen.searPan) return null;
-	const way = { ...recipe.sear, burners: kitchen.burners, film_mm: FILM_MM };
-	return searPlan(kitchen.searPan.shape, recipe.piece, pieces, way);
 }
 
 /** Pans chosen, counted by kind. */
@@ -139,14 +179,14 @@ function clockOf(
 	order: DishOrder,
 	kitchen: Kitchen,
 	work: Record<PlaceKey, WorkMinutes>,
-	sear: SearPlan | null,
+	colour_min: number,
 	braise_min: Range,
 ): Clock {
 	return backwardClock(
 		{
 			trim_min: work.trim.wall_min,
 			...(recipe.marinate ? { marinate_min: recipe.marinate.minutes } : {}),
-			sear_min: Math.ceil(sear?.minutes ?? 0) + work.sear.wall_min,
+			sear_min: Math.ceil(colour_min) + work.sear.wall_min,
 			build_min: work.build.wall_min,
 			panUp_min: work.panUp.wall_min,
 			braise_min,

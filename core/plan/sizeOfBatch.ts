@@ -74,7 +74,8 @@ function fullestPan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): number 
 }
 
 /** The kinds of pan this dish may use. */
-export function stockFor(order: DishOrder, kitchen: Kitchen): readonly PanType[] {
-	if (order.panTypeId === null) return kitchen.pans;
-	return kitchen.pans.filter((type) => type.id === order.panTypeId);
+function stockFor(order: DishOrder, kitchen: Kitchen): readonly PanType[] {
+	const ruledOut = new Set(order.panWishes.filter(({ count }) => count === 0).map(({ typeId }) => typeId));
+	const free = kitchen.pans.filter((type) => !ruledOut.has(type.id));
+	return order.panTypeId === null ? free : free.filter((type) => type.id === order.panTypeId);
 }

@@ -1,1 +1,22 @@
-export { FAT_KG_PER_L, FILM_MM, SEAR_GAP_MM, type SearPlan, type SearWay, searPlan } from "./searPlan.ts";
+export {
+	COLOUR_C,
+	COLOUR_MIN,
+	COLOUR_RECOVERY_MIN,
+	colourInOven,
+	type OvenColouring,
+	TRAY_FILM_MM,
+	TRAY_HANDS_MIN,
+} from "./colourInOven.ts";
+export {
+	BURNERS_A_COOK,
+	DEGLAZE_MM,
+	FAT_KG_PER_L,
+	FILM_MM,
+	LOADS_A_FAT,
+	LOADS_A_FAT_FLOURED,
+	SEAR_GAP_MM,
+	type SearLoad,
+	type SearPlan,
+	type SearWay,
+	searPlan,
+} from "./searPlan.ts";

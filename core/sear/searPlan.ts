@@ -1,5 +1,5 @@
 import { refuse } from "../check/Refusal.ts";
-import { insideAt, type PanShape, type Piece, packLayer, panWords } from "../pans/index.ts";
+import { areaOf, insideAt, type PanShape, type Piece, packLayer, panWords } from "../pans/index.ts";
 
 /** Film of fat under one load, mm, and the density of cooking fat, kg/l. @see model, section D */
 export const FILM_MM = 1;
@@ -17,6 +17,24 @@ export interface SearWay {
 	readonly film_mm: number;
 }
 
+/** Loads that one fat takes before it is spent: clean pieces, and floured ones. General practice. */
+export const LOADS_A_FAT = 3;
+export const LOADS_A_FAT_FLOURED = 1;
+/** Liquid that deglazes a pan, as a film over its floor, mm. */
+export const DEGLAZE_MM = 1.5;
+/** Burners one cook minds while searing. */
+export const BURNERS_A_COOK = 2;
+
+/** One filling of the searing pan: when it goes in, on which burner, and what is done after it. */
+export interface SearLoad {
+	readonly pieces: number;
+	readonly burner: number;
+	/** Minutes from the first piece in. */
+	readonly start_min: number;
+	/** The fat is poured off and the pan deglazed after it. */
+	readonly changeFat: boolean;
+}
+
 export interface SearPlan {
 	readonly perLoad: number;
 	readonly loads: number;
@@ -24,29 +42,72 @@ export interface SearPlan {
 	readonly minutes: number;
 	/** Fat for all loads, g. */
 	readonly fat_g: number;
+	/** One cook's minutes. */
+	readonly hands_min: number;
+	/** Burners times the minutes they are taken. */
+	readonly burner_min: number;
+	readonly order: readonly SearLoad[];
+	/** Times the pans are deglazed, and liquid for one of them, ml. */
+	readonly deglazings: number;
+	readonly deglaze_ml: number;
 }
 
 /**
  * Searing in loads on the hob.
  *
- * @param pieces whole pieces to colour
+ * @param pieces  whole pieces to colour
+ * @param floured whether they were dredged: flour burns, so the fat is spent sooner
  * @throws {Refusal} naming `piece` when not even one lies in the pan
  * @see model, section D
  */
-export function searPlan(pan: PanShape, piece: Piece, pieces: number, way: SearWay): SearPlan {
+export function searPlan(
+	pan: PanShape,
+	piece: Piece,
+	pieces: number,
+	way: SearWay,
+	floured = false,
+): SearPlan {
 	const floor = insideAt(pan, 0);
 	const perLoad = packLayer(floor, piece, way.gap_mm).length;
 	if (perLoad === 0) {
 		throw refuse("piece", `lies no way round in the searing pan (${panWords(pan)})`);
 	}
 	const loads = Math.ceil(pieces / perLoad);
-	const rounds = Math.ceil(loads / way.burners);
-	const area_mm2 =
-		floor.kind === "circle" ? (Math.PI / 4) * floor.diameter_mm ** 2 : floor.length_mm * floor.width_mm;
+	const cycle_min = way.sides * way.minutesPerSide + way.recovery_min;
+	const minutes = Math.ceil(loads / way.burners) * cycle_min;
+	const area_mm2 = areaOf(floor);
+	const order = loadsInOrder(pieces, perLoad, way.burners, cycle_min, floured);
 	return {
 		perLoad,
 		loads,
-		minutes: rounds * (way.sides * way.minutesPerSide + way.recovery_min),
+		minutes,
 		fat_g: (loads * way.film_mm * area_mm2 * FAT_KG_PER_L) / 1000,
+		hands_min: Math.ceil(Math.min(way.burners, loads) / BURNERS_A_COOK) * minutes,
+		burner_min: loads * cycle_min,
+		order,
+		deglazings: order.filter(({ changeFat }) => changeFat).length,
+		deglaze_ml: (DEGLAZE_MM * area_mm2) / 1000,
 	};
+}
+
+/** Loads go round the burners; each pan's fat is changed when it is spent, and after its last load. */
+function loadsInOrder(
+	pieces: number,
+	perLoad: number,
+	burners: number,
+	cycle_min: number,
+	floured: boolean,
+): SearLoad[] {
+	const loads = Math.ceil(pieces / perLoad);
+	const aFat = floured ? LOADS_A_FAT_FLOURED : LOADS_A_FAT;
+	return Array.from({ length: loads }, (_, load) => {
+		const round = Math.floor(load / burners);
+		const isLast = load + burners >= loads;
+		return {
+			pieces: Math.min(perLoad, pieces - load * perLoad),
+			burner: (load % burners) + 1,
+			start_min: round * cycle_min,
+			changeFat: isLast || (round + 1) % aFat === 0,
+		};
+	});
 }

@@ -23,6 +23,7 @@ const PANS: readonly NewPan[] = [
 	gastronorm("gn-1-2-100", "1/2", 100, 6),
 	gastronorm("gn-1-3-100", "1/3", 100, 4),
 	gastronorm("gn-2-1-100", "2/1", 100, 2),
+	{ ...gastronorm("tray-1-1-40", "1/1", 40, 8), name: "Tray GN 1/1-40", use: "tray" },
 	{
 		id: "rondeau-400",
 		name: "Rondeau 400",

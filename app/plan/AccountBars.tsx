@@ -1,0 +1,38 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Facts } from "../ui/Facts.tsx";
+import { Figure } from "../ui/parts.tsx";
+import type { AccountView } from "./account.view.ts";
+import { StockBlend } from "./StockBlend.tsx";
+
+const COLOURS = { in: "broth", out: "hair", left: "next" } as const;
+
+/** The liquid of the dish as bars to one scale: in, out, left. */
+export function AccountBars({ view }: { readonly view: AccountView }) {
+	return (
+		<chakra.div display="grid" gap="12px">
+			<chakra.dl display="grid" gap="6px" aria-label="Account of the liquid">
+				{view.rows.map(({ name, litres, from, to, kind }) => (
+					<div key={name}>
+						<chakra.div display="flex" justifyContent="space-between" gap="12px">
+							<chakra.dt fontWeight={kind === "left" ? 700 : 400}>{name}</chakra.dt>
+							<dd>
+								<Figure fontSize={kind === "left" ? "24px" : "19px"}>{litres}</Figure>
+							</dd>
+						</chakra.div>
+						<chakra.div aria-hidden height="14px" bg="place" position="relative">
+							<chakra.div
+								position="absolute"
+								insetBlock="0"
+								bg={COLOURS[kind]}
+								{...(kind === "out" ? { border: "1px solid", borderColor: "edge" } : {})}
+								style={{ left: `${from * 100}%`, width: `${(to - from) * 100}%` }}
+							/>
+						</chakra.div>
+					</div>
+				))}
+			</chakra.dl>
+			<Facts facts={view.facts} fontSize="22px" />
+			<StockBlend />
+		</chakra.div>
+	);
+}

@@ -1,0 +1,39 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { scaleLinear } from "d3-scale";
+
+const Svg = chakra("svg", {
+	base: { width: "100%", height: "auto", overflow: "visible", maxWidth: "560px" },
+});
+const Rect = chakra("rect");
+const Line = chakra("line", { base: { stroke: "muted", strokeWidth: 1.2 } });
+const Label = chakra("text", { base: { fill: "muted", fontFamily: "text", fontSize: "16px" } });
+
+const WIDTH = 520;
+/** The scale reaches at least so far, %. */
+const MOST_PCT = 2;
+
+interface SaltScaleProps {
+	readonly pct: number;
+	readonly band: { readonly low: number; readonly high: number };
+}
+
+/** Salt of the sauce on a scale with the house's band. */
+export function SaltScale({ pct, band }: SaltScaleProps) {
+	const most = Math.max(MOST_PCT, pct * 1.1);
+	const x = scaleLinear().domain([0, most]).range([0, WIDTH]);
+	const where = pct > band.high ? "over" : pct < band.low ? "under" : "within";
+	const words = `Salt ${pct.toFixed(2)} %, ${where} the house band of ${band.low} to ${band.high} %.`;
+	return (
+		<Svg viewBox={`-6 0 ${WIDTH + 12} 64`} role="img" aria-label={words}>
+			<Line x1={0} x2={WIDTH} y1={34} y2={34} strokeWidth={2} />
+			<Rect x={x(band.low)} y={26} width={x(band.high) - x(band.low)} height={16} fill="tape" />
+			<Label x={(x(band.low) + x(band.high)) / 2} y={60} textAnchor="middle">
+				house {band.low}–{band.high} %
+			</Label>
+			<Line x1={x(pct)} x2={x(pct)} y1={22} y2={46} stroke="next" strokeWidth={4} />
+			<Label x={x(pct)} y={16} textAnchor={pct > most * 0.8 ? "end" : "middle"} fill="next" fontWeight="650">
+				salt {pct.toFixed(2)} %, {where}
+			</Label>
+		</Svg>
+	);
+}

@@ -1,0 +1,58 @@
+import { refuse } from "#core/check";
+import type { LiquidLine, PanWish } from "#core/pans";
+
+/** What the chef has settled for a dish, as it stands in an address or a form. */
+
+/** "gn-1-1-100:3,gn-1-2-100:0": so many of a kind, none of another. */
+export function wishesTyped(wishes: readonly PanWish[]): string {
+	return wishes.map(({ typeId, count }) => `${typeId}:${count}`).join(",");
+}
+
+/** Pans of one kind that can be settled. */
+const MOST_PANS = 1000;
+
+/** @throws {Refusal} naming `wishes` */
+export function readWishes(text: string): PanWish[] {
+	if (text === "") return [];
+	return text.split(",").map((one) => {
+		const [typeId = "", digits = ""] = one.split(":");
+		const count = Number(digits);
+		if (!/^[\w-]{1,40}$/.test(typeId) || !/^\d{1,4}$/.test(digits) || count > MOST_PANS) {
+			throw refuse(
+				"wishes",
+				`“${one}” was given; a kind of pan and a number from 0 to ${MOST_PANS} is allowed`,
+			);
+		}
+		return { typeId, count };
+	});
+}
+
+/** The wishes with one kind settled, or released again (null). */
+export function withWish(wishes: readonly PanWish[], typeId: string, count: number | null): PanWish[] {
+	const others = wishes.filter((wish) => wish.typeId !== typeId);
+	return count === null ? others : [...others, { typeId, count }];
+}
+
+/** "share:0.5", "below:15", "over:2"; nothing where the card's own line holds. */
+export function lineTyped(line: LiquidLine | null): string {
+	if (line === null) return "";
+	if ("share" in line) return `share:${Number(line.share.toFixed(3))}`;
+	return "below_mm" in line ? `below:${line.below_mm}` : `over:${line.over_mm}`;
+}
+
+/** Deepest that a line is drawn over or under the top of a piece, mm. */
+const FARTHEST_MM = 400;
+
+/** @throws {Refusal} naming `line` */
+export function readLine(text: string): LiquidLine | null {
+	if (text === "") return null;
+	const [kind = "", digits = ""] = text.split(":");
+	const figure = digits === "" ? Number.NaN : Number(digits);
+	if (kind === "share" && figure > 0 && figure <= 1) return { share: figure };
+	if (kind === "below" && figure >= 0 && figure <= FARTHEST_MM) return { below_mm: figure };
+	if (kind === "over" && figure >= 0 && figure <= FARTHEST_MM) return { over_mm: figure };
+	throw refuse(
+		"line",
+		`“${text}” was given; share:0.5, below:15 or over:2 (up to ${FARTHEST_MM} mm) is allowed`,
+	);
+}

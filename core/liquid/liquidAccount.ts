@@ -1,0 +1,82 @@
+/** What goes into a pan, a batch or a dish, and what happens to it there. Masses kg unless named, volumes l. */
+export interface LiquidGiven {
+	/** Everything poured: stock, wine and marinade as they are after they were boiled down. */
+	readonly poured_l: number;
+	/** Vegetables that lie in the liquid, raw. */
+	readonly vegetables_kg: number;
+	/** Meat without bone as it goes in, and as it comes out. */
+	readonly raw_kg: number;
+	readonly cooked_kg: number;
+	/** Fat and gelatin the meat gives up. */
+	readonly fat_kg: number;
+	readonly gelatin_g: number;
+	/** Fat of the searing that stays in. */
+	readonly fatPoured_kg: number;
+	/** Gelatin that the poured liquid brings. */
+	readonly gelatinPoured_g: number;
+	readonly salt_g: number;
+	/** What boils or steams away in the whole time, if there is so much. */
+	readonly evaporated_l: number;
+	/** What the meat drinks back on cooling, and what grains and pulses take up. */
+	readonly absorbed_l: number;
+	readonly minutes: number;
+}
+
+/** The account of the liquid when the meat is lifted. */
+export interface LiquidAccount {
+	readonly poured_l: number;
+	/** Water out of the vegetables. */
+	readonly fromVegetables_l: number;
+	/** Juice out of the meat: its cooking loss without the fat. */
+	readonly weeping_l: number;
+	readonly evaporated_l: number;
+	readonly absorbed_l: number;
+	/** What is left, without the fat. */
+	readonly left_l: number;
+	/** Minute at which nothing would be left; null when something is. */
+	readonly dryAt_min: number | null;
+	readonly fat_kg: number;
+	/** Salt of the liquid, % by weight: meat, vegetables and liquid share it evenly by the end. */
+	readonly salt_pct: number;
+	readonly salt_g: number;
+	readonly vegetables_kg: number;
+	readonly cooked_kg: number;
+	readonly gelatin_g: number;
+}
+
+/** Water that cut roots and onions give up in a braise, as a share of their weight. General practice. */
+export const VEGETABLE_WATER = 0.25;
+
+/**
+ * Liquid in, less what steams away and what is drunk up, is liquid out; salt, fat and gelatin
+ * are carried through whole. Liquid never goes below nothing: then the minute is said.
+ *
+ * @see model, section F
+ */
+export function liquidAccount(given: LiquidGiven): LiquidAccount {
+	const fromVegetables_l = given.vegetables_kg * VEGETABLE_WATER;
+	const weeping_l = Math.max(0, given.raw_kg - given.cooked_kg - given.fat_kg);
+	const in_l = given.poured_l + fromVegetables_l + weeping_l;
+	const evaporated_l = Math.min(given.evaporated_l, in_l);
+	const absorbed_l = Math.min(given.absorbed_l, in_l - evaporated_l);
+	const left_l = in_l - evaporated_l - absorbed_l;
+	const isDry = given.evaporated_l >= in_l && in_l > 0;
+	const vegetables_kg = given.vegetables_kg - fromVegetables_l;
+	const cooked_kg = given.cooked_kg + absorbed_l;
+	const sharedBy_g = 1000 * (left_l + vegetables_kg + cooked_kg);
+	return {
+		poured_l: given.poured_l,
+		fromVegetables_l,
+		weeping_l,
+		evaporated_l,
+		absorbed_l,
+		left_l,
+		dryAt_min: isDry ? (given.minutes * in_l) / given.evaporated_l : null,
+		fat_kg: given.fat_kg + given.fatPoured_kg,
+		salt_pct: sharedBy_g > 0 ? (given.salt_g / sharedBy_g) * 100 : 0,
+		salt_g: given.salt_g,
+		vegetables_kg,
+		cooked_kg,
+		gelatin_g: given.gelatin_g + given.gelatinPoured_g,
+	};
+}

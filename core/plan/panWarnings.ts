@@ -1,0 +1,114 @@
+import {
+	type ChosenPan,
+	depthOf,
+	lineAbovePiece,
+	type PanChoice,
+	type PanWarning,
+	pieceHeight,
+} from "../pans/index.ts";
+import type { Recipe } from "../recipe/index.ts";
+import type { Kitchen } from "./Kitchen.ts";
+import type { PlanWarning, StockUse } from "./PlanWarning.ts";
+
+/** A pan filled to less than this share is called half empty. */
+const HALF_EMPTY = 0.6;
+/** Pieces may stand this much further out of the liquid than their school before it is said, mm. */
+const STANDS_OUT_MM = 2;
+
+/**
+ * What is wrong with the pans of a dish, with the figures that limit.
+ *
+ * @param elsewhere pans of each kind that other dishes of the sitting have
+ */
+export function panWarnings(
+	recipe: Recipe,
+	kitchen: Kitchen,
+	choice: PanChoice,
+	elsewhere: ReadonlyMap<string, number>,
+	wished: ReadonlyMap<string, number>,
+): PlanWarning[] {
+	return [
+		...stockWarnings(kitchen, choice, elsewhere),
+		...wishWarnings(kitchen, choice, elsewhere, wished),
+		...limitWarnings(kitchen, choice.pans),
+		...fillWarnings(recipe, choice.pans),
+	];
+}
+
+function stockWarnings(
+	kitchen: Kitchen,
+	choice: PanChoice,
+	elsewhere: ReadonlyMap<string, number>,
+): PlanWarning[] {
+	if (choice.pans.length === 0) return [{ code: "noPan", place: "panUp" }];
+	if (choice.unplaced === 0) return [];
+	const kinds = usesOf(kitchen, choice, elsewhere).filter(({ here, elsewhere: there }) => here + there > 0);
+	return [{ code: "panStock", place: "panUp", unplaced: choice.unplaced, kinds }];
+}
+
+function wishWarnings(
+	kitchen: Kitchen,
+	choice: PanChoice,
+	elsewhere: ReadonlyMap<string, number>,
+	wished: ReadonlyMap<string, number>,
+): PlanWarning[] {
+	const kinds = usesOf(kitchen, choice, elsewhere).filter(
+		({ here, elsewhere: there, stock, id }) => (wished.get(id) ?? 0) > here && here + there >= stock,
+	);
+	return kinds.length > 0 ? [{ code: "wishBeyondStock", place: "panUp", kinds }] : [];
+}
+
+function usesOf(
+	{ pans }: Kitchen,
+	choice: PanChoice,
+	elsewhere: ReadonlyMap<string, number>,
+): (StockUse & { readonly id: string })[] {
+	return pans.map(({ id, name, stock }) => ({
+		id,
+		name,
+		stock,
+		here: choice.pans.filter(({ type }) => type.id === id).length,
+		elsewhere: elsewhere.get(id) ?? 0,
+	}));
+}
+
+function limitWarnings(kitchen: Kitchen, pans: readonly ChosenPan[]): PlanWarning[] {
+	const flagged = (code: PanWarning) => pans.filter((pan) => pan.warnings.includes(code));
+	const found: PlanWarning[] = [];
+	const [overfull] = flagged("overfull");
+	if (overfull) {
+		const { headspace_mm } = kitchen;
+		found.push({ code: "overfull", place: "panUp", dip_mm: overfull.dip_mm, headspace_mm });
+	}
+	const heavy = flagged("heavy");
+	if (heavy.length > 0) {
+		found.push({
+			code: "heavy",
+			place: "panUp",
+			pans: heavy.length,
+			of: pans.length,
+			heaviest_kg: Math.max(...heavy.map((pan) => pan.lifted_kg)),
+			limit_kg: kitchen.liftLimit_kg,
+		});
+	}
+	const [tall] = flagged("tallPiece");
+	if (tall) found.push({ code: "tallPiece", place: "panUp", over_mm: tall.pieceOver_mm });
+	return found;
+}
+
+function fillWarnings({ piece, braise }: Recipe, pans: readonly ChosenPan[]): PlanWarning[] {
+	const found: PlanWarning[] = [];
+	const slack = pans.find(({ pieces, capacity }) => pieces < capacity * HALF_EMPTY);
+	if (slack) {
+		const { type, pieces, capacity } = slack;
+		found.push({ code: "halfEmpty", place: "panUp", name: type.name, pieces, holds: capacity });
+	}
+	const height_mm = pieceHeight(piece);
+	const school_mm = Math.max(0, height_mm - lineAbovePiece(piece, braise.line));
+	const out = pans.map((pan) => pan.bed_mm + height_mm - Math.min(pan.line_mm, depthOf(pan.type.shape)));
+	const stands_mm = Math.max(0, ...out);
+	if (stands_mm > school_mm + STANDS_OUT_MM) {
+		found.push({ code: "aboveLine", place: "panUp", stands_mm, school_mm });
+	}
+	return found;
+}

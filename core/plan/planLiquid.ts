@@ -1,0 +1,151 @@
+import {
+	CUT_GIVES,
+	type LiquidAccount,
+	liquidAccount,
+	type SaucePlan,
+	sauceFrom,
+	steamAway,
+} from "../liquid/index.ts";
+import {
+	areaOf,
+	type ChosenPan,
+	depthOf,
+	insideAt,
+	type PanChoice,
+	type PanType,
+	volumeBelow,
+} from "../pans/index.ts";
+import type { Recipe } from "../recipe/index.ts";
+import type { YieldChain } from "../yields/index.ts";
+import type { Kitchen } from "./Kitchen.ts";
+import type { PlanLine } from "./planLines.ts";
+
+/** The sauce of a dish, and the pot it is finished in. */
+export interface PlanSauce extends SaucePlan {
+	/** The widest round pot that takes it; null when the kitchen has none. */
+	readonly pot: PanType | null;
+}
+
+/** Gelatin of a stock that sets softly, g a litre. General practice. */
+export const STOCK_GELATIN_G_PER_L = 10;
+/** What cooked meat drinks back while it cools in its liquid, as a share of its weight. General practice. */
+export const DRUNK_BACK = 0.04;
+/** Water that dry pulses and grains take up, l/kg. General practice. */
+export const PULSE_DRINKS_L_PER_KG = 1.4;
+/** Fat of searing that stays with the pieces and the fond once it is poured off. General practice. */
+export const SEAR_FAT_KEPT = 0.25;
+/** How full a pot may be in which something boils down, as a share of its depth. */
+export const POT_FULL = 0.75;
+/** A pot to reckon with where the kitchen has no round one, mm. */
+const ANY_POT_MM = 360;
+
+interface Batch {
+	readonly chain: YieldChain;
+	readonly pans: PanChoice;
+	readonly lines: readonly PlanLine[];
+	readonly minutes: number;
+}
+
+/**
+ * The account of the liquid of the whole dish when it is lifted.
+ *
+ * @returns null when there is no pan for it
+ * @see model, section F
+ */
+export function planLiquid(recipe: Recipe, { chain, pans, lines, minutes }: Batch): LiquidAccount | null {
+	if (pans.pans.length === 0) return null;
+	const raw_kg = chain.trimmed_kg * (1 - (recipe.losses.boneShare ?? 0));
+	const gives = CUT_GIVES[recipe.cut];
+	const searFat_kg = weightOf(lines.filter(({ line }) => line.role === "searFat")) / 1000;
+	return liquidAccount({
+		poured_l: pans.liquid_l,
+		vegetables_kg: weightOf(lines.filter(inPan)) / 1000,
+		raw_kg,
+		cooked_kg: chain.cooked_kg,
+		fat_kg: Math.min(raw_kg * gives.fat, Math.max(0, raw_kg - chain.cooked_kg)),
+		gelatin_g: raw_kg * gives.gelatin * 1000,
+		fatPoured_kg: searFat_kg * SEAR_FAT_KEPT,
+		gelatinPoured_g: stockOf(lines) * STOCK_GELATIN_G_PER_L,
+		salt_g: weightOf(lines.filter(({ line }) => line.role === "salt")),
+		evaporated_l: pans.pans.reduce((sum, pan) => sum + steamOf(pan, recipe, minutes), 0),
+		absorbed_l: drunkBack(recipe, chain) + drunkByPulses(lines),
+		minutes,
+	});
+}
+
+function weightOf(lines: readonly PlanLine[]): number {
+	return lines.reduce((sum, { amount_g }) => sum + (amount_g ?? 0), 0);
+}
+
+function inPan({ line }: PlanLine): boolean {
+	return line.role === "vegetable" && !line.apart;
+}
+
+/** Litres of meat stock among the liquids. */
+function stockOf(lines: readonly PlanLine[]): number {
+	const stocks = lines.filter(
+		({ line, ingredient }) =>
+			line.role === "liquid" && ingredient.category === "stock" && !ingredient.origins.includes("plant"),
+	);
+	return stocks.reduce((sum, { measure_ml }) => sum + (measure_ml ?? 0), 0) / 1000;
+}
+
+function steamOf(pan: ChosenPan, recipe: Recipe, minutes: number): number {
+	const line_mm = Math.min(pan.line_mm, depthOf(pan.type.shape));
+	const surface_m2 = areaOf(insideAt(pan.type.shape, line_mm)) / 1e6;
+	return steamAway(surface_m2, recipe.braise.lid, minutes);
+}
+
+function drunkBack(recipe: Recipe, chain: YieldChain): number {
+	return recipe.schools?.service === "madeAhead" ? chain.cooked_kg * DRUNK_BACK : 0;
+}
+
+function drunkByPulses(lines: readonly PlanLine[]): number {
+	const dry = lines.filter(
+		({ line, ingredient }) =>
+			(ingredient.category === "pulse" || ingredient.category === "grain") &&
+			line.group === "base" &&
+			!line.apart,
+	);
+	return (weightOf(dry) / 1000) * PULSE_DRINKS_L_PER_KG;
+}
+
+/**
+ * The sauce wanted from the liquid there is, in the kitchen's own pot.
+ *
+ * @see model, section G
+ */
+export function planSauce(
+	account: LiquidAccount | null,
+	wanted_l: number,
+	lines: readonly PlanLine[],
+	kitchen: Kitchen,
+): PlanSauce | null {
+	if (!account) return null;
+	const pot = saucePot(Math.max(account.left_l, wanted_l), kitchen);
+	const diameter_mm = pot && "round" in pot.shape ? pot.shape.round.diameter_mm : ANY_POT_MM;
+	const sauce = sauceFrom(
+		account,
+		wanted_l,
+		{ diameter_mm, power_kW: kitchen.hobPower_kW },
+		dredgedFlour(lines),
+	);
+	return { ...sauce, pot };
+}
+
+/** The widest round pot that takes so much and still boils without spilling: it boils down quickest. */
+function saucePot(litres: number, { pans }: Pick<Kitchen, "pans">): PanType | null {
+	const pots = pans.filter(
+		({ shape }) => "round" in shape && volumeBelow(shape, shape.round.height_mm * POT_FULL) >= litres,
+	);
+	const width = ({ shape }: PanType) => ("round" in shape ? shape.round.diameter_mm : 0);
+	const [widest] = pots.sort((a, b) => width(b) - width(a));
+	return widest ?? null;
+}
+
+/** Flour that is in the sauce already, from dredging or from the vegetables, g. */
+export function dredgedFlour(lines: readonly PlanLine[]): number {
+	return weightOf(
+		lines.filter(({ ingredient, line }) => ingredient.category === "thickener" && line.role === "vegetable"),
+	);
+}

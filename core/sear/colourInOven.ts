@@ -1,0 +1,85 @@
+import type { Oven } from "../ovens/index.ts";
+import {
+	areaOf,
+	GASTRONORM,
+	insideAt,
+	type PanType,
+	type Piece,
+	piecesPerPan,
+	rungsHigh,
+	shelfShare,
+} from "../pans/index.ts";
+import { FAT_KG_PER_L, SEAR_GAP_MM } from "./searPlan.ts";
+
+/** Colouring on trays: 45 to 60 minutes at 180 to 220 °C fan; the middle. @see model, section D */
+export const COLOUR_MIN = 50;
+export const COLOUR_C = 200;
+/** Minutes until the oven is as hot again after it was emptied and filled. */
+export const COLOUR_RECOVERY_MIN = 5;
+/** One cook's minutes for one tray: laid, oiled, turned once, lifted out. General practice. */
+export const TRAY_HANDS_MIN = 4;
+/** Film of fat on a tray, mm. */
+export const TRAY_FILM_MM = 0.3;
+
+export interface OvenColouring {
+	readonly oven: Oven;
+	readonly tray: PanType;
+	readonly perTray: number;
+	readonly trays: number;
+	/** Trays in the oven at once, and how often it is filled. */
+	readonly atOnce: number;
+	readonly rounds: number;
+	/** Wall minutes from the first tray in to the last one out. */
+	readonly minutes: number;
+	/** One cook's minutes. */
+	readonly hands_min: number;
+	/** Tray slots times the minutes they are taken. */
+	readonly slot_min: number;
+	readonly fat_g: number;
+}
+
+/**
+ * Colouring all pieces on trays in the oven that takes most of them at once.
+ *
+ * @returns null when no oven is hot enough or no piece lies on a tray
+ * @see model, section D
+ */
+export function colourInOven(
+	piece: Piece,
+	pieces: number,
+	trays: readonly PanType[],
+	ovens: readonly Oven[],
+): OvenColouring | null {
+	const ways = ovens
+		.filter(({ max_C }) => max_C >= COLOUR_C)
+		.flatMap((oven) => trays.map((tray) => colouringIn(oven, tray, piece, pieces)))
+		.filter((way) => way !== null);
+	const [quickest] = ways.sort((a, b) => a.minutes - b.minutes || a.hands_min - b.hands_min);
+	return quickest ?? null;
+}
+
+function colouringIn(oven: Oven, tray: PanType, piece: Piece, pieces: number): OvenColouring | null {
+	const perTray = piecesPerPan(tray.shape, piece, SEAR_GAP_MM);
+	const atOnce = Math.min(tray.stock, slotsFor(oven, tray));
+	if (perTray === 0 || atOnce === 0) return null;
+	const count = Math.ceil(pieces / perTray);
+	const rounds = Math.ceil(count / atOnce);
+	const film_l = (areaOf(insideAt(tray.shape, 0)) * TRAY_FILM_MM) / 1e6;
+	return {
+		oven,
+		tray,
+		perTray,
+		trays: count,
+		atOnce,
+		rounds,
+		minutes: rounds * COLOUR_MIN + (rounds - 1) * COLOUR_RECOVERY_MIN,
+		hands_min: count * TRAY_HANDS_MIN,
+		slot_min: count * COLOUR_MIN,
+		fat_g: count * film_l * FAT_KG_PER_L * 1000,
+	};
+}
+
+function slotsFor(oven: Oven, { shape }: PanType): number {
+	const perLevel = Math.floor(GASTRONORM[oven.shelf].shareOfOne / shelfShare(shape) + 1e-9);
+	return perLevel * Math.floor(oven.rungs / rungsHigh(shape, oven.pitch_mm));
+}
