@@ -39,6 +39,7 @@ const HouseForm = Type.Object({
 	saltLow: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
 	saltHigh: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
 	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
+	hobPower_kW: Type.Number({ minimum: 0.5, maximum: 30, allowed: "a power from 0.5 to 30 kW" }),
 	version: Type.Integer({ minimum: 1 }),
 });
 
@@ -58,6 +59,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			houseCode: house.houseCode,
 			searPanId: house.searPanId ?? "",
 			burners: String(house.burners),
+			hobPower_kW: String(house.hobPower_w / 1000),
 			currency: house.currency,
 			allergenList: house.allergenList,
 			scaleStep_g: String(house.scaleStep_g),
@@ -115,6 +117,7 @@ function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
 		liftLimit_g: Math.round(typed.lift_kg * 1000),
 		houseCode,
 		burners,
+		hobPower_w: Math.round(typed.hobPower_kW * 1000),
 		searPanId: searPanId || null,
 		currency: typed.currency,
 		allergenList: typed.allergenList,
@@ -195,6 +198,14 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				inputMode="numeric"
 				defaultValue={typed.burners}
 				wrong={wrong.burners}
+			/>
+			<Field
+				label="Heat of one burner that reaches the pot"
+				name="hobPower_kW"
+				after="kW"
+				inputMode="decimal"
+				defaultValue={typed.hobPower_kW}
+				wrong={wrong.hobPower_kW}
 			/>
 			<Choice
 				label="Allergens are declared by"

@@ -33,6 +33,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 	return {
 		braising: views.filter((pan) => pan.use === "braise"),
 		searing: views.filter((pan) => pan.use === "sear"),
+		trays: views.filter((pan) => pan.use === "tray"),
 		ovens: ovens.map((oven) => ({
 			id: oven.id,
 			name: oven.name,
@@ -48,13 +49,15 @@ export async function loader({ context }: Route.LoaderArgs) {
 			lift: reading.mass(house.liftLimit_g / 1000),
 			code: code.name,
 			cooling: coolingWords(code, reading),
-			burners: house.burners,
+			burners: `${house.burners}, ${house.hobPower_w / 1000} kW each into the pot`,
 			timeZone: house.timeZone,
 		},
 	};
 }
 
-export default function Kitchen({ loaderData: { braising, searing, ovens, house } }: Route.ComponentProps) {
+export default function Kitchen({
+	loaderData: { braising, searing, trays, ovens, house },
+}: Route.ComponentProps) {
 	return (
 		<Page>
 			<Title>Kitchen</Title>
@@ -72,6 +75,14 @@ export default function Kitchen({ loaderData: { braising, searing, ovens, house 
 						For searing
 					</chakra.h3>
 					<Pans pans={searing} />
+					<chakra.h3 fontFamily="head" fontWeight="650" fontSize="18px" marginTop="18px">
+						For colouring in the oven
+					</chakra.h3>
+					<Pans pans={trays} />
+					<chakra.p marginTop="14px">
+						A pan with no name in any list:{" "}
+						<Link to="/kitchen/pans/measure">measure it with a rule and a jug</Link>.
+					</chakra.p>
 				</Sheet>
 				<chakra.div display="grid" gap="10px">
 					<Sheet>
@@ -108,7 +119,7 @@ export default function Kitchen({ loaderData: { braising, searing, ovens, house 
 							</Row>
 							<Row label="Headspace">{house.headspace} at the least</Row>
 							<Row label="One carries">{house.lift} at the most</Row>
-							<Row label="Burners">{house.burners} for searing</Row>
+							<Row label="Burners">{house.burners}</Row>
 							<Row label="House code">
 								<b>{house.code}</b>: cool {house.cooling}. Reference only; the local authority and the
 								licensed operator decide.

@@ -33,7 +33,28 @@ const panOf = (typed: Record<string, string>) => {
 	return panFields(read.value);
 };
 
+const TUB = {
+	kind: "box",
+	length_mm: "400",
+	width_mm: "300",
+	depth_mm: "120",
+	lowMark_mm: "40",
+	low_l: "4.2",
+	highMark_mm: "100",
+	high_l: "11.1",
+};
+
 describe("a pan as it is typed", () => {
+	it("that was measured with water keeps both marks", () => {
+		expect(panOf(TUB)).toMatchObject({
+			lowMark_mm: 40,
+			lowMark_ml: 4200,
+			highMark_mm: 100,
+			highMark_ml: 11_100,
+		});
+		expect(panOf({})).toMatchObject({ lowMark_mm: null, highMark_ml: null });
+	});
+
 	it("keeps the sizes its shape has and clears the others", () => {
 		expect(panOf({ length_mm: "300", diameter_mm: "400" })).toMatchObject({
 			gn: "1/1",
@@ -57,6 +78,9 @@ describe("a pan as it is typed", () => {
 		[{ kind: "box", length_mm: "300" }, "width_mm: is missing"],
 		[{ gn: "" }, "gn"],
 		[{ depth_mm: "101" }, "depth_mm: 101 was given; a gastronorm is"],
+		[{ ...TUB, low_l: "" }, "low_l: is missing"],
+		[{ ...TUB, high_l: "90" }, "high_l: 90 was given"],
+		[{ ...TUB, highMark_mm: "30" }, "highMark_mm: 30 was given"],
 	])("%o is refused by the name of the field", (typed, message) => {
 		const read = pan(typed as Record<string, string>);
 		if ("wrong" in read) expect(Object.keys(read.wrong)).toContain(message);

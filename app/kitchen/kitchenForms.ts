@@ -1,6 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Name, oneOf, refuse } from "#core/check";
-import { GASTRONORM_DEPTHS_MM, GASTRONORM_SIZES } from "#core/pans";
+import { Name, oneOf, Refusal, refuse } from "#core/check";
+import { checkMeasured, GASTRONORM_DEPTHS_MM, GASTRONORM_SIZES } from "#core/pans";
 import type { OvenRow, PanTypeRow } from "#db";
 
 const size = (allowed: string, most: number) => Type.Integer({ minimum: 20, maximum: most, allowed });
@@ -10,6 +10,8 @@ const wholeTo = (least: number, most: number, unit: string) =>
 		maximum: most,
 		allowed: `a whole number from ${least} to ${most} ${unit}`.trim(),
 	});
+
+const water = Type.Number({ exclusiveMinimum: 0, maximum: 500, allowed: "litres above 0 and up to 500" });
 
 /** A kind of pan as it is typed. Sizes that its shape does not have are left empty. */
 export const PanForm = Type.Object({
@@ -21,17 +23,65 @@ export const PanForm = Type.Object({
 	diameter_mm: Type.Optional(size("a diameter from 20 to 2000 mm", 2000)),
 	depth_mm: size("a depth from 20 to 600 mm", 600),
 	stock: wholeTo(0, 1000, ""),
-	use: oneOf(["braise", "sear"] as const),
+	use: oneOf(["braise", "sear", "tray"] as const),
+	lowMark_mm: Type.Optional(size("a mark from 20 to 600 mm", 600)),
+	low_l: Type.Optional(water),
+	highMark_mm: Type.Optional(size("a mark from 20 to 600 mm", 600)),
+	high_l: Type.Optional(water),
 	version: Type.Integer({ minimum: 0 }),
 });
 
-type PanFields = Pick<
-	PanTypeRow,
-	"name" | "kind" | "gn" | "length_mm" | "width_mm" | "diameter_mm" | "depth_mm" | "stock" | "use"
->;
+type PanFields = Omit<PanTypeRow, "id" | "version" | "retired">;
 
-/** The fields a pan of this shape has; the others are cleared. @throws {Refusal} naming the one that is missing */
+/**
+ * The fields a pan of this shape has; the others are cleared.
+ *
+ * @throws {Refusal} naming the one that is missing, or the mark that cannot be right
+ */
 export function panFields(typed: Static<typeof PanForm>): PanFields {
+	const fields = { ...sizedFields(typed), ...NO_MARKS };
+	const marks = MARKS.filter((field) => typed[field] !== undefined);
+	if (typed.kind === "gn" || marks.length === 0) return fields;
+	const missing = MARKS.find((field) => typed[field] === undefined);
+	if (missing) throw refuse(missing, "is missing; both marks need their height and their litres, or neither");
+	return { ...fields, ...markFields(typed, fields) };
+}
+
+const MARKS = ["lowMark_mm", "low_l", "highMark_mm", "high_l"] as const;
+const NO_MARKS = { lowMark_mm: null, lowMark_ml: null, highMark_mm: null, highMark_ml: null };
+
+/** Marks of a shape's check by the names they have in the form. */
+const MARK_NAMES: Readonly<Record<string, string>> = {
+	"low.litres": "low_l",
+	"high.litres": "high_l",
+	"high.height_mm": "highMark_mm",
+};
+
+function markFields(typed: Static<typeof PanForm>, sizes: ReturnType<typeof sizedFields>) {
+	const { lowMark_mm = 0, low_l = 0, highMark_mm = 0, high_l = 0, depth_mm } = typed;
+	const round = typed.kind === "round";
+	try {
+		checkMeasured({
+			outline: round ? "round" : "box",
+			length_mm: (round ? sizes.diameter_mm : sizes.length_mm) ?? 0,
+			width_mm: (round ? sizes.diameter_mm : sizes.width_mm) ?? 0,
+			depth_mm,
+			low: { height_mm: lowMark_mm, litres: low_l },
+			high: { height_mm: highMark_mm, litres: high_l },
+		});
+	} catch (error) {
+		const problem = error instanceof Refusal ? error.problems[0] : undefined;
+		throw problem ? refuse(MARK_NAMES[problem.field] ?? problem.field, problem.message) : error;
+	}
+	return {
+		lowMark_mm,
+		lowMark_ml: Math.round(low_l * 1000),
+		highMark_mm,
+		highMark_ml: Math.round(high_l * 1000),
+	};
+}
+
+function sizedFields(typed: Static<typeof PanForm>): Omit<PanFields, keyof typeof NO_MARKS> {
 	const { name, kind, depth_mm, stock, use } = typed;
 	const base = {
 		name,

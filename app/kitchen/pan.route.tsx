@@ -13,6 +13,7 @@ import type { Route } from "./+types/pan.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
 import { saveEquipment } from "./equipment.server.ts";
 import { PanForm, panFields } from "./kitchenForms.ts";
+import { WaterMarks } from "./WaterMarks.tsx";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: `${loaderData?.title ?? "Pan"} · Kitchen` },
@@ -32,15 +33,23 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		version: row.version,
 		isNew: false,
 		sizes: GASTRONORM_SIZES,
-		typed: Object.fromEntries(
-			Object.entries(row).flatMap(([field, value]) => (value === null ? [] : [[field, String(value)]])),
-		),
+		typed: {
+			...Object.fromEntries(
+				Object.entries(row).flatMap(([field, value]) => (value === null ? [] : [[field, String(value)]])),
+			),
+			...litresTyped("low_l", row.lowMark_ml),
+			...litresTyped("high_l", row.highMark_ml),
+		},
 		pan: {
 			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
 			empty: reading.mass(emptyPanWeight(shape)),
 			drawing: panDrawing(shape, reading),
 		},
 	};
+}
+
+function litresTyped(field: string, ml: number | null): Record<string, string> {
+	return ml === null ? {} : { [field]: String(ml / 1000) };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {
@@ -82,6 +91,7 @@ export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
 			<Choice label="For" name="use" defaultValue={typed.use} wrong={wrong.use}>
 				<option value="braise">braising</option>
 				<option value="sear">searing</option>
+				<option value="tray">colouring in the oven</option>
 			</Choice>
 			<chakra.div hidden={kind !== "gn"}>
 				<Choice label="Gastronorm size" name="gn" defaultValue={typed.gn ?? "1/1"} wrong={wrong.gn}>
@@ -128,6 +138,10 @@ export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
 				defaultValue={typed.depth_mm}
 				wrong={wrong.depth_mm}
 			/>
+			<chakra.fieldset gridColumn="1 / -1" hidden={kind === "gn"}>
+				<chakra.legend fontWeight="650">Measured with water, up to two marks; or neither</chakra.legend>
+				<WaterMarks typed={typed} wrong={wrong} />
+			</chakra.fieldset>
 		</EquipmentForm>
 	);
 }

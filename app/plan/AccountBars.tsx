@@ -2,7 +2,6 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Facts } from "../ui/Facts.tsx";
 import { Figure } from "../ui/parts.tsx";
 import type { AccountView } from "./account.view.ts";
-import { StockBlend } from "./StockBlend.tsx";
 
 const COLOURS = { in: "broth", out: "hair", left: "next" } as const;
 
@@ -32,7 +31,6 @@ export function AccountBars({ view }: { readonly view: AccountView }) {
 				))}
 			</chakra.dl>
 			<Facts facts={view.facts} fontSize="22px" />
-			<StockBlend />
 		</chakra.div>
 	);
 }

@@ -1,5 +1,4 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { PanFromAbove } from "../ui/PanFromAbove.tsx";
 import { Act, Figure, Muted } from "../ui/parts.tsx";
 import type { ColourView, WayView } from "./colour.view.ts";
 import { setTrial } from "./setTrial.ts";
@@ -38,37 +37,22 @@ export function ColourWays({ view }: { readonly view: ColourView }) {
 					<Way key={way.way} way={way} isTaken={way.way === view.taken} isSettled={view.settled} />
 				))}
 			</chakra.div>
-			{view.drawing ? (
-				<chakra.div
-					display="grid"
-					gap="12px 24px"
-					gridTemplateColumns={{ base: "minmax(0,1fr)", sm: "minmax(0, 300px) minmax(0,1fr)" }}
-				>
-					<PanFromAbove pan={view.drawing} />
-					<div>
-						<Muted>{view.rowWords}</Muted>
-						<chakra.ol
-							display="flex"
-							flexWrap="wrap"
-							gap="10px 6px"
-							marginTop="8px"
-							aria-label="Pieces in each"
+			<div>
+				<Muted>{view.rowWords}</Muted>
+				<chakra.ol display="flex" flexWrap="wrap" gap="12px 6px" marginTop="8px" aria-label="Pieces in each">
+					{view.row.map(({ number, pieces, when, change }) => (
+						<Load
+							key={number}
+							round={round}
+							change={change}
+							title={when}
+							aria-label={`${number}: ${pieces} pieces, ${when}${change ? ", then fresh fat" : ""}`}
 						>
-							{view.row.map(({ number, pieces, when, change }) => (
-								<Load
-									key={number}
-									round={round}
-									change={change}
-									title={when}
-									aria-label={`${number}: ${pieces} pieces, ${when}${change ? ", then fresh fat" : ""}`}
-								>
-									{pieces}
-								</Load>
-							))}
-						</chakra.ol>
-					</div>
-				</chakra.div>
-			) : null}
+							{pieces}
+						</Load>
+					))}
+				</chakra.ol>
+			</div>
 		</chakra.div>
 	);
 }

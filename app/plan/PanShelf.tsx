@@ -131,7 +131,7 @@ export function PanShelf({ view }: { readonly view: PanUpView }) {
 				On the shelf
 			</chakra.h3>
 			<chakra.div overflowX="auto">
-				<Table>
+				<Table css={{ "& td": { verticalAlign: "middle" } }}>
 					<TableHead columns={COLUMNS} />
 					<tbody>
 						{view.shelf.map((kind) => (

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Facts } from "../ui/Facts.tsx";
 import { LineTable } from "../ui/LineTable.tsx";
 import { OvenCavity } from "../ui/OvenCavity.tsx";
+import { PanFromAbove } from "../ui/PanFromAbove.tsx";
 import { Key, Muted, Note, Sheet } from "../ui/parts.tsx";
 import { StepWords } from "../ui/StepWords.tsx";
 import type { StepView } from "../ui/stepView.ts";
@@ -11,6 +12,7 @@ import { ColourWays } from "./ColourWays.tsx";
 import type { PlaceDetail } from "./detail.ts";
 import { PanUp } from "./PanUp.tsx";
 import { SaucePot } from "./SaucePot.tsx";
+import { StockBlend } from "./StockBlend.tsx";
 import { TenderLine } from "./TenderLine.tsx";
 
 const Columns = chakra("div", {
@@ -50,8 +52,10 @@ export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
 			<Columns drawn={drawn}>
 				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
 					{head}
-					<Facts facts={detail.facts} fontSize="22px" />
+					{(detail.colour ?? detail.pot) ? null : <Facts facts={detail.facts} fontSize="22px" />}
 					{warnings}
+					{detail.colour?.drawing ? <PanFromAbove pan={detail.colour.drawing} /> : null}
+					{detail.account ? <StockBlend /> : null}
 				</chakra.div>
 				{drawn ? (
 					<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">

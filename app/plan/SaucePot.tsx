@@ -36,8 +36,8 @@ const TICK_MM = 20;
 
 /** The pot standing on the stove: what there is, what is wanted, and the level that is tried. */
 export function SaucePot({ pot }: { readonly pot: PotView }) {
-	const [level_l, setLevel] = useState(Math.min(pot.wanted_l, pot.there_l));
-	useEffect(() => setLevel(Math.min(pot.wanted_l, pot.there_l)), [pot.wanted_l, pot.there_l]);
+	const [level_l, setLevel] = useState(Math.min(pot.wanted_l, pot.take_l));
+	useEffect(() => setLevel(Math.min(pot.wanted_l, pot.take_l)), [pot.wanted_l, pot.take_l]);
 	const { volume, length } = measuresIn(pot.units);
 	const tried = triedLevel(pot, level_l);
 	const salt = tried.salt_pct === undefined ? "" : `, salt ${tried.salt_pct.toFixed(2)} %`;
@@ -65,8 +65,8 @@ export function SaucePot({ pot }: { readonly pot: PotView }) {
 
 function triedLevel(pot: PotView, level_l: number) {
 	return reduce({
-		start_l: pot.there_l,
-		target_l: Math.min(level_l, pot.there_l),
+		start_l: pot.take_l / pot.count,
+		target_l: Math.min(level_l, pot.take_l) / pot.count,
 		pot: { diameter_mm: pot.diameter_mm },
 		power_kW: pot.power_kW,
 		...(pot.salt_pct === null ? {} : { salt_pct: pot.salt_pct }),
@@ -84,10 +84,10 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 	const svg = useRef<SVGSVGElement>(null);
 	const px = scaleLinear().domain([0, pot.diameter_mm]).range([0, WIDTH]);
 	const depth = px(pot.height_mm);
-	const area_m2 = (Math.PI / 4) * (pot.diameter_mm / 1000) ** 2;
+	const area_m2 = pot.count * (Math.PI / 4) * (pot.diameter_mm / 1000) ** 2;
 	const up = (litres: number) => depth - px(litres / area_m2);
 	const { volume, length } = measuresIn(pot.units);
-	const take = (litres: number) => onLevel(Math.min(pot.there_l, Math.max(pot.there_l * 0.05, litres)));
+	const take = (litres: number) => onLevel(Math.min(pot.take_l, Math.max(pot.take_l * 0.05, litres)));
 	const litresAt = (event: PointerEvent) => {
 		const box = svg.current?.getBoundingClientRect();
 		if (!box) return level_l;
@@ -100,7 +100,7 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 		event.preventDefault();
 		take(level_l + by * area_m2);
 	};
-	const there = up(pot.there_l);
+	const there = up(pot.take_l);
 	const at = up(level_l);
 	const wanted = up(pot.wanted_l);
 	return (
@@ -108,7 +108,7 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 			ref={svg}
 			viewBox={`${-RULER} ${-ABOVE} ${WIDTH + RULER + RIGHT} ${depth + ABOVE + BELOW}`}
 			role="group"
-			aria-label={`${pot.name} cut through: ${volume(pot.there_l)} when it is strained, ${length(pot.fat_mm)} of fat on it, ${volume(pot.wanted_l)} wanted.`}
+			aria-label={`${pot.count > 1 ? `One of ${pot.count}: ` : ""}${pot.name} cut through: ${volume(pot.take_l)} taken, ${length(pot.fat_mm)} of fat on it, ${volume(pot.wanted_l)} wanted.`}
 		>
 			<Rect x={0} y={there} width={WIDTH} height={Math.max(0, at - there)} fill="place" />
 			<Rect x={0} y={at} width={WIDTH} height={depth - at} fill="broth" />
@@ -123,7 +123,7 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 			<Path d={`M0,0 V${depth} H${WIDTH} V0`} fill="none" stroke="pan" strokeWidth={5} />
 			<Stick height_mm={pot.height_mm} depth={depth} y={(mm) => depth - px(mm)} />
 			<Line x1={0} x2={WIDTH + 12} y1={there} y2={there} strokeDasharray="5 5" />
-			<Words x={WIDTH + 18} y={there} avoid={wanted} words={`${volume(pot.there_l)} strained`} />
+			<Words x={WIDTH + 18} y={there} avoid={wanted} words={`${volume(pot.take_l)} taken`} />
 			<Line x1={-6} x2={WIDTH + 12} y1={wanted} y2={wanted} stroke="ink" strokeWidth={2} />
 			<Words x={WIDTH + 18} y={wanted} words={`${volume(pot.wanted_l)} wanted`} strong />
 			<Grip
@@ -133,7 +133,7 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 				aria-label="Level of the sauce"
 				aria-valuenow={Number(level_l.toFixed(2))}
 				aria-valuemin={0}
-				aria-valuemax={Number(pot.there_l.toFixed(2))}
+				aria-valuemax={Number(pot.take_l.toFixed(2))}
 				aria-valuetext={text}
 				onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
 				onPointerMove={(event) => {

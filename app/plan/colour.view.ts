@@ -107,7 +107,7 @@ function panRow({ plan, recipe, kitchen, reading }: SumsFor): Taken | null {
 			when: `after ${durationWords(start_min)}, burner ${burner}`,
 			change: changeFat,
 		})),
-		rowWords: "Loads in their order. Under the line: pour the fat off and deglaze.",
+		rowWords: "Loads in their order. Marked below: then pour the fat off and deglaze.",
 	};
 }
 

@@ -4,7 +4,7 @@ import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/schedule";
 import { readKitchen, readSitting } from "#db";
 import { Paper, PaperHead, PrintPage } from "../ui/Paper.tsx";
-import { plannedDishes } from "../ui/planned.ts";
+import { plannedDishes } from "../ui/planned.server.ts";
 import { counted, percent, type Reading } from "../ui/reading.ts";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/cutting.route";

@@ -1,9 +1,10 @@
 import { lineWords } from "#core/pans";
+import type { PlanSauce } from "#core/plan";
 import { LIDS, type PlaceKey } from "#core/recipe";
 import { durationWords } from "#core/schedule";
 import type { Fact } from "../ui/Facts.tsx";
 import { marinade_l, setOf } from "../ui/places.ts";
-import { counted } from "../ui/reading.ts";
+import { counted, type Reading } from "../ui/reading.ts";
 import type { SumsFor } from "./arithmetic.ts";
 import { saltWords } from "./pot.view.ts";
 
@@ -115,6 +116,15 @@ function searHeadline({ plan, recipe, reading, kitchen }: SumsFor): Headline {
 	};
 }
 
+/** ", the rest of 10.2 l to the next stock" */
+function keptWords({ there_l, take_l }: PlanSauce, reading: Reading): string {
+	const kept_l = there_l - take_l;
+	return kept_l > A_LADLE_L ? `; ${reading.volume(kept_l)} of it go to the next stock` : "";
+}
+
+/** Less than this is not worth keeping, litres. */
+const A_LADLE_L = 0.2;
+
 function sauceHeadline({ plan, recipe, reading }: SumsFor): Headline {
 	const { sauce, clock } = plan;
 	const wanted = reading.volume(plan.sauce_l);
@@ -124,11 +134,16 @@ function sauceHeadline({ plan, recipe, reading }: SumsFor): Headline {
 	const first = sauce.remedies[0];
 	const reduces = first?.kind === "reduce";
 	return {
-		title: reduces ? `Reduce to ${wanted}` : `${wanted} of sauce`,
-		says: `From ${reading.clock(clock.sauce)}, out of ${reading.volume(sauce.there_l)} that will be left. Skim ${reading.mass(sauce.fat_kg)} of fat first.`,
+		title: reduces ? `Reduce ${reading.volume(sauce.take_l)} to ${wanted}` : `${wanted} of sauce`,
+		says: `From ${reading.clock(clock.sauce)}, out of ${reading.volume(sauce.there_l)} that will be left${keptWords(sauce, reading)}. Skim ${reading.mass(sauce.fat_kg)} of fat first.`,
 		facts: [
 			...(sauce.pot
-				? [{ figure: reading.length(sauce.mark_mm), label: `on the stick in the ${sauce.pot.name}` }]
+				? [
+						{
+							figure: reading.length(sauce.mark_mm),
+							label: `on the stick in ${sauce.pots > 1 ? `each of ${sauce.pots} ` : "the "}${sauce.pot.name}`,
+						},
+					]
 				: []),
 			...(reduces ? [{ figure: durationWords(first.minutes), label: "at a rolling boil" }] : []),
 			...(plan.salt_pct === null ? [] : [{ figure: saltWords(plan.salt_pct), label: "salt at the end" }]),

@@ -1,4 +1,4 @@
-import { STEAM_KG_PER_M2_H, VEGETABLE_WATER } from "#core/liquid";
+import { STEAM_KG_PER_M2_H, USUAL_REDUCTION, VEGETABLE_WATER } from "#core/liquid";
 import { dredgedFlour, type Plan } from "#core/plan";
 import { LIDS } from "#core/recipe";
 import {
@@ -74,6 +74,7 @@ export function sauceSums(given: SumsFor): Sum[] {
 			working: `${plan.chain.portions} portions × ${reading.volume(recipe.sauce_ml / 1000)}`,
 			result: reading.volume(plan.sauce_l),
 		},
+		...takeSums(given),
 		...markSums(given),
 		...saltSums(given),
 		...thickenerSums(plan, reading),
@@ -108,25 +109,36 @@ function thickenerSums({ sauce_l, lines }: Plan, reading: Reading): Sum[] {
 	];
 }
 
+function takeSums({ plan, kitchen, reading }: SumsFor): Sum[] {
+	const { liquid, sauce, salt_pct } = plan;
+	if (!liquid || !sauce || sauce.take_l < sauce.wanted_l) return [];
+	const { low, high } = kitchen.saltBand_pct;
+	const working =
+		salt_pct === null
+			? `${reading.volume(sauce.wanted_l)} × ${USUAL_REDUCTION}: reduced by half`
+			: `${reading.volume(sauce.wanted_l)} × ${saltWords((low + high) / 2)} wanted ÷ ${saltWords(liquid.salt_pct)} when lifted; not less than the sauce, not more than the ${reading.volume(sauce.there_l)} there is`;
+	return [{ label: "Taken to reduce", working, result: reading.volume(sauce.take_l) }];
+}
+
 function markSums({ plan, kitchen, reading }: SumsFor): Sum[] {
 	const { sauce } = plan;
 	if (!sauce?.pot) return [];
 	const [first] = sauce.remedies;
 	const mark: Sum = {
 		label: "Mark on the stick",
-		working: `${reading.volume(sauce.wanted_l)} stand so high in the ${sauce.pot.name}`,
+		working: `${reading.volume(sauce.wanted_l)} stand so high in ${sauce.pots > 1 ? `each of ${sauce.pots} ` : "the "}${sauce.pot.name}`,
 		result: reading.length(sauce.mark_mm),
 	};
 	if (first?.kind !== "reduce") return [mark];
 	const pace =
 		first.limitedBy === "power"
-			? `× ${STEAM_KJ_PER_KG} kJ/kg ÷ ${kitchen.hobPower_kW} kW`
-			: `÷ surface of the pot × ${MOST_STEAM_KG_PER_M2_H} mm an hour, the most it gives off`;
+			? `× ${STEAM_KJ_PER_KG} kJ/kg ÷ (${sauce.pots} × ${kitchen.hobPower_kW} kW)`
+			: `÷ surface of ${sauce.pots === 1 ? "the pot" : "the pots"} × ${MOST_STEAM_KG_PER_M2_H} mm an hour, the most it gives off`;
 	return [
 		mark,
 		{
 			label: "To reduce",
-			working: `(${reading.volume(sauce.there_l)} − ${reading.volume(sauce.wanted_l)}) ${pace}`,
+			working: `(${reading.volume(sauce.take_l)} − ${reading.volume(sauce.wanted_l)}) ${pace}`,
 			result: durationWords(first.minutes),
 		},
 	];
@@ -144,7 +156,7 @@ function saltSums({ plan, reading }: SumsFor): Sum[] {
 		},
 		{
 			label: "Salt of the sauce",
-			working: `${saltWords(liquid.salt_pct)} × ${reading.volume(sauce.there_l)} ÷ ${reading.volume(sauce.wanted_l)}`,
+			working: `${saltWords(liquid.salt_pct)} × ${reading.volume(sauce.take_l)} ÷ ${reading.volume(sauce.wanted_l)}`,
 			result: saltWords(salt_pct),
 		},
 	];

@@ -108,6 +108,9 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 					<ActLink to="cutting" aria-keyshortcuts="q">
 						Cutting note <Key aria-hidden>q</Key>
 					</ActLink>
+					<ActLink to="labels" aria-keyshortcuts="l">
+						Pan labels <Key aria-hidden>l</Key>
+					</ActLink>
 					<ActLink to="sheet" aria-keyshortcuts="p">
 						Production sheet <Key aria-hidden>p</Key>
 					</ActLink>

@@ -8,7 +8,7 @@ import { allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";
 import type { Typed, Wrong } from "../ui/form.ts";
 import { type PlaceView, placesOf } from "../ui/places.ts";
-import { planDishes } from "../ui/planned.ts";
+import { planDishes } from "../ui/planned.server.ts";
 import { percent, percentTyped } from "../ui/reading.ts";
 import { lineTyped, wishesTyped } from "../ui/settled.ts";
 import { versionWords } from "../ui/stateWords.ts";

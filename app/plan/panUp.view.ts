@@ -1,10 +1,10 @@
 import type { Bed, ChosenPan, LiquidLine, PanLimits, PanShape, PanWish, Piece } from "#core/pans";
 import { lineWords, piecesPerPan, rimOf } from "#core/pans";
 import type { UnitSystem } from "#core/quantity";
-import { LIDS } from "#core/recipe";
+import { LIDS, type Recipe } from "#core/recipe";
 import type { PanDrawing } from "../ui/drawings.ts";
 import { panDrawing } from "../ui/panDrawing.ts";
-import { counted } from "../ui/reading.ts";
+import { counted, type Reading } from "../ui/reading.ts";
 import type { SumsFor } from "./arithmetic.ts";
 
 /** Everything the page needs to draw the pans and to reckon while the line is dragged. */
@@ -100,19 +100,33 @@ function alikePans({ plan, recipe, reading }: SumsFor): AlikePans[] {
 		pieces: pan.pieces,
 		capacity: pan.capacity,
 		bed: pan.bed,
-		drawing: drawingOf(
-			pan,
-			panDrawing(pan.type.shape, reading, { piece: recipe.piece, gap_mm: recipe.gap_mm }),
-			reading.length(recipe.gap_mm),
-		),
+		drawing: drawingOf(pan, recipe, reading),
 	}));
 }
 
-/** A pan that is not full leaves its free places at the end. */
-function drawingOf(pan: ChosenPan, base: PanDrawing, gap: string): PanDrawing {
+/** Widest gap to which the pieces of a pan that is not full are spread, mm, and how finely it is sought. */
+const WIDEST_GAP_MM = 80;
+const GAP_STEP_MM = 2;
+
+/** The gap at which the pieces of a pan lie spread over its floor: the recipe's, or wider where there is room. */
+function spreadGap(pan: ChosenPan, { piece, gap_mm }: Recipe): number {
+	let gap = gap_mm;
+	while (
+		gap + GAP_STEP_MM <= WIDEST_GAP_MM &&
+		piecesPerPan(pan.type.shape, piece, gap + GAP_STEP_MM) >= pan.pieces
+	) {
+		gap += GAP_STEP_MM;
+	}
+	return gap;
+}
+
+/** What is still free stays at the end of the pattern. */
+function drawingOf(pan: ChosenPan, recipe: Recipe, reading: Reading): PanDrawing {
+	const gap_mm = spreadGap(pan, recipe);
+	const base = panDrawing(pan.type.shape, reading, { piece: recipe.piece, gap_mm });
 	return {
 		...base,
 		placed: base.placed.slice(0, pan.pieces),
-		words: `${pan.type.name} from above: ${counted(pan.pieces, "piece")} in one layer, ${gap} apart, of ${pan.capacity} that it holds.`,
+		words: `${pan.type.name} from above: ${counted(pan.pieces, "piece")} in one layer, ${reading.length(gap_mm)} apart, of ${pan.capacity} that it holds.`,
 	};
 }

@@ -11,7 +11,10 @@ export interface PotView {
 	readonly diameter_mm: number;
 	readonly height_mm: number;
 	readonly power_kW: number;
-	readonly there_l: number;
+	/** How many of it stand side by side; the litres are of all together. */
+	readonly count: number;
+	/** What is taken of the liquid; the rest is kept. */
+	readonly take_l: number;
 	readonly wanted_l: number;
 	readonly fat_mm: number;
 	/** Salt of the liquid before reducing, %; null when no line is salt. */
@@ -37,7 +40,8 @@ export function potView({ plan, kitchen, reading }: SumsFor): PotView | undefine
 		diameter_mm,
 		height_mm,
 		power_kW: kitchen.hobPower_kW,
-		there_l: sauce.there_l,
+		count: sauce.pots,
+		take_l: sauce.take_l,
 		wanted_l: sauce.wanted_l,
 		fat_mm: sauce.fat_mm,
 		salt_pct: plan.salt_pct === null ? null : liquid.salt_pct,

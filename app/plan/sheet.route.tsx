@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { readKitchen, readSitting } from "#db";
 import { PrintPage } from "../ui/Paper.tsx";
-import { plannedDishes } from "../ui/planned.ts";
+import { plannedDishes } from "../ui/planned.server.ts";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/sheet.route";
 import { SheetPaper } from "./SheetPaper.tsx";

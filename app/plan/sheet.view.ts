@@ -9,7 +9,7 @@ import { type AllergenView, allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";
 import { lineView } from "../ui/lineView.ts";
 import { PLACE_LABELS, pansWords, placesOf, setOf } from "../ui/places.ts";
-import type { PlannedDishRow } from "../ui/planned.ts";
+import type { PlannedDishRow } from "../ui/planned.server.ts";
 import { counted, type Reading } from "../ui/reading.ts";
 import { versionWords } from "../ui/stateWords.ts";
 import { warningWords } from "../ui/warningWords.ts";
@@ -129,8 +129,9 @@ function sauceLine({ sauce }: Plan, reading: Reading): string | null {
 	const way = sauce.remedies.find(({ kind }) => kind === "reduce" || kind === "thin");
 	if (way?.kind === "thin") return `${there}: add ${reading.volume(way.stock_l)} of stock`;
 	if (way?.kind !== "reduce") return there;
-	const stick = sauce.pot ? `${reading.length(way.mark_mm)} on the stick in the ${sauce.pot.name}, ` : "";
-	return `${there}: skim ${reading.mass(sauce.fat_kg)} of fat, reduce to ${stick}about ${durationWords(way.minutes)}`;
+	const where = sauce.pots > 1 ? `each of ${sauce.pots} ${sauce.pot?.name}` : `the ${sauce.pot?.name}`;
+	const stick = sauce.pot ? `to ${reading.length(way.mark_mm)} on the stick in ${where}, ` : "";
+	return `${there}: skim ${reading.mass(sauce.fat_kg)} of fat, reduce ${reading.volume(sauce.take_l)} ${stick}about ${durationWords(way.minutes)}`;
 }
 
 /** "contains celery (celery, light chicken stock)"; none of the list when there is none. */

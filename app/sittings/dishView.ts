@@ -1,5 +1,5 @@
 import { pansWords, placesOf } from "../ui/places.ts";
-import type { PlannedDishRow } from "../ui/planned.ts";
+import type { PlannedDishRow } from "../ui/planned.server.ts";
 import { percentTyped, type Reading } from "../ui/reading.ts";
 import { warningWords } from "../ui/warningWords.ts";
 

@@ -1,7 +1,7 @@
 import { type OrderRow, orderList } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
 import { readKitchen, readPreparations, readSitting, type Sitting } from "#db";
-import { plannedDishes } from "../ui/planned.ts";
+import { plannedDishes } from "../ui/planned.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/visit.ts";
 
 /** What has to be bought for a sitting, by supplier. */

@@ -17,7 +17,7 @@ import { NotSentNote } from "../ui/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/offline.ts";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
 import { placesOf } from "../ui/places.ts";
-import { plannedDishes } from "../ui/planned.ts";
+import { plannedDishes } from "../ui/planned.server.ts";
 import { counted } from "../ui/reading.ts";
 import { StaleNote } from "../ui/StaleNote.tsx";
 import { staleView } from "../ui/stale.ts";

@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { onDay } from "#core/schedule";
 import { readKitchen, readSittings } from "#db";
 import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
-import { plannedDishes } from "../ui/planned.ts";
+import { plannedDishes } from "../ui/planned.server.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/today.route";

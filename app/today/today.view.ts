@@ -1,7 +1,7 @@
 import { onDay } from "#core/schedule";
 import type { Sitting } from "#db";
 import { type PlaceView, placesOf } from "../ui/places.ts";
-import type { PlannedDishRow } from "../ui/planned.ts";
+import type { PlannedDishRow } from "../ui/planned.server.ts";
 import type { Reading } from "../ui/reading.ts";
 
 /** How far ahead the day's list looks. */

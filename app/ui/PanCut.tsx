@@ -70,10 +70,14 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 			role={drag ? "group" : "img"}
 			aria-label={cut.words}
 		>
-			<Label x={4} y={-16}>
-				{cut.lid}
-			</Label>
-			<Line x1={0} x2={WIDTH} y1={-7} y2={-7} stroke="pan" strokeWidth={4} />
+			{cut.lid === "" ? null : (
+				<>
+					<Label x={4} y={-16}>
+						{cut.lid}
+					</Label>
+					<Line x1={0} x2={WIDTH} y1={-7} y2={-7} stroke="pan" strokeWidth={4} />
+				</>
+			)}
 			<Layer from={0} to={cut.line_mm} lean={lean} up={up} fill="broth" depth_mm={pan.depth_mm} />
 			<Layer from={0} to={cut.bed_mm} lean={lean} up={up} fill="bed" depth_mm={pan.depth_mm} />
 			{nearestRow(pan).map((piece) => (
@@ -100,6 +104,7 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 				y1={up(pan.depth_mm - cut.headspace_mm)}
 				y2={up(pan.depth_mm - cut.headspace_mm)}
 				strokeDasharray="5 5"
+				strokeOpacity={cut.headspace_mm > 0 ? 1 : 0}
 			/>
 			{named ? <SchoolNames cut={cut} up={up} wallAt={lean.rim} /> : null}
 			<Line x1={lean.rim - 2} x2={WIDTH + 8} y1={line} y2={line} stroke="next" strokeWidth={2.5} />

@@ -3,7 +3,7 @@ import type { Kitchen } from "#core/plan";
 import { readKitchen, readSittings, type Sitting, type Store } from "#db";
 import { seedSkerryHouse } from "#db/demo";
 import { freshStore } from "../../db/freshStore.testing.ts";
-import { type PlannedDishRow, plannedDishes } from "./planned.ts";
+import { type PlannedDishRow, plannedDishes } from "./planned.server.ts";
 
 const FORTNIGHT_MS = 15 * 86_400_000;
 

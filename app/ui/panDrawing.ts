@@ -9,12 +9,13 @@ import {
 	rimOf,
 } from "#core/pans";
 import type { PanDrawing } from "./drawings.ts";
-import { counted, type Reading } from "./reading.ts";
+import type { Measures } from "./measures.ts";
+import { counted } from "./reading.ts";
 
 /** A pan drawn to scale: empty, or with one layer of pieces laid out in it. */
 export function panDrawing(
 	shape: PanShape,
-	reading: Reading,
+	reading: Measures,
 	laid?: { readonly piece: Piece; readonly gap_mm: number },
 ): PanDrawing {
 	const placed = laid ? packLayer(insideAt(shape, 0), laid.piece, laid.gap_mm) : [];

@@ -2,12 +2,14 @@ import { type TSchema, Type } from "@sinclair/typebox";
 import { Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
 import {
 	BoxPan,
+	checkMeasured,
 	GastronormPan,
 	HEADSPACE_LID_MM,
 	LIFT_LIMIT_KG,
 	LineBelowTop,
 	LineByShare,
 	LineOverTop,
+	MeasuredPan,
 	type PanShape,
 	Piece,
 	panFit,
@@ -148,9 +150,13 @@ function panOf(given: object): PanShape {
 		["gn", GastronormPan],
 		["round", RoundPan],
 		["box", BoxPan],
+		["measured", MeasuredPan],
 	];
 	const kind = kinds.find(([word]) => word in given);
-	if (!kind) throw refuse("pan", "a pan given by gn and depth_mm, by round, or by box is allowed");
+	if (!kind)
+		throw refuse("pan", "a pan given by gn and depth_mm, by round, by box or by measured is allowed");
 	const { pan } = checked(Type.Object({ pan: kind[1] }), { pan: given });
-	return pan as PanShape;
+	const shape = pan as PanShape;
+	if ("measured" in shape) checkMeasured(shape.measured);
+	return shape;
 }

@@ -1,16 +1,12 @@
-import { type Static, Type } from "@sinclair/typebox";
-import { Litres } from "../check/fields.ts";
 import { refuse } from "../check/Refusal.ts";
 
-const Gelatin = Type.Number({ minimum: 0, maximum: 300, allowed: "gelatin from 0 to 300 g a litre" });
-
-export const StockBlend = Type.Object({
-	strong_g_per_l: Gelatin,
-	light_g_per_l: Gelatin,
-	wanted_g_per_l: Gelatin,
-	litres: Litres,
-});
-export type StockBlend = Static<typeof StockBlend>;
+/** Two stocks with their gelatin, g a litre, and what is wanted of them. */
+export interface StockBlend {
+	readonly strong_g_per_l: number;
+	readonly light_g_per_l: number;
+	readonly wanted_g_per_l: number;
+	readonly litres: number;
+}
 
 /**
  * A strong and a light stock mixed to a wanted gelatin: a single strong one can smother a dish.

@@ -1,4 +1,4 @@
-export { blendStock, StockBlend } from "./blendStock.ts";
+export { blendStock, type StockBlend } from "./blendStock.ts";
 export { CUT_GIVES, type CutGives } from "./cutGives.ts";
 export { type LiquidAccount, type LiquidGiven, liquidAccount, VEGETABLE_WATER } from "./liquidAccount.ts";
 export {
@@ -7,7 +7,8 @@ export {
 	RENDERED_FAT_KG_PER_L,
 	type Remedy,
 	type SaucePlan,
-	type SaucePot,
+	type SaucePots,
 	sauceFrom,
+	USUAL_REDUCTION,
 } from "./sauceFrom.ts";
 export { STEAM_KG_PER_M2_H, steamAway } from "./steamAway.ts";

@@ -87,7 +87,9 @@ export function candidatesFor(load: PanLoad, stock: readonly PanType[], limits: 
 
 /** A pan that is over-full or too heavy for one, and one that does not close over its pieces. */
 const AWKWARD = 1;
-const DOES_NOT_CLOSE = 3;
+const DOES_NOT_CLOSE = 5;
+/** How much worse a pan is that weighs twice the limit. */
+const OVER_LIMIT = 2;
 
 /** What a pan with a drawback is held to cost in rungs: it stays on the shelf while any other will do. */
 export const DRAWBACK_RUNGS = 300;
@@ -102,13 +104,16 @@ function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
 		high: rungsHigh(type.shape),
 		below_l: volumeBelow(type.shape, Math.min(full.line_mm, depthOf(type.shape))),
 		wished: load.wishes?.find(({ typeId }) => typeId === type.id)?.count,
-		drawback: drawbackOf(full, full.bed_mm + pieceHeight(load.piece) <= depthOf(type.shape)),
+		drawback: drawbackOf(full, full.bed_mm + pieceHeight(load.piece) <= depthOf(type.shape), limits),
 	};
 }
 
-function drawbackOf({ warnings }: FilledPan, closes: boolean): number {
+/** The further over the carrying limit, the worse. */
+function drawbackOf(full: FilledPan, closes: boolean, { liftLimit_kg }: PanLimits): number {
 	if (!closes) return DOES_NOT_CLOSE;
-	return warnings.includes("overfull") || warnings.includes("heavy") ? AWKWARD : 0;
+	const over = Math.max(0, full.lifted_kg / liftLimit_kg - 1);
+	const isAwkward = full.warnings.includes("overfull") || over > 0;
+	return isAwkward ? AWKWARD + over * OVER_LIMIT : 0;
 }
 
 /** One pan with some of the pieces and its share of the bed. */

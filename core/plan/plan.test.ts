@@ -1,7 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { chooseByHand } from "../pans/index.ts";
 import { type Ingredient, ingredient, type Recipe } from "../recipe/index.ts";
-import { type DishOrder, type Kitchen, plan, planSitting } from "./index.ts";
+import { type DishOrder, type Kitchen, onePanMore, plan, planSitting, sizeDish } from "./index.ts";
 
 const INGREDIENTS: readonly Ingredient[] = [
 	ingredient({ id: "collar", name: "pork collar", category: "meat" }),
@@ -214,6 +215,52 @@ describe("what limits", () => {
 		expect(codes({}, { searPan: null, trays: [] })).toContain("noSearPan");
 	});
 
+	it("says which kinds of pan are used up, here and by other dishes", () => {
+		const [first, second] = planSitting(
+			["a", "b"].map((id) => ({ id, recipe: RECIPE, order: { ...ORDER, covers: 1000 } })),
+			KITCHEN,
+		);
+		if (!first || !second || !("plan" in first) || !("plan" in second)) throw new Error("both are planned");
+		const warning = first.plan.warnings.find(({ code }) => code === "panStock");
+		if (warning?.code !== "panStock") throw new Error("the stock limits");
+		for (const { stock, here, elsewhere } of warning.kinds) expect(here + elsewhere).toBe(stock);
+	});
+
+	it("keeps what the chef has settled, and says when the stock does not hold so many", () => {
+		const wishes = (count: number) => ({ panWishes: [{ typeId: "half", count }] });
+		const two = plan(RECIPE, { ...ORDER, ...wishes(2) }, KITCHEN);
+		expect(two.pans.pans.filter(({ type }) => type.id === "half")).toHaveLength(2);
+		const none = plan(RECIPE, { ...ORDER, ...wishes(0) }, KITCHEN);
+		expect(none.pans.pans.some(({ type }) => type.id === "half")).toBe(false);
+		expect(codes({ covers: 400, ...wishes(500) })).toContain("wishBeyondStock");
+	});
+
+	it("says half-empty pans, pieces above their line, and loads that are crowded", () => {
+		const only = {
+			pans: [{ id: "big", name: "Big", shape: { gn: "2/1", depth_mm: 100 }, stock: 9 }],
+		} as const;
+		expect(codes({ covers: 8 }, only)).toContain("halfEmpty");
+		const flat = {
+			pans: [{ id: "flat", name: "Flat", shape: { gn: "1/1", depth_mm: 40 }, stock: 9 }],
+		} as const;
+		expect(codes({}, flat)).toContain("aboveLine");
+		const sear = { sides: 2, minutesPerSide: 2, recovery_min: 1, gap_mm: 1 };
+		expect(codes({}, {}, { sear })).toContain("crowded");
+	});
+
+	it("says a pan that boils dry, and one that comes close", () => {
+		const open = { ...RECIPE.braise, lid: "open" as const, line: { share: 0.05 } };
+		const lines = RECIPE.lines.filter(({ role }) => role !== "vegetable");
+		const losses = { trimLoss: 0.1, cookingLoss: 0.02 };
+		expect(codes({}, {}, { braise: open, lines, losses })).toContain("boilsDry");
+	});
+
+	it("puts paper between foil and acid, and counts out what was counted in", () => {
+		expect(codes({}, {}, { braise: { ...RECIPE.braise, lid: "foil" } })).toContain("foilAcid");
+		expect(codes({}, {}, { braise: { ...RECIPE.braise, lid: "lid" } })).not.toContain("foilAcid");
+		expect(codes({})).toContain("countOut");
+	});
+
 	it("warns when the pans' litres are far from the card's ratio", () => {
 		const lines = RECIPE.lines.map((one) => (one.ingredient === "stock" ? { ...one, amount: 100 } : one));
 		expect(codes({}, {}, { lines })).toContain("ratio");
@@ -225,6 +272,38 @@ describe("what limits", () => {
 		expect(codes({ serviceAt: Date.UTC(2026, 10, 28, 19, 30) }, {}, { marinate })).toContain(
 			"marinatedTooLong",
 		);
+	});
+});
+
+describe("colouring in the pan and in the oven", () => {
+	it("the way that is taken enters the clock and the fat", () => {
+		const pan = plan(RECIPE, { ...ORDER, colour: "pan" }, KITCHEN);
+		const oven = plan(RECIPE, { ...ORDER, colour: "oven" }, KITCHEN);
+		expect(line("lard", oven)?.amount_g).toBeCloseTo(oven.colour?.oven?.fat_g ?? Number.NaN, 6);
+		const minutes = (of: typeof pan) => (of.clock.build - of.clock.sear) / 60_000;
+		expect(minutes(oven) - minutes(pan)).toBeCloseTo(
+			Math.ceil(oven.colour?.minutes ?? 0) - Math.ceil(pan.colour?.minutes ?? 0),
+			-1,
+		);
+		expect(pan.colour?.oven).toEqual(oven.colour?.oven);
+	});
+
+	it("without a searing pan it is the oven's", () => {
+		expect(plan(RECIPE, ORDER, { ...KITCHEN, searPan: null }).colour?.way).toBe("oven");
+		expect(plan(RECIPE, { ...ORDER, colour: "oven" }, { ...KITCHEN, trays: [] }).warnings).toContainEqual({
+			code: "noColourOven",
+			place: "sear",
+		});
+	});
+});
+
+describe("one pan more", () => {
+	it("finds room where the stock was used up, and says nothing where it spares nothing", () => {
+		const dish = sizeDish(RECIPE, { ...ORDER, covers: 1000 }, KITCHEN);
+		const [best] = onePanMore([dish], KITCHEN, chooseByHand);
+		expect(best?.pieces).toBeGreaterThan(0);
+		const roomy = { ...KITCHEN, pans: KITCHEN.pans.map((type) => ({ ...type, stock: 200 })) };
+		expect(onePanMore([sizeDish(RECIPE, ORDER, roomy)], roomy, chooseByHand)).toEqual([]);
 	});
 });
 
@@ -262,9 +341,15 @@ describe("what the plan says of salt, sauce and pieces", () => {
 		lines: RECIPE.lines.map((line) => (line.role === "salt" ? { ...line, amount: grams } : line)),
 	});
 
-	it("salt at the end is all salt over all it is shared by, and grows with the salt", () => {
-		const one = plan(salted(25), ORDER, KITCHEN).salt_pct ?? Number.NaN;
-		expect(plan(salted(50), ORDER, KITCHEN).salt_pct).toBeCloseTo(2 * one, 9);
+	it("salt is all salt over all it is shared by, and the sauce is reduced to the house's band", () => {
+		const one = plan(salted(25), ORDER, KITCHEN);
+		const two = plan(salted(50), ORDER, KITCHEN);
+		expect(two.liquid?.salt_pct).toBeCloseTo(2 * (one.liquid?.salt_pct ?? Number.NaN), 9);
+		const { low, high } = KITCHEN.saltBand_pct;
+		for (const { salt_pct, sauce } of [one, two]) {
+			if (sauce && sauce.take_l > sauce.wanted_l && sauce.take_l < sauce.there_l)
+				expect(salt_pct).toBeCloseTo((low + high) / 2, 9);
+		}
 		const unsalted = { ...RECIPE, lines: RECIPE.lines.filter(({ role }) => role !== "salt") };
 		expect(plan(unsalted, ORDER, KITCHEN).salt_pct).toBeNull();
 	});

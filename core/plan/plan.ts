@@ -122,9 +122,13 @@ export function planIn(
 	const ovens = fitOvens(countByType(pans), kitchen.ovens, recipe.braise.oven_C);
 	const work = workOf(recipe, factor, order.hands);
 	const braise_min = FORK_TENDER_MINUTES[recipe.cut];
-	const clock = clockOf(recipe, order, kitchen, work, colour?.minutes ?? 0, braise_min);
 	const liquid = planLiquid(recipe, { chain: size.chain, pans, lines, minutes: braise_min.likely });
 	const sauce = planSauce(liquid, sauce_l, lines, kitchen);
+	const clock = clockOf(recipe, order, kitchen, work, {
+		colour_min: colour?.minutes ?? 0,
+		reduce_min: reducingMinutes(sauce),
+		braise_min,
+	});
 	const salted = lines.some(({ line }) => line.role === "salt");
 	const salt_pct = salted && sauce ? sauce.salt_pct : null;
 	const wished = new Map(order.panWishes.map(({ typeId, count }) => [typeId, count]));
@@ -174,13 +178,24 @@ function workOf(recipe: Recipe, factor: number, hands: number): Record<PlaceKey,
 	return Object.fromEntries(each) as Record<PlaceKey, WorkMinutes>;
 }
 
+/** Minutes that the pieces colour, the sauce reduces and the pans are in. */
+interface Cooking {
+	readonly colour_min: number;
+	readonly reduce_min: number;
+	readonly braise_min: Range;
+}
+
+function reducingMinutes(sauce: PlanSauce | null): number {
+	const [first] = sauce?.remedies ?? [];
+	return first?.kind === "reduce" ? first.minutes : 0;
+}
+
 function clockOf(
 	recipe: Recipe,
 	order: DishOrder,
 	kitchen: Kitchen,
 	work: Record<PlaceKey, WorkMinutes>,
-	colour_min: number,
-	braise_min: Range,
+	{ colour_min, reduce_min, braise_min }: Cooking,
 ): Clock {
 	return backwardClock(
 		{
@@ -191,7 +206,7 @@ function clockOf(
 			panUp_min: work.panUp.wall_min,
 			braise_min,
 			rest_min: recipe.rest_min,
-			sauce_min: work.sauce.wall_min,
+			sauce_min: Math.max(work.sauce.wall_min, Math.ceil(work.sauce.handsOn_min / order.hands + reduce_min)),
 			plate_min: work.plate.wall_min,
 		},
 		{

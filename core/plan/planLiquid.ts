@@ -22,8 +22,9 @@ import type { PlanLine } from "./planLines.ts";
 
 /** The sauce of a dish, and the pot it is finished in. */
 export interface PlanSauce extends SaucePlan {
-	/** The widest round pot that takes it; null when the kitchen has none. */
+	/** Round pots that take it, as many as needed; null when the kitchen has none. */
 	readonly pot: PanType | null;
+	readonly pots: number;
 }
 
 /** Gelatin of a stock that sets softly, g a litre. General practice. */
@@ -122,25 +123,35 @@ export function planSauce(
 	kitchen: Kitchen,
 ): PlanSauce | null {
 	if (!account) return null;
-	const pot = saucePot(Math.max(account.left_l, wanted_l), kitchen);
-	const diameter_mm = pot && "round" in pot.shape ? pot.shape.round.diameter_mm : ANY_POT_MM;
-	const sauce = sauceFrom(
-		account,
-		wanted_l,
-		{ diameter_mm, power_kW: kitchen.hobPower_kW },
-		dredgedFlour(lines),
-	);
-	return { ...sauce, pot };
+	const salted = lines.some(({ line }) => line.role === "salt");
+	const { low, high } = kitchen.saltBand_pct;
+	const finish = (count: number, diameter_mm: number) =>
+		sauceFrom(
+			account,
+			wanted_l,
+			{ diameter_mm, power_kW: kitchen.hobPower_kW, count },
+			dredgedFlour(lines),
+			salted ? (low + high) / 2 : null,
+		);
+	// How much is taken does not hang on the pots, so it says which pots are needed.
+	const { take_l } = finish(1, ANY_POT_MM);
+	const pots = saucePots(Math.max(take_l, wanted_l), kitchen);
+	return { ...finish(pots.count, pots.diameter_mm), pot: pots.pot, pots: pots.count };
 }
 
-/** The widest round pot that takes so much and still boils without spilling: it boils down quickest. */
-function saucePot(litres: number, { pans }: Pick<Kitchen, "pans">): PanType | null {
-	const pots = pans.filter(
-		({ shape }) => "round" in shape && volumeBelow(shape, shape.round.height_mm * POT_FULL) >= litres,
-	);
-	const width = ({ shape }: PanType) => ("round" in shape ? shape.round.diameter_mm : 0);
-	const [widest] = pots.sort((a, b) => width(b) - width(a));
-	return widest ?? null;
+/** The pots that boil it down quickest: the widest, as many as it takes, each on its burner. */
+function saucePots(
+	litres: number,
+	{ pans, burners }: Pick<Kitchen, "pans" | "burners">,
+): { pot: PanType | null; count: number; diameter_mm: number } {
+	const kinds = pans.flatMap((pot) => {
+		if (!("round" in pot.shape)) return [];
+		const { diameter_mm, height_mm } = pot.shape.round;
+		const count = Math.max(1, Math.ceil(litres / volumeBelow(pot.shape, height_mm * POT_FULL)));
+		return count <= Math.min(pot.stock, burners) ? [{ pot, count, diameter_mm }] : [];
+	});
+	const [best] = kinds.sort((a, b) => a.count - b.count || b.diameter_mm - a.diameter_mm);
+	return best ?? { pot: null, count: 1, diameter_mm: ANY_POT_MM };
 }
 
 /** Flour that is in the sauce already, from dredging or from the vegetables, g. */

@@ -1,6 +1,5 @@
-import { type Static, Type } from "@sinclair/typebox";
-import { Litres, Millimetres } from "../check/fields.ts";
 import { refuse } from "../check/Refusal.ts";
+import type { Reduction } from "./schemas.ts";
 
 /** Heat that turns a kilo of boiling water into steam, kJ/kg (steam tables, at 1 atm). */
 export const STEAM_KJ_PER_KG = 2257;
@@ -11,21 +10,6 @@ export const STEAM_KJ_PER_KG = 2257;
  * kitchen's own log replaces it.
  */
 export const MOST_STEAM_KG_PER_M2_H = 45;
-
-/** What is boiled down, in which pot, with how much heat reaching it. */
-export const Reduction = Type.Object({
-	start_l: Litres,
-	target_l: Litres,
-	pot: Type.Object({ diameter_mm: Millimetres }),
-	/** Net: what reaches the liquid, not what the burner is sold as. */
-	power_kW: Type.Number({
-		exclusiveMinimum: 0,
-		maximum: 200,
-		allowed: "a power above 0 and up to 200 kW",
-	}),
-	salt_pct: Type.Optional(Type.Number({ minimum: 0, maximum: 30, allowed: "a percentage from 0 to 30" })),
-});
-export type Reduction = Static<typeof Reduction>;
 
 export interface Reduced {
 	readonly minutes: number;

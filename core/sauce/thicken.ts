@@ -1,8 +1,4 @@
-import { type Static, Type } from "@sinclair/typebox";
-import { Litres, oneOf } from "../check/fields.ts";
-
-export const THICKENERS = ["starch", "roux", "kneadedButter"] as const;
-export type Thickener = (typeof THICKENERS)[number];
+import type { Thickening } from "./schemas.ts";
 
 /**
  * Grams for a litre of light nappé: the middle of what kitchens use. Starch 18 to 25 g,
@@ -15,14 +11,6 @@ export const KNEADED_FLOUR_G_PER_L = 35;
 
 /** Water a starch is slaked in, by weight. */
 export const SLURRY_WATER = 2;
-
-export const Thickening = Type.Object({
-	sauce_l: Litres,
-	method: oneOf(THICKENERS),
-	/** Flour that stuck to the meat, g. */
-	dredged_g: Type.Optional(Type.Number({ minimum: 0, maximum: 1_000_000, allowed: "a weight from 0 g" })),
-});
-export type Thickening = Static<typeof Thickening>;
 
 export interface Thickened {
 	readonly starch_g?: number;

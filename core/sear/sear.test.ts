@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { searPlan } from "./index.ts";
+import { colourInOven, searPlan } from "./index.ts";
 
 const PAN = { round: { diameter_mm: 360, height_mm: 60 } };
 const PIECE = { shape: "block", length_mm: 100, width_mm: 60, height_mm: 50, weight_g: 315 } as const;
@@ -36,5 +36,63 @@ describe("searing in loads", () => {
 
 	it("refuses a joint wider than the pan", () => {
 		expect(() => searPlan(PAN, { ...PIECE, length_mm: 500 }, 1, WAY)).toThrow("piece: ");
+	});
+});
+
+describe("the order of the loads", () => {
+	it("goes round the burners, every piece once, each pan emptied at the end", () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 1, max: 300 }), fc.integer({ min: 1, max: 6 }), (count, burners) => {
+				const plan = searPlan(PAN, PIECE, count, { ...WAY, burners });
+				expect(plan.order.reduce((sum, { pieces }) => sum + pieces, 0)).toBe(count);
+				expect(plan.order).toHaveLength(plan.loads);
+				const used = new Set(plan.order.map(({ burner }) => burner));
+				for (const burner of used) {
+					expect(plan.order.findLast((load) => load.burner === burner)?.changeFat).toBe(true);
+				}
+				const last = plan.order.at(-1)?.start_min ?? 0;
+				expect(last).toBeLessThan(plan.minutes);
+			}),
+		);
+	});
+
+	it("changes the fat sooner where the pieces are floured", () => {
+		const clean = searPlan(PAN, PIECE, 200, WAY);
+		const floured = searPlan(PAN, PIECE, 200, WAY, true);
+		expect(floured.deglazings).toBe(floured.loads);
+		expect(clean.deglazings).toBeLessThan(floured.deglazings);
+	});
+});
+
+describe("colouring in the oven", () => {
+	const TRAY = { id: "tray", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 6 } as const;
+	const OVEN = {
+		id: "north",
+		name: "North",
+		kind: "fanOven",
+		rungs: 10,
+		pitch_mm: 65,
+		shelf: "1/1",
+		min_C: 60,
+		max_C: 250,
+	} as const;
+
+	it("takes as many fillings as the trays and the slots make", () => {
+		const way = colourInOven(PIECE, 100, [TRAY], [OVEN]);
+		expect(way).toMatchObject({ atOnce: 6, trays: Math.ceil(100 / (way?.perTray ?? 1)) });
+		expect(way?.rounds).toBe(Math.ceil((way?.trays ?? 0) / 6));
+		expect(way?.minutes).toBe((way?.rounds ?? 0) * 50 + ((way?.rounds ?? 1) - 1) * 5);
+	});
+
+	it("chooses the oven that is done first, and none that is not hot enough", () => {
+		const small = { ...OVEN, id: "south", rungs: 2 };
+		expect(colourInOven(PIECE, 100, [TRAY], [small, OVEN])?.oven.id).toBe("north");
+		expect(colourInOven(PIECE, 100, [TRAY], [{ ...OVEN, max_C: 150 }])).toBeNull();
+		expect(colourInOven(PIECE, 100, [], [OVEN])).toBeNull();
+	});
+
+	it("costs fewer hands than the pan for a large batch", () => {
+		const pan = searPlan(PAN, PIECE, 200, WAY);
+		expect(colourInOven(PIECE, 200, [TRAY], [OVEN])?.hands_min).toBeLessThan(pan.hands_min);
 	});
 });

@@ -2,7 +2,7 @@ import { choosePansWith } from "#core/pans";
 import type { Kitchen } from "#core/plan";
 import { type Plan, planSitting } from "#core/plan";
 import { cookedRecipe, type Database, type DishWithRecipe, orderOf, type Sitting, withRecipes } from "#db";
-import { integerSolver } from "#server";
+import { integerSolver } from "#server/integerSolver";
 
 /** Pans for a whole sitting, to the proven least. */
 export const choosePansTogether = choosePansWith(integerSolver);

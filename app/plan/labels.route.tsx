@@ -1,0 +1,88 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { data } from "react-router";
+import { readKitchen, readSitting } from "#db";
+import { Paper, PrintPage } from "../ui/Paper.tsx";
+import { plannedDishes } from "../ui/planned.server.ts";
+import { foundOr404, visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/labels.route";
+import { type LabelsView, labelsView, type PanLabel } from "./labels.view.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `Pan labels · ${loaderData.dish}` : "Pan labels" },
+];
+
+export async function loader({ context, params }: Route.LoaderArgs) {
+	const { store, reading, preferences } = await visitOf(context);
+	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
+	const kitchen = await readKitchen(store.db);
+	const row = (await plannedDishes(store.db, sitting, kitchen)).find(({ dish }) => dish.id === params.dishId);
+	if (!row) throw data({ missing: "dish on this sitting" }, { status: 404 });
+	return {
+		...labelsView(row, sitting, reading.towards(sitting.serviceAt)),
+		to: `/sittings/${sitting.id}/dishes/${row.dish.id}`,
+		paper: preferences.paper,
+	};
+}
+
+export default function PanLabels({ loaderData: view }: Route.ComponentProps) {
+	return (
+		<PrintPage
+			paper={view.paper}
+			back={{ to: view.to, words: "Back to the long table" }}
+			here={`${view.to}/labels`}
+		>
+			<Paper aria-label={`Pan labels, ${view.dish}`}>
+				<chakra.h1 fontFamily="head" fontWeight="700" fontSize="1.4em" className="screenOnly">
+					Pan labels
+				</chakra.h1>
+				{view.refused === null ? null : <p>There is no plan for this: {view.refused}</p>}
+				<chakra.ul
+					display="grid"
+					gap="6mm"
+					gridTemplateColumns={{ base: "minmax(0,1fr)", sm: "repeat(2, minmax(0,1fr))" }}
+					_print={{ gridTemplateColumns: "repeat(2, 1fr)" }}
+				>
+					{view.labels.map((label) => (
+						<Label key={label.number} label={label} view={view} />
+					))}
+				</chakra.ul>
+			</Paper>
+		</PrintPage>
+	);
+}
+
+/** What is stuck to the rim of one pan. */
+function Label({ label, view }: { readonly label: PanLabel; readonly view: LabelsView }) {
+	return (
+		<chakra.li border="2px solid black" padding="4mm" breakInside="avoid">
+			<chakra.div display="flex" justifyContent="space-between" gap="4mm" alignItems="baseline">
+				<chakra.b fontFamily="head" fontSize="1.3em" lineHeight="1.1">
+					{view.dish}
+				</chakra.b>
+				<chakra.b fontFamily="head" fontSize="1.5em" whiteSpace="nowrap">
+					{label.number}
+				</chakra.b>
+			</chakra.div>
+			<p>
+				{view.sitting}, {view.service} · {label.pan}
+			</p>
+			<chakra.dl
+				display="grid"
+				gridTemplateColumns="repeat(3, minmax(0,1fr))"
+				gap="2mm 4mm"
+				marginBlock="3mm"
+			>
+				{label.figures.map(({ label: words, figure }) => (
+					<chakra.div key={words} display="flex" flexDirection="column-reverse" justifyContent="flex-end">
+						<dt>{words}</dt>
+						<chakra.dd fontFamily="head" fontWeight="700" fontSize="1.25em" lineHeight="1.1">
+							{figure}
+						</chakra.dd>
+					</chakra.div>
+				))}
+			</chakra.dl>
+			<p>Allergens: {view.allergens}.</p>
+			<chakra.p marginTop="2mm">Packed by ________ at ________ Core ________</chakra.p>
+		</chakra.li>
+	);
+}

@@ -1,0 +1,161 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { CUTS } from "../braise/index.ts";
+import {
+	blendStock,
+	CUT_GIVES,
+	type LiquidGiven,
+	liquidAccount,
+	RENDERED_FAT_KG_PER_L,
+	STEAM_KG_PER_M2_H,
+	sauceFrom,
+	steamAway,
+} from "./index.ts";
+
+const GIVEN: LiquidGiven = {
+	poured_l: 12,
+	vegetables_kg: 8,
+	raw_kg: 24,
+	cooked_kg: 15,
+	fat_kg: 1,
+	gelatin_g: 300,
+	fatPoured_kg: 0.2,
+	gelatinPoured_g: 100,
+	salt_g: 260,
+	evaporated_l: 1.5,
+	absorbed_l: 0.5,
+	minutes: 160,
+};
+const POTS = { diameter_mm: 400, power_kW: 3, count: 1 };
+
+const amount = (max: number) => fc.double({ min: 0, max, noNaN: true });
+const givens: fc.Arbitrary<LiquidGiven> = fc.record({
+	poured_l: amount(60),
+	vegetables_kg: amount(30),
+	raw_kg: fc.double({ min: 1, max: 100, noNaN: true }),
+	cooked_kg: amount(60),
+	fat_kg: amount(8),
+	gelatin_g: amount(2000),
+	fatPoured_kg: amount(1),
+	gelatinPoured_g: amount(500),
+	salt_g: amount(1500),
+	evaporated_l: amount(40),
+	absorbed_l: amount(5),
+	minutes: fc.double({ min: 10, max: 900, noNaN: true }),
+});
+
+describe("the account of the liquid", () => {
+	it("adds up: in, less what goes, is what is left", () => {
+		const account = liquidAccount(GIVEN);
+		expect(account).toMatchObject({ fromVegetables_l: 2, weeping_l: 8, left_l: 20, dryAt_min: null });
+		expect(account.fat_kg).toBeCloseTo(1.2, 9);
+	});
+
+	it("loses no liquid, salt, fat or gelatin to 0.1 %", () => {
+		fc.assert(
+			fc.property(givens, (given) => {
+				const account = liquidAccount(given);
+				const inwards = account.poured_l + account.fromVegetables_l + account.weeping_l;
+				const outwards = account.evaporated_l + account.absorbed_l + account.left_l;
+				expect(Math.abs(outwards - inwards)).toBeLessThanOrEqual(0.001 * inwards + 1e-9);
+				const shared_kg = account.left_l + account.vegetables_kg + account.cooked_kg;
+				expect((account.salt_pct / 100) * shared_kg * 1000).toBeCloseTo(shared_kg > 0 ? given.salt_g : 0, 6);
+				expect(account.fat_kg).toBeCloseTo(given.fat_kg + given.fatPoured_kg, 9);
+				expect(account.gelatin_g).toBeCloseTo(given.gelatin_g + given.gelatinPoured_g, 9);
+				expect(account.left_l).toBeGreaterThanOrEqual(0);
+			}),
+		);
+	});
+
+	it("says the minute at which the pan would be dry, and never goes below nothing", () => {
+		const account = liquidAccount({ ...GIVEN, evaporated_l: 44 });
+		expect(account.left_l).toBe(0);
+		expect(account.dryAt_min).toBeCloseTo((160 * 22) / 44, 9);
+	});
+
+	it("a tighter lid never lets more away", () => {
+		const tighter = ["open", "paper", "foil", "lid", "sealed"] as const;
+		const away = tighter.map((lid) => steamAway(0.14, lid, 160));
+		expect(away).toEqual([...away].sort((a, b) => b - a));
+		expect(steamAway(0.14, "open", 60)).toBeCloseTo(0.14 * STEAM_KG_PER_M2_H.open, 9);
+	});
+
+	it("no cut gives up more fat and gelatin than it can lose", () => {
+		for (const cut of CUTS) expect(CUT_GIVES[cut].fat + CUT_GIVES[cut].gelatin).toBeLessThan(0.25);
+	});
+});
+
+describe("the sauce from it", () => {
+	const account = liquidAccount(GIVEN);
+
+	it("takes only so much as brings the salt to what the house wants", () => {
+		const sauce = sauceFrom(account, 6, POTS, 0, 1);
+		expect(sauce.salt_pct).toBeCloseTo(1, 9);
+		expect(sauce.take_l).toBeCloseTo(6 / account.salt_pct, 9);
+		const early = sauceFrom(liquidAccount({ ...GIVEN, salt_g: 900 }), 6, POTS, 0, 1);
+		expect(early.take_l).toBe(6);
+		expect(early.salt_pct).toBeGreaterThan(1);
+	});
+
+	it("reduces to a mark in the pot, in as many pots as stand side by side", () => {
+		const [one] = sauceFrom(account, 6, POTS, 0, 1).remedies;
+		const [two] = sauceFrom(account, 6, { ...POTS, count: 2 }, 0, 1).remedies;
+		if (one?.kind !== "reduce" || two?.kind !== "reduce") throw new Error("both reduce");
+		expect(one.mark_mm).toBeCloseTo(6 / (Math.PI * 0.04), 6);
+		expect(two.mark_mm).toBeCloseTo(one.mark_mm / 2, 6);
+		expect(two.minutes).toBeCloseTo(one.minutes / 2, 6);
+	});
+
+	it("is lengthened with stock where there is too little, and the salt thins with it", () => {
+		const sauce = sauceFrom(account, 30, POTS, 0, 1);
+		expect(sauce.remedies[0]).toMatchObject({ kind: "thin", stock_l: 10 });
+		expect(sauce.salt_pct).toBeCloseTo((account.salt_pct * 20) / 30, 9);
+	});
+
+	it("floats its share of the fat in the pot", () => {
+		const sauce = sauceFrom(account, 6, POTS, 0, null);
+		expect(sauce.take_l).toBe(12);
+		expect(sauce.fat_mm).toBeCloseTo((1.2 * 0.6) / RENDERED_FAT_KG_PER_L / (Math.PI * 0.04), 6);
+		expect(sauce.fat_kg).toBeCloseTo(1.2, 9);
+	});
+
+	it("marks the ways that bring gluten, and all where flour is in it already", () => {
+		const free = sauceFrom(account, 6, POTS, 0, 1).remedies.filter(({ glutenFree }) => glutenFree);
+		expect(free.map(({ kind }) => kind)).toEqual(["reduce", "starch", "puree", "acid"]);
+		expect(sauceFrom(account, 6, POTS, 100, 1).remedies.some(({ glutenFree }) => glutenFree)).toBe(false);
+	});
+
+	it("gathers gelatin as it reduces", () => {
+		const thin = sauceFrom(account, 12, POTS, 0, null).gelatin_g_per_l;
+		expect(sauceFrom(account, 6, POTS, 0, null).gelatin_g_per_l).toBeCloseTo(thin * (12 / 6) * (12 / 20), 6);
+	});
+});
+
+describe("two stocks blended", () => {
+	it("come to the wanted gelatin", () => {
+		fc.assert(
+			fc.property(
+				amount(60),
+				amount(60),
+				amount(1),
+				fc.double({ min: 0.1, max: 90, noNaN: true }),
+				(a, b, t, l) => {
+					const wanted_g_per_l = Math.min(Math.max(a + (b - a) * t, Math.min(a, b)), Math.max(a, b));
+					const { strong_l, light_l } = blendStock({
+						strong_g_per_l: a,
+						light_g_per_l: b,
+						wanted_g_per_l,
+						litres: l,
+					});
+					expect(strong_l + light_l).toBeCloseTo(l, 6);
+					expect(strong_l * a + light_l * b).toBeCloseTo(l * wanted_g_per_l, 4);
+				},
+			),
+		);
+	});
+
+	it("cannot be stronger than the strong one", () => {
+		const asked = { strong_g_per_l: 20, light_g_per_l: 5, wanted_g_per_l: 25, litres: 4 };
+		expect(() => blendStock(asked)).toThrow("wanted_g_per_l: 25 was given; from 5 to 20");
+	});
+});
