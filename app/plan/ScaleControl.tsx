@@ -102,7 +102,15 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 		return () => element?.removeEventListener(TRIAL, follow);
 	}, [follow]);
 	return (
-		<Form method="get" ref={form} onChange={follow} id="scale" preventScrollReset>
+		<Form
+			method="get"
+			ref={form}
+			onChange={follow}
+			// What is taken needs no trying any more.
+			onSubmit={() => clearTimeout(timer.current)}
+			id="scale"
+			preventScrollReset
+		>
 			<input type="hidden" name="place" value={place} />
 			<input type="hidden" name="version" value={version} />
 			{(["wishes", "line", "colour"] as const).map((name) => (

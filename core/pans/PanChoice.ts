@@ -18,8 +18,13 @@ export interface PanChoice {
 	readonly liquid_l: number;
 }
 
-/** Less liquid than this share is not worth washing another pan for. */
+/** A pan more is only taken where it spares at least this share of the liquid. */
 export const LIQUID_WORTH_A_PAN = 0.1;
+
+/** What a pan more is held to cost, in litres, where so much at least is poured in all. */
+export function panInLitres(poured_l: number): number {
+	return Math.max(0.001, poured_l * LIQUID_WORTH_A_PAN);
+}
 
 /** How many pans of each kind. */
 export type Counts = readonly { readonly of: Candidate; readonly count: number }[];

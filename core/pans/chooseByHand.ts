@@ -1,6 +1,6 @@
 import { seeded, shuffled } from "../random/index.ts";
 import type { PanLimits } from "./fillPan.ts";
-import { type Counts, filledChoice, LIQUID_WORTH_A_PAN, type PanChoice } from "./PanChoice.ts";
+import { type Counts, filledChoice, type PanChoice, panInLitres } from "./PanChoice.ts";
 import {
 	type Candidate,
 	candidatesFor,
@@ -147,19 +147,13 @@ function chooseOne(
 	const space = (of: Candidate, count: number) =>
 		(rungsOf(of, count) + count * ((prices.get(of.type.id) ?? 0) + of.drawback * DRAWBACK_RUNGS)) * RUNG;
 	const driest = cheapest(open, left, (of, count) => space(of, count) + of.below_l * count);
-	const fewest = cheapest(
-		open,
-		left,
-		(of, count) => space(of, count) + count * PAN + of.below_l * count * 1e-3,
-	);
-	const dry = filledChoice([...settled, ...driest], load, limits);
-	const few = filledChoice([...settled, ...fewest], load, limits);
-	return few.liquid_l <= dry.liquid_l * (1 + LIQUID_WORTH_A_PAN) ? few : dry;
+	const aPan_l = panInLitres(filledChoice([...settled, ...driest], load, limits).liquid_l);
+	const best = cheapest(open, left, (of, count) => space(of, count) + (aPan_l + of.below_l) * count);
+	return filledChoice([...settled, ...best], load, limits);
 }
 
-/** A rung outweighs all pans, a pan all litres. */
+/** A rung outweighs all litres. */
 const RUNG = 1e7;
-const PAN = 1e2;
 
 function roomOf(counts: Counts): number {
 	return counts.reduce((sum, { of, count }) => sum + of.capacity * count, 0);

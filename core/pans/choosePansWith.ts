@@ -1,6 +1,6 @@
 import type { IntegerProgram, IntegerRow, IntegerSolver, IntegerVariable, Terms } from "../integer/index.ts";
 import { type ChoosePans, chooseByHand } from "./chooseByHand.ts";
-import { filledChoice, LIQUID_WORTH_A_PAN } from "./PanChoice.ts";
+import { filledChoice, panInLitres } from "./PanChoice.ts";
 import { type Candidate, candidatesFor, type PanLoad, type PanType } from "./panCandidates.ts";
 
 /**
@@ -68,21 +68,23 @@ function solveInTurn(
 	const aims: Aim[] = [
 		{ least: () => amiss },
 		{ least: () => rungs },
-		// The pans together hold the solids too; only what is poured is weighed against a pan.
-		{ least: () => liquid, slack: (reached) => Math.max(0, reached - solid_l) * LIQUID_WORTH_A_PAN },
+		{ least: () => liquid, isKept: false },
+		// A pan is weighed as so much of what is poured; the pans together hold the solids too.
 		// Whole pans count; the liquid decides between as many and never outweighs one.
 		{
-			least: (reached) =>
-				kinds.map(({ key, below_l }) => [`n${key}`, 1 + below_l / (2 * reached + 1)] as const),
+			least: (driest) => {
+				const aPan_l = panInLitres(driest - solid_l);
+				return kinds.map(({ key, below_l }) => [`n${key}`, aPan_l + below_l] as const);
+			},
 		},
 	];
 	return inTurn(program, aims, solve);
 }
 
-/** A sum to be made least, knowing what the one before it reached; and how far it may be left again for the next. */
+/** A sum to be made least, knowing what the one before it reached; kept while the next is made least, or not. */
 interface Aim {
 	readonly least: (reachedBefore: number) => Terms;
-	readonly slack?: (reached: number) => number;
+	readonly isKept?: boolean;
 }
 
 function inTurn(
@@ -93,13 +95,13 @@ function inTurn(
 	let answer: ReadonlyMap<string, number> | null = null;
 	let reached = 0;
 	const kept: IntegerRow[] = [];
-	for (const { least, slack } of aims) {
+	for (const { least, isKept = true } of aims) {
 		const minimise = least(reached);
 		const next = solve({ ...program, rows: [...program.rows, ...kept], minimise });
 		if (!next) return answer;
 		answer = next;
 		reached = amountOf(minimise, next);
-		kept.push({ terms: minimise, most: reached + (slack?.(reached) ?? 0) + 1e-3 });
+		if (isKept) kept.push({ terms: minimise, most: reached + 1e-3 });
 	}
 	return answer;
 }

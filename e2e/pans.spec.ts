@@ -1,0 +1,173 @@
+import type { Page } from "@playwright/test";
+import { expect, hydrated, test } from "./house.ts";
+
+test.use({ houseOf: "pans" });
+
+test.describe.configure({ mode: "serial" });
+
+const PLACE = (label: string) => `nav[aria-label="The long table"] a:has-text("${label}")`;
+/** "12.7 l" */
+const litresIn = (text: string) =>
+	Number(/([\d.]+) (ml|l)/.exec(text)?.[1] ?? Number.NaN) / (/ ml/.test(text) ? 1000 : 1);
+
+async function openGoat(page: Page): Promise<void> {
+	await page.goto("/sittings");
+	await page.getByRole("link", { name: "Festival supper" }).click();
+	await page.getByRole("link", { name: "Goat shoulder, smoked paprika, white beans" }).first().click();
+	await expect(page.locator(PLACE("Pan up"))).toHaveAttribute("aria-current", "step");
+	await hydrated(page);
+}
+
+const line = (page: Page) => page.locator('[role="slider"][aria-label="Liquid line"]:visible');
+const fact = (page: Page, label: RegExp) =>
+	page.locator("dl > div").filter({ hasText: label }).locator("dd").first();
+
+test("the liquid line is dragged from half way to covered, and everything follows", async ({ page }) => {
+	await openGoat(page);
+	await page.getByRole("button", { name: /^half way/ }).click();
+	await expect(line(page)).toHaveAttribute("aria-valuetext", /^half way, /);
+	await expect(page.getByRole("button", { name: /Take it/ })).toBeVisible();
+	const build = page.locator(PLACE("Build"));
+	await expect(build).toContainText("was");
+	const half_l = litresIn((await build.locator("b").innerText()) ?? "");
+
+	// While it moves, the page's own figures follow; when it is let go, the whole table does.
+	const pan = await line(page).boundingBox();
+	if (!pan) throw new Error("the line is not drawn");
+	const x = pan.x + pan.width / 2;
+	const y = pan.y + pan.height / 2;
+	const pourHalf = litresIn(await fact(page, /to pour in this pan/).innerText());
+	await page.mouse.move(x, y);
+	await page.mouse.down();
+	await page.mouse.move(x, y - 42, { steps: 12 });
+	await expect(line(page)).toHaveAttribute("aria-valuetext", /mm over the top|covered/);
+	expect(litresIn(await fact(page, /to pour in this pan/).innerText())).toBeGreaterThan(pourHalf * 1.5);
+	await page.mouse.up();
+	await expect.poll(async () => litresIn(await build.locator("b").innerText())).toBeGreaterThan(half_l * 1.5);
+
+	// By keys to a school, well covered: deeper still, and the warning says by how much.
+	await line(page).focus();
+	await page.keyboard.press("End");
+	await expect(line(page)).toHaveAttribute("aria-valuetext", /^well covered, /);
+	await expect(page.getByText(/over-full|over the 15 kg limit for one/).first()).toBeVisible();
+	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
+	await expect(page.getByText(/liquid well covered/).first()).toBeVisible();
+
+	// The sheet and the labels say the same line.
+	await page.getByRole("link", { name: /Production sheet/ }).click();
+	await expect(page.getByText(/Cover with foil over parchment; liquid well covered/)).toBeVisible();
+	await page.getByRole("link", { name: "Back to the long table" }).click();
+	await page.getByRole("link", { name: /Pan labels/ }).click();
+	await expect(page.getByText(/dip; liquid well covered/).first()).toBeVisible();
+	await page.getByRole("link", { name: "Back to the long table" }).click();
+	await hydrated(page);
+	await page.getByRole("button", { name: "Back to the card's own line" }).click();
+	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText(/liquid a finger below the top/).first()).toBeVisible();
+});
+
+test("a pan is settled by the chef, kept, and let go again", async ({ page }) => {
+	await openGoat(page);
+	await page.getByRole("button", { name: "One GN 1/2-100 more" }).click();
+	await expect(page.locator(PLACE("Pan up"))).toContainText("1 × GN 1/2-100");
+	await expect(page.getByText("settled at 1")).toBeVisible();
+	await page.getByRole("button", { name: "One GN 1/2-100 more" }).click();
+	await expect(page.locator(PLACE("Pan up"))).toContainText("2 × GN 1/2-100");
+	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
+	await page.reload();
+	await expect(page.getByText("settled at 2")).toBeVisible();
+	await hydrated(page);
+	await page.getByRole("button", { name: "Let go" }).click();
+	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText(/settled at/)).toHaveCount(0);
+});
+
+test("a pan is dragged onto another kind and swapped", async ({ page }) => {
+	await openGoat(page);
+	// The strip and the whole shelf in sight at once.
+	await page.setViewportSize({ width: 1280, height: 1800 });
+	const pan = await page.getByRole("button", { name: /^Pan 1, GN 1\/1-100/ }).boundingBox();
+	const row = await page.getByRole("row", { name: /^GN 1\/2-100/ }).boundingBox();
+	if (!pan || !row) throw new Error("the strip or the shelf is not drawn");
+	await page.mouse.move(pan.x + pan.width / 2, pan.y + pan.height / 2);
+	await page.mouse.down();
+	await page.mouse.move(row.x + 60, row.y + row.height / 2, { steps: 10 });
+	await page.mouse.up();
+	await expect(page.locator(PLACE("Pan up"))).toContainText("GN 1/2-100");
+	await expect(page.locator(PLACE("Pan up"))).toContainText("was");
+	await page.getByRole("link", { name: /Put back/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
+});
+
+test("when the stock runs out, the chef is told what limits, and what one more pan would save", async ({
+	page,
+}) => {
+	await openGoat(page);
+	await page.getByLabel("Covers", { exact: true }).fill("1200");
+	await expect(
+		page.getByText(/pieces have no pan\. The stock limits: .*GN 1\/1-100, \d+ here/),
+	).toBeVisible();
+	await page.getByRole("button", { name: "What would one more pan save?" }).click();
+	await expect(page.getByText(/One more .* finds room for \d+ pieces/).first()).toBeVisible();
+	await page.getByRole("link", { name: /Put back/ }).click();
+});
+
+test("a delivery that varies is laid in a worker, with progress, and can be stopped", async ({ page }) => {
+	await openGoat(page);
+	await page.getByText("If the pieces vary").click();
+	await page.getByRole("slider", { name: /Weights vary by/ }).fill("30");
+	await page.getByRole("button", { name: /^Lay 92 of them/ }).click();
+	await page.getByRole("button", { name: "Stop" }).click();
+	await expect(page.getByRole("button", { name: /^Lay 92 of them/ })).toBeVisible();
+	await page.getByRole("button", { name: /^Lay 92 of them/ }).click();
+	await expect(page.getByText(/like with like; the area alone would ask for \d/)).toBeVisible({
+		timeout: 30_000,
+	});
+	await expect(page.getByRole("img", { name: /pieces of its own size each/ })).toBeVisible();
+});
+
+test("both ways of colouring stand side by side, and the one taken enters the clock", async ({ page }) => {
+	await openGoat(page);
+	await page.locator(PLACE("Sear")).click();
+	await expect(page.getByRole("heading", { name: /^Pan, in loads/ })).toBeVisible();
+	await page.getByRole("button", { name: "Take this way" }).click();
+	await expect(page.locator(PLACE("Sear"))).toContainText(/\d+ trays/);
+	await expect(page.locator(PLACE("Sear"))).toContainText("was");
+	await page.getByRole("link", { name: /Put back/ }).click();
+	await expect(page.locator(PLACE("Sear"))).toContainText("loads");
+});
+
+test("the level of the sauce is tried in its pot, and the salt follows", async ({ page }) => {
+	await openGoat(page);
+	await page.locator(PLACE("Sauce")).click();
+	const level = page.getByRole("slider", { name: "Level of the sauce" });
+	await expect(level).toHaveAttribute("aria-valuetext", /on the stick, after \d+ min, salt 1\.00 %/);
+	await level.focus();
+	for (let step = 0; step < 10; step += 1) await page.keyboard.press("ArrowDown");
+	await expect(level).not.toHaveAttribute("aria-valuetext", /salt 1\.00 %/);
+	await expect(page.getByRole("img", { name: /over the house band/ })).toBeVisible();
+});
+
+test("a pan without a name is measured with a rule and a jug", async ({ page }) => {
+	await page.goto("/kitchen");
+	await page.getByRole("link", { name: "measure it with a rule and a jug" }).click();
+	await hydrated(page);
+	await page.getByLabel("Depth").fill("120");
+	await page.getByLabel("Length inside").fill("400");
+	await page.getByLabel("Width inside").fill("300");
+	await page.getByLabel("First mark").fill("40");
+	await page.locator("[name=low_l]").fill("4.2");
+	await page.getByLabel("Second mark").fill("100");
+	await page.getByLabel("Water up to it, in all").fill("90");
+	await expect(page.getByText(/This cannot be one pan yet: 90 was given/)).toBeVisible();
+	await page.getByLabel("Name on the shelf").fill("Boathouse tub");
+	await page.getByRole("button", { name: /Add it/ }).click();
+	await expect(page.getByText(/90 was given; with this rim about 12/).first()).toBeVisible();
+	await expect(page.getByLabel("Name on the shelf")).toHaveValue("Boathouse tub");
+	await page.getByLabel("Water up to it, in all").fill("11.1");
+	await page.getByRole("button", { name: /Add it/ }).click();
+	await expect(page.getByRole("link", { name: "Boathouse tub" })).toBeVisible();
+	await expect(page.getByRole("row", { name: /Boathouse tub/ })).toContainText("13.6 l");
+});
