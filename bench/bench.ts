@@ -1,8 +1,12 @@
 import { benchBook } from "./book.ts";
+import { benchFrames } from "./frames.ts";
 import { benchPages } from "./pages.ts";
+import { benchPans } from "./pans.ts";
 import { benchPlan } from "./plan.ts";
 
 /** What is wanted is printed beside what was measured; nothing here can fail a test. */
 benchPlan();
+benchPans();
 await benchBook();
 await benchPages();
+await benchFrames();

@@ -4,7 +4,7 @@ import { asLpText, type IntegerSolver } from "#core/integer";
 const highs = await loadHighs();
 
 /** Longest that one program may take, s; then the pans are chosen by hand. */
-const LONGEST_S = 2;
+const LONGEST_S = 1;
 /** Answers that are kept, since the same sitting is planned for every page that shows it. */
 const MOST_KEPT = 500;
 

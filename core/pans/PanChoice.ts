@@ -1,4 +1,5 @@
 import type { FilledPan, PanLimits } from "./fillPan.ts";
+import { MEAT_KG_PER_L } from "./Piece.ts";
 import { type Candidate, fillOne, type PanLoad, type PanType, rungsOf } from "./panCandidates.ts";
 import { spreadEvenly } from "./spreadEvenly.ts";
 
@@ -24,6 +25,13 @@ export const LIQUID_WORTH_A_PAN = 0.1;
 /** What a pan more is held to cost, in litres, where so much at least is poured in all. */
 export function panInLitres(poured_l: number): number {
 	return Math.max(0.001, poured_l * LIQUID_WORTH_A_PAN);
+}
+
+/** The least that could be poured: all pieces in the kind that wastes least, less what the solids take up. */
+export function leastPoured({ pieces, piece, bed }: PanLoad, kinds: readonly Candidate[]): number {
+	const perPiece_l = Math.min(...kinds.map(({ below_l, capacity }) => below_l / capacity));
+	const solid_l = (pieces * piece.weight_g) / 1000 / MEAT_KG_PER_L + bed.volume_l;
+	return kinds.length === 0 ? 0 : Math.max(0, pieces * perPiece_l - solid_l);
 }
 
 /** How many pans of each kind. */

@@ -1,6 +1,7 @@
 import { seeded, shuffled } from "../random/index.ts";
 import type { PanLimits } from "./fillPan.ts";
-import { type Counts, filledChoice, type PanChoice, panInLitres } from "./PanChoice.ts";
+import { type Counts, filledChoice, leastPoured, type PanChoice, panInLitres } from "./PanChoice.ts";
+
 import {
 	type Candidate,
 	candidatesFor,
@@ -36,7 +37,7 @@ const FREE: Prices = new Map();
  * dish it is exact; for more it is close.
  */
 export const chooseByHand: ChoosePans = (loads, stock, limits) => {
-	const alone = loads.map((load) => chooseOne(load, stock, limits));
+	const alone = chooseApart(loads, stock, limits);
 	if (isWithin(stock, alone)) return alone;
 	const random = seeded(loads.length);
 	const given = loads.map((_, index) => index);
@@ -83,6 +84,15 @@ function traded(
 	});
 }
 
+/** Each dish as if it had the whole stock to itself. */
+export function chooseApart(
+	loads: readonly PanLoad[],
+	stock: readonly PanType[],
+	limits: PanLimits,
+): PanChoice[] {
+	return loads.map((load) => chooseOne(load, stock, limits));
+}
+
 /** Pans for one dish out of the kitchen's stock. */
 export function choosePans(load: PanLoad, stock: readonly PanType[], limits: PanLimits): PanChoice {
 	return chooseOne(load, stock, limits);
@@ -109,7 +119,7 @@ function usedOf({ id }: PanType, choices: readonly PanChoice[]): number {
 	return choices.reduce((sum, { pans }) => sum + pans.filter(({ type }) => type.id === id).length, 0);
 }
 
-function isWithin(stock: readonly PanType[], choices: readonly PanChoice[]): boolean {
+export function isWithin(stock: readonly PanType[], choices: readonly PanChoice[]): boolean {
 	return stock.every((type) => usedOf(type, choices) <= type.stock);
 }
 
@@ -146,8 +156,7 @@ function chooseOne(
 	const left = Math.max(0, load.pieces - roomOf(settled));
 	const space = (of: Candidate, count: number) =>
 		(rungsOf(of, count) + count * ((prices.get(of.type.id) ?? 0) + of.drawback * DRAWBACK_RUNGS)) * RUNG;
-	const driest = cheapest(open, left, (of, count) => space(of, count) + of.below_l * count);
-	const aPan_l = panInLitres(filledChoice([...settled, ...driest], load, limits).liquid_l);
+	const aPan_l = panInLitres(leastPoured(load, candidates));
 	const best = cheapest(open, left, (of, count) => space(of, count) + (aPan_l + of.below_l) * count);
 	return filledChoice([...settled, ...best], load, limits);
 }

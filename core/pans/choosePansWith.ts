@@ -1,6 +1,6 @@
 import type { IntegerProgram, IntegerRow, IntegerSolver, IntegerVariable, Terms } from "../integer/index.ts";
-import { type ChoosePans, chooseByHand } from "./chooseByHand.ts";
-import { filledChoice, panInLitres } from "./PanChoice.ts";
+import { type ChoosePans, chooseApart, chooseByHand, isWithin } from "./chooseByHand.ts";
+import { filledChoice, leastPoured, panInLitres } from "./PanChoice.ts";
 import { type Candidate, candidatesFor, type PanLoad, type PanType } from "./panCandidates.ts";
 
 /**
@@ -15,6 +15,9 @@ import { type Candidate, candidatesFor, type PanLoad, type PanType } from "./pan
  */
 export function choosePansWith(solve: IntegerSolver): ChoosePans {
 	return (loads, stock, limits) => {
+		// Where nobody wants the same pans, what is best for each is best for all.
+		const apart = chooseApart(loads, stock, limits);
+		if (isWithin(stock, apart)) return apart;
 		const asked = loads.map((load, dish) => ({
 			load,
 			dish,
@@ -55,7 +58,9 @@ function solveInTurn(
 	const program = panProgram(asked, stock);
 	const kinds = asked.flatMap(({ candidates }) => candidates);
 	if (kinds.length === 0) return new Map();
-	const solid_l = asked.reduce((sum, { load }) => sum + solidOf(load), 0);
+	const aPan_l = panInLitres(
+		asked.reduce((sum, { load, candidates }) => sum + leastPoured(load, candidates), 0),
+	);
 	const amiss: Terms = [
 		...asked.map(({ dish }) => [`s${dish}`, PIECE_WEIGHT] as const),
 		...kinds.filter(isWished).map(({ key }) => [`q${key}`, WISH_WEIGHT] as const),
@@ -64,55 +69,29 @@ function solveInTurn(
 			.map(({ key, drawback }) => [`n${key}`, drawback] as const),
 	];
 	const rungs: Terms = kinds.map(({ key, high }) => [`l${key}`, high] as const);
-	const liquid: Terms = kinds.map(({ key, below_l }) => [`n${key}`, below_l] as const);
-	const aims: Aim[] = [
-		{ least: () => amiss },
-		{ least: () => rungs },
-		{ least: () => liquid, isKept: false },
-		// A pan is weighed as so much of what is poured; the pans together hold the solids too.
-		// Whole pans count; the liquid decides between as many and never outweighs one.
-		{
-			least: (driest) => {
-				const aPan_l = panInLitres(driest - solid_l);
-				return kinds.map(({ key, below_l }) => [`n${key}`, aPan_l + below_l] as const);
-			},
-		},
-	];
-	return inTurn(program, aims, solve);
-}
-
-/** A sum to be made least, knowing what the one before it reached; kept while the next is made least, or not. */
-interface Aim {
-	readonly least: (reachedBefore: number) => Terms;
-	readonly isKept?: boolean;
+	// A pan is weighed as so much of what is poured.
+	const liquid: Terms = kinds.map(({ key, below_l }) => [`n${key}`, aPan_l + below_l] as const);
+	return inTurn(program, [amiss, rungs, liquid], solve);
 }
 
 function inTurn(
 	program: Omit<IntegerProgram, "minimise">,
-	aims: readonly Aim[],
+	aims: readonly Terms[],
 	solve: IntegerSolver,
 ): ReadonlyMap<string, number> | null {
 	let answer: ReadonlyMap<string, number> | null = null;
-	let reached = 0;
 	const kept: IntegerRow[] = [];
-	for (const { least, isKept = true } of aims) {
-		const minimise = least(reached);
+	for (const minimise of aims) {
 		const next = solve({ ...program, rows: [...program.rows, ...kept], minimise });
 		if (!next) return answer;
 		answer = next;
-		reached = amountOf(minimise, next);
-		if (isKept) kept.push({ terms: minimise, most: reached + 1e-3 });
+		kept.push({ terms: minimise, most: amountOf(minimise, next) + 1e-3 });
 	}
 	return answer;
 }
 
 function isWished({ wished }: Candidate): boolean {
 	return wished !== undefined;
-}
-
-/** Litres of pieces and vegetables, which take the place of liquid wherever they lie. */
-function solidOf({ piece, pieces, bed }: PanLoad): number {
-	return (pieces * piece.weight_g) / 1050 + bed.volume_l;
 }
 
 function amountOf(terms: Terms, values: ReadonlyMap<string, number>): number {
