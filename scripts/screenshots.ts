@@ -29,6 +29,8 @@ try {
 	await shoot(page, "sitting", sitting);
 	await shoot(page, "long-table", table);
 	await shoot(page, "sear", `${table}?place=sear`);
+	await shoot(page, "liquid", `${table}?place=build`);
+	await shoot(page, "sauce", `${table}?place=sauce`);
 	await shoot(page, "braise", `${table}?place=braise`);
 	await page.goto(table);
 	await page.getByLabel("Covers", { exact: true }).fill("180");

@@ -9,14 +9,12 @@ const COLOURS = { in: "broth", out: "hair", left: "next" } as const;
 export function AccountBars({ view }: { readonly view: AccountView }) {
 	return (
 		<chakra.div display="grid" gap="12px">
-			<chakra.dl display="grid" gap="6px" aria-label="Account of the liquid">
+			<chakra.ul display="grid" gap="6px" aria-label="Account of the liquid">
 				{view.rows.map(({ name, litres, from, to, kind }) => (
-					<div key={name}>
+					<li key={name}>
 						<chakra.div display="flex" justifyContent="space-between" gap="12px">
-							<chakra.dt fontWeight={kind === "left" ? 700 : 400}>{name}</chakra.dt>
-							<dd>
-								<Figure fontSize={kind === "left" ? "24px" : "19px"}>{litres}</Figure>
-							</dd>
+							<chakra.span fontWeight={kind === "left" ? 700 : 400}>{name}</chakra.span>
+							<Figure fontSize={kind === "left" ? "24px" : "19px"}>{litres}</Figure>
 						</chakra.div>
 						<chakra.div aria-hidden height="14px" bg="place" position="relative">
 							<chakra.div
@@ -27,9 +25,9 @@ export function AccountBars({ view }: { readonly view: AccountView }) {
 								style={{ left: `${from * 100}%`, width: `${(to - from) * 100}%` }}
 							/>
 						</chakra.div>
-					</div>
+					</li>
 				))}
-			</chakra.dl>
+			</chakra.ul>
 			<Facts facts={view.facts} fontSize="22px" />
 		</chakra.div>
 	);

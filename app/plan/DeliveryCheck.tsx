@@ -8,7 +8,7 @@ import type { AlikePans, PanUpView } from "./panUp.view.ts";
 import { usePacking } from "./usePacking.ts";
 
 /** Orders that are tried before the answer is given, and the sample of the delivery. */
-const ROUNDS = 40;
+const ROUNDS = 300;
 const SEED = 1;
 
 /** The same pans with pieces as they are really cut: none like another. */

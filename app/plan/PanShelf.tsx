@@ -118,8 +118,8 @@ const COLUMNS: readonly Column[] = [
 	{ words: "Kind" },
 	{ words: "One takes", number: true },
 	{ words: "Here" },
-	{ words: "Other dishes", number: true },
-	{ words: "Left", number: true },
+	{ words: "Other dishes", number: true, hideBelow: "md" },
+	{ words: "Left", number: true, hideBelow: "md" },
 	{ words: "Settled" },
 ];
 
@@ -173,8 +173,12 @@ function ShelfRow({ view, kind }: { readonly view: PanUpView; readonly kind: She
 					/>
 				</chakra.span>
 			</td>
-			<td className="number">{kind.elsewhere}</td>
-			<td className="number">{left}</td>
+			<chakra.td className="number" hideBelow="md">
+				{kind.elsewhere}
+			</chakra.td>
+			<chakra.td className="number" hideBelow="md">
+				{left}
+			</chakra.td>
 			<td>
 				{kind.settled === null ? (
 					<Act kind="quiet" type="button" onClick={() => settle(view, kind.id, kind.here)}>

@@ -58,7 +58,7 @@ export function PanUp({ view, head, warnings, arithmetic }: PanUpProps) {
 					{arithmetic}
 				</chakra.div>
 			</Columns>
-			<chakra.div display="grid" gap="18px" marginTop="14px">
+			<chakra.div display="grid" gridTemplateColumns="minmax(0,1fr)" gap="18px" marginTop="14px">
 				<PanStrip view={view} chosen={shown} onChoose={setChosen} />
 				<PanShelf view={view} />
 			</chakra.div>

@@ -123,14 +123,9 @@ function PlaceFigure({ place: { figure, clock, was } }: { readonly place: Rippli
 	);
 }
 
-/** Several kinds of pan break between the kinds, never inside a name. */
+/** One kind of pan stays on its line; several break where there is room. */
 function Unbroken({ words }: { readonly words: string }) {
-	return words.split(" + ").map((part, index) => (
-		<chakra.span key={part} whiteSpace={{ lg: "nowrap" }}>
-			{index > 0 ? "+ " : ""}
-			{part}{" "}
-		</chakra.span>
-	));
+	return <chakra.span whiteSpace={{ lg: words.includes(" + ") ? "normal" : "nowrap" }}>{words}</chakra.span>;
 }
 
 /** The figure before the trial, beside the new one. */

@@ -1,5 +1,6 @@
 import type { FilledPan, PanLimits } from "./fillPan.ts";
-import { MEAT_KG_PER_L } from "./Piece.ts";
+import { lineAbovePiece } from "./liquidLine.ts";
+import { pieceBelow } from "./Piece.ts";
 import { type Candidate, fillOne, type PanLoad, type PanType, rungsOf } from "./panCandidates.ts";
 import { spreadEvenly } from "./spreadEvenly.ts";
 
@@ -28,9 +29,9 @@ export function panInLitres(poured_l: number): number {
 }
 
 /** The least that could be poured: all pieces in the kind that wastes least, less what the solids take up. */
-export function leastPoured({ pieces, piece, bed }: PanLoad, kinds: readonly Candidate[]): number {
+export function leastPoured({ pieces, piece, line, bed }: PanLoad, kinds: readonly Candidate[]): number {
 	const perPiece_l = Math.min(...kinds.map(({ below_l, capacity }) => below_l / capacity));
-	const solid_l = (pieces * piece.weight_g) / 1000 / MEAT_KG_PER_L + bed.volume_l;
+	const solid_l = pieces * pieceBelow(piece, lineAbovePiece(piece, line)) + bed.volume_l;
 	return kinds.length === 0 ? 0 : Math.max(0, pieces * perPiece_l - solid_l);
 }
 
