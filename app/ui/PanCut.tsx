@@ -22,7 +22,7 @@ const Grip = chakra("g", {
 /** Width of the rim, px, room for the dimensions at its right, the schools at its left, the lid above. */
 const WIDTH = 440;
 const RIGHT = 150;
-const LEFT = 176;
+const LEFT = 196;
 const ABOVE = 44;
 const BELOW = 14;
 /** Least height of one school's name, px. */
