@@ -4,7 +4,7 @@ import { LIQUID_FILM_W_PER_M2K, MEAT_J_PER_KGK, MEAT_KG_PER_M3, MEAT_W_PER_MK } 
 export type MeatShape = "slab" | "cylinder" | "ball";
 
 /** Layers from the middle to the surface. */
-export const LAYERS = 20;
+export const LAYERS = 16;
 
 /** Exponent of the radius in the area a layer offers. */
 const DIMENSION = { slab: 0, cylinder: 1, ball: 2 } as const;

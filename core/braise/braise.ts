@@ -73,7 +73,7 @@ interface Ends {
 
 function endsOf(given: BraiseGiven, likely: Simulated, until: number): Ends[] {
 	const run = (changed: Partial<BraiseGiven>) =>
-		simulate({ ...given, ...changed }, { minutes: LONGEST_MIN, until });
+		simulate({ ...given, ...changed }, { minutes: LONGEST_MIN, until, every_min: Number.POSITIVE_INFINITY });
 	return [
 		{
 			what: "thickness",

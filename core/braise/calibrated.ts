@@ -1,23 +1,28 @@
 /** Written by `npm run calibrate`; see docs/calibration.md. Do not edit by hand. */
 export const CALIBRATED = {
 	/** Softening at the reference, per minute, for a cut whose factor is 1. */
-	atReference_perMin: 0.0095,
+	atReference_perMin: 0.008666,
 	reference_C: 95,
 	/** kJ/mol */
-	activation_kJ: 118,
+	activation_kJ: 112.2,
 	/** Softening at each mark; fork-tender is 1. */
-	marks: { sliceable: 0.62, forkTender: 1, shredding: 1.45, fallingApart: 2.2 },
-	/** How fast each group of cuts softens. */
+	marks: {
+		forkTender: 1,
+		sliceable: 0.555,
+		shredding: 1.302,
+		fallingApart: 1.958,
+	},
+	/** How fast each group of cuts softens, against pork shoulder. */
 	factors: {
-		slow: 0.75,
-		beef: 0.9,
-		mutton: 1,
-		pork: 1.15,
-		veal: 1.3,
-		duck: 1.7,
-		turkey: 1.9,
-		chicken: 4,
-		squid: 2.2,
-		root: 2.4,
+		pork: 1,
+		beef: 0.6946,
+		slow: 0.6472,
+		veal: 1.246,
+		mutton: 0.7584,
+		duck: 2.154,
+		chicken: 9.507,
+		turkey: 3.836,
+		squid: 1.955,
+		root: 3.852,
 	},
 } as const;

@@ -12,8 +12,8 @@ export const STEAM_J_PER_KG = 2_257_000;
 /** Stainless steel, J/kgK. */
 export const STEEL_J_PER_KGK = 500;
 
-/** Film between the liquid and the meat, W/m²K: a lazy blip; the middle of 200 to 600. @see model, section E */
-export const LIQUID_FILM_W_PER_M2K = 350;
+/** Film between the liquid and the meat, W/m²K: a lazy blip, pieces close together; the lower part of 200 to 600. @see model, section E */
+export const LIQUID_FILM_W_PER_M2K = 250;
 
 /** From the oven's air through the pan into the liquid, W/m²K: still 12 to 18, fan 20 to 35. @see model, section E */
 export const OVEN_W_PER_M2K = { stillOven: 15, fanOven: 27 } as const;
@@ -45,7 +45,7 @@ export const SIMMER_C = 97;
 
 /** Power that brings a pot or a cooker up, W, net. General practice. */
 export const HOB_W = 2500;
-export const PRESSURE_W = 2500;
+export const PRESSURE_W = 1500;
 export const SLOW_COOKER_W = 280;
 /** A stirred bath into a bag or a pan, W/m²K. */
 export const BATH_W_PER_M2K = 250;

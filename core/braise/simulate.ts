@@ -44,13 +44,24 @@ interface Source {
 	readonly hold_C: number;
 }
 
+/** What the pan stands in and what lies on it. */
+interface Surroundings {
+	readonly source: Source;
+	readonly lid: Lid;
+}
+
+function surroundingsAt(given: BraiseGiven, minute: number): Surroundings {
+	return { source: sourceAt(given, minute), lid: lidAt(given, minute) };
+}
+
 interface State {
 	readonly meat: MeatHeat;
 	readonly scratch: Scratch;
-	readonly softened: Float64Array;
 	/** The warmest that each layer has been, for the juice it has let go, °C. */
 	readonly warmest: Float64Array;
 	liquid_C: number;
+	/** Softening of the middle so far. */
+	softened: number;
 	/** Water in the pan that can steam away, kg: poured and juice. */
 	water_kg: number;
 	/** Heat of liquid, vegetables and steel for a degree, J/K. */
@@ -102,20 +113,24 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 	const factor = cutFactor(given.cut);
 	const steps = Math.ceil((options.minutes * 60) / step_s);
 	const points: BraisePoint[] = [pointOf(given, state, 0)];
-	const curve = { minutes: [0], softened: [0], water: [state.water_kg] };
+	const curve = curveOf(steps, step_s / 60, state.water_kg);
+	// Without a door, a reset or a new lid the surroundings are the same at every step.
+	const changes = (given.doors ?? given.resets ?? given.lids) !== undefined;
+	let around = surroundingsAt(given, 0);
 	let dryAt_min: number | null = null;
 	let peak = state.liquid_C;
 	let kept_min = 0;
 	for (let step = 1; step <= steps; step += 1) {
 		const minute = (step * step_s) / 60;
 		addLate(given, state, minute - step_s / 60, minute);
-		stepOnce(given, state, minute, step_s);
+		if (changes) around = surroundingsAt(given, minute);
+		stepOnce(given, state, around, step_s);
 		const softened = soften(state, factor, step_s);
 		peak = Math.max(peak, state.liquid_C);
-		curve.minutes.push(minute);
-		curve.softened.push(softened);
-		curve.water.push(state.water_kg);
-		if (dryAt_min === null && state.water_kg <= 0) dryAt_min = minute;
+		curve.softened[step] = softened;
+		curve.water_kg[step] = state.water_kg;
+		curve.last = step;
+		if (dryAt_min === null && isDry(given.pan, state)) dryAt_min = minute;
 		if (minute - kept_min >= every_min - 1e-9) {
 			points.push(pointOf(given, state, minute, softened));
 			kept_min = minute;
@@ -134,9 +149,8 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 			waterSteam_kg: state.steam_kg,
 			waterLeft_kg: state.water_kg,
 		},
-		reached: (softening) => crossing(curve.minutes, curve.softened, softening),
-		leftAt: (minute) =>
-			curve.water[Math.min(curve.water.length - 1, Math.round((minute * 60) / step_s))] ?? 0,
+		reached: (softening) => crossing(curve, softening),
+		leftAt: (minute) => curve.water_kg[Math.min(curve.last, Math.round(minute / curve.step_min))] ?? 0,
 	};
 }
 
@@ -146,7 +160,7 @@ function startOf(given: BraiseGiven): State {
 	return {
 		meat,
 		scratch: scratchFor(meat),
-		softened: new Float64Array(meat.C.length),
+		softened: 0,
 		warmest: new Float64Array(meat.C.length).fill(given.start.meat_C),
 		liquid_C: given.start.liquid_C,
 		water_kg: liquid_l,
@@ -170,11 +184,10 @@ function storedHeat({ meat, capacity_JK, liquid_C }: State): number {
 }
 
 /** One step of liquid and meat together, and what steams away in it. */
-function stepOnce(given: BraiseGiven, state: State, minute: number, seconds: number): void {
-	const source = sourceAt(given, minute);
-	const lid = lidAt(given, minute);
+function stepOnce(given: BraiseGiven, state: State, around: Surroundings, seconds: number): void {
+	const { source, lid } = around;
 	// A pan that is dry boils no more: what is left in it grows as hot as the oven.
-	const ceiling_C = state.water_kg > 0 ? ceilingOf(given.heat) : Number.POSITIVE_INFINITY;
+	const ceiling_C = isDry(given.pan, state) ? Number.POSITIVE_INFINITY : ceilingOf(given.heat);
 	const { meat, scratch } = state;
 	eliminate(meat, seconds, scratch);
 	const last = meat.C.length - 1;
@@ -269,9 +282,14 @@ function evaporation(given: BraiseGiven, state: State, lid: Lid): Steam {
 	const open = LID_LETS_OUT[lid];
 	if (open === 0 || state.water_kg <= 0) return NO_STEAM;
 	const area_m2 = surfaceOf(given.pan, state, (given.vegetables_kg ?? 0) + given.meat_kg);
-	const perFlux = open * area_m2 * AIR_W_PER_M2K[given.heat.kind];
-	const now_W = perFlux * steamFlux(state.liquid_C);
-	return { now_W, slope_WK: 2 * (perFlux * steamFlux(state.liquid_C + 0.5) - now_W) };
+	// What no longer covers the floor wets only part of it.
+	const wet = Math.min(1, state.water_kg / filmOf(given.pan));
+	const perFlux = open * wet * area_m2 * AIR_W_PER_M2K[given.heat.kind];
+	const at = Math.min(Math.max(0, state.liquid_C), HOTTEST_C - 1) / TABLE_STEP_C;
+	const below = Math.floor(at);
+	const low = FLUXES[below] as number;
+	const rise = (FLUXES[below + 1] as number) - low;
+	return { now_W: perFlux * (low + (at - below) * rise), slope_WK: (perFlux * rise) / TABLE_STEP_C };
 }
 
 /** Heat that steam carries from a square metre, for each W/m²K of the air over it. */
@@ -279,6 +297,17 @@ function steamFlux(celsius: number): number {
 	const pressure = Math.max(0, vapourPressure(celsius) - AIR_PA);
 	const perPa = WATER_KG_PER_MOL / (GAS_J_PER_MOLK * (celsius + KELVIN)) / AIR_J_PER_M3K;
 	return perPa * pressure * STEAM_J_PER_KG;
+}
+
+/** Water that only just covers the floor, mm: with less the pan is dry. */
+const DRY_FILM_MM = 0.5;
+
+function filmOf(pan: PanShape): number {
+	return (areaOf(insideAt(pan, 0)) * DRY_FILM_MM) / MM2_PER_M2;
+}
+
+function isDry(pan: PanShape, { water_kg }: State): boolean {
+	return water_kg <= filmOf(pan);
 }
 
 /** The surface is measured anew when the water has changed by so much, kg. */
@@ -375,24 +404,22 @@ function addLate({ additions = [] }: BraiseGiven, state: State, from: number, to
 	}
 }
 
-/** Softening of every layer goes on by its own temperature; what is felt is the whole piece. */
-function soften({ meat, softened }: State, factor: number, seconds: number): number {
-	const minutes = (factor * seconds) / 60;
-	let left = 0;
-	for (let layer = 0; layer < softened.length; layer += 1) {
-		const so = (softened[layer] as number) + minutes * tabulatedRate(meat.C[layer] as number);
-		softened[layer] = so;
-		left += (meat.share[layer] as number) * Math.exp(-so);
-	}
-	return -Math.log(left);
+/** Softening goes on by the temperature; a probe finds the middle, which is last to soften. */
+function soften(state: State, factor: number, seconds: number): number {
+	state.softened += ((factor * seconds) / 60) * tabulatedRate(state.meat.C[0] as number);
+	return state.softened;
 }
 
-/** The rate is looked up between tenths of a degree; its error is below one in ten thousand. */
-const RATE_STEP_C = 0.1;
-const RATES = Float64Array.from({ length: 4001 }, (_, index) => softeningRate(index * RATE_STEP_C));
+/** Curves are looked up between tenths of a degree; the error is below one in ten thousand. */
+const TABLE_STEP_C = 0.1;
+const HOTTEST_C = 400;
+const table = (of: (celsius: number) => number) =>
+	Float64Array.from({ length: HOTTEST_C / TABLE_STEP_C + 1 }, (_, index) => of(index * TABLE_STEP_C));
+const RATES = table((celsius) => softeningRate(celsius));
+const FLUXES = table(steamFlux);
 
 function tabulatedRate(celsius: number): number {
-	const at = Math.min(Math.max(celsius, 0) / RATE_STEP_C, RATES.length - 2);
+	const at = Math.min(Math.max(celsius, 0), HOTTEST_C - 1) / TABLE_STEP_C;
 	const below = Math.floor(at);
 	const low = RATES[below] as number;
 	return low + (at - below) * ((RATES[below + 1] as number) - low);
@@ -410,11 +437,36 @@ function pointOf(given: BraiseGiven, state: State, minute: number, softened = 0)
 	};
 }
 
-function crossing(minutes: readonly number[], values: readonly number[], wanted: number): number | null {
-	const at = values.findIndex((value) => value >= wanted);
-	if (at < 0) return null;
-	if (at === 0) return minutes[0] ?? null;
-	const before = values[at - 1] as number;
-	const share = (wanted - before) / ((values[at] as number) - before);
-	return (minutes[at - 1] as number) + share * ((minutes[at] as number) - (minutes[at - 1] as number));
+interface Curve {
+	readonly step_min: number;
+	readonly softened: Float64Array;
+	readonly water_kg: Float64Array;
+	/** The last step that was made. */
+	last: number;
+}
+
+function curveOf(steps: number, step_min: number, water_kg: number): Curve {
+	const curve = {
+		step_min,
+		softened: new Float64Array(steps + 1),
+		water_kg: new Float64Array(steps + 1),
+		last: 0,
+	};
+	curve.water_kg[0] = water_kg;
+	return curve;
+}
+
+/** Minute at which the softening passes a value; it only grows, so it is found by halving. */
+function crossing({ softened, step_min, last }: Curve, wanted: number): number | null {
+	if ((softened[last] as number) < wanted) return null;
+	let low = 0;
+	let high = last;
+	while (high - low > 1) {
+		const middle = (low + high) >> 1;
+		if ((softened[middle] as number) >= wanted) high = middle;
+		else low = middle;
+	}
+	const before = softened[low] as number;
+	const share = (wanted - before) / ((softened[high] as number) - before);
+	return (low + share * (high - low)) * step_min;
 }

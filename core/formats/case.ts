@@ -1,4 +1,5 @@
-import { type TSchema, Type } from "@sinclair/typebox";
+import { type Static, type TSchema, Type } from "@sinclair/typebox";
+import { BraiseAsked, braise, type Heat } from "../braise/index.ts";
 import { Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
 import {
 	BoxPan,
@@ -100,6 +101,23 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 			film_mm: asked.film_mm ?? FILM_MM,
 		});
 	},
+	braise: (given) => {
+		const { heat, pan, ...asked } = checked(BraiseAsked, given);
+		const { marks, liquidLeft_l, dryAt_min, peakLiquid_C } = braise({
+			...asked,
+			pan: panOf(pan),
+			heat: heatOf(heat),
+		});
+		return {
+			sliceable_min: marks.sliceable,
+			forkTender_min: marks.forkTender,
+			shredding_min: marks.shredding,
+			fallingApart_min: marks.fallingApart,
+			liquidLeft_l,
+			dryAt_min,
+			peakLiquid_C,
+		};
+	},
 	reduce: (given) => reduce(checked(Reduction, given)),
 	thicken: (given) => thicken(checked(Thickening, given)),
 };
@@ -142,6 +160,14 @@ function stockByWeight(given: unknown): unknown {
 function stockByPiece(given: unknown): unknown {
 	const asked = checked(StockByPiece, given);
 	return yieldFromStock(asked.onHand_kg, asked, losses(asked));
+}
+
+/** A hob holds a simmer or a boil; everything else is set to a temperature. */
+function heatOf({ kind, set_C, simmer = true }: Static<typeof BraiseAsked>["heat"]): Heat {
+	if (kind === "hob") return { kind, simmer };
+	if (set_C === undefined)
+		throw refuse("heat.set_C", "is missing; a temperature from 30 to 300 °C is needed");
+	return { kind, set_C };
 }
 
 /** Which pan is meant is told by its first word; then that one is checked, so the message is about it. */

@@ -1,0 +1,24 @@
+import { Type } from "@sinclair/typebox";
+import { Celsius, Kilograms, Litres, Millimetres, oneOf } from "../check/fields.ts";
+import { CUTS } from "./forkTenderMinutes.ts";
+import { LID_LETS_OUT } from "./heatConstants.ts";
+
+const SetTo = Type.Number({ minimum: 30, maximum: 300, allowed: "a temperature from 30 to 300 °C" });
+const LIDS = Object.keys(LID_LETS_OUT) as (keyof typeof LID_LETS_OUT)[];
+
+/** One pan asked from outside; the pan's own shape is checked by its kind. */
+export const BraiseAsked = Type.Object({
+	cut: oneOf(CUTS),
+	shape: oneOf(["slab", "cylinder", "ball"] as const),
+	thickness_mm: Millimetres,
+	meat_kg: Kilograms,
+	liquid_l: Litres,
+	pan: Type.Object({}, { additionalProperties: true, allowed: "an object" }),
+	lid: oneOf(LIDS),
+	heat: Type.Object({
+		kind: oneOf(["stillOven", "fanOven", "waterBath", "pressure", "slowCooker", "hob"] as const),
+		set_C: Type.Optional(SetTo),
+		simmer: Type.Optional(Type.Boolean()),
+	}),
+	start: Type.Object({ meat_C: Celsius, liquid_C: Celsius }),
+});
