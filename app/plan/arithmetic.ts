@@ -1,4 +1,4 @@
-import { cutWords } from "#core/braise";
+import { CUT_SPREAD, cutWords, THICKNESS_SPREAD } from "#core/braise";
 import { BED_FILL, type ChosenPan, type LiquidLine, lineWords } from "#core/pans";
 import type { Kitchen, Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
@@ -267,9 +267,10 @@ function braiseSums({ plan, recipe, reading }: SumsFor): Sum[] {
 	return [
 		{
 			label: "Oven to fork-tender",
-			working: `${cutWords(recipe.cut)}, from the kitchen's table of cuts: ${durationWords(low)} at the quickest, ${durationWords(high)} at the slowest`,
+			working: `${cutWords(recipe.cut)}, ${bodyWords(plan, reading)}: nine times in ten not before ${durationWords(low)}, nine in ten by ${durationWords(high)}`,
 			result: durationWords(likely),
 		},
+		...sensitivitySums(plan),
 		{
 			label: "In",
 			working: `${reading.clock(plan.clock.rest)} to lift − ${durationWords(high)}, back to the five minutes`,
@@ -281,6 +282,34 @@ function braiseSums({ plan, recipe, reading }: SumsFor): Sum[] {
 			result: `${reading.clock(plan.clock.tender.low)}–${reading.clockAfter(plan.clock.tender.high, plan.clock.tender.low)}`,
 		},
 	];
+}
+
+const BODIES = {
+	slab: "heated like a slab",
+	cylinder: "heated like a bar",
+	ball: "heated like a ball",
+} as const;
+
+/** "heated like a bar 48 mm thick, from 15 °C in boiling liquid" */
+function bodyWords({ braise }: Plan, reading: Reading): string {
+	if (!braise) return "by its cut alone, since there is no pan";
+	const { shape, thickness_mm, start } = braise.given;
+	return `${BODIES[shape]} ${reading.length(thickness_mm)} thick, from ${reading.temperature(start.meat_C)} in boiling liquid`;
+}
+
+const UNSURE = {
+	thickness: `pieces ${percent(THICKNESS_SPREAD)} thinner or thicker`,
+	oven: "the oven hotter or colder than it says",
+	cut: `an animal ${percent(CUT_SPREAD)} more tender or tougher`,
+} as const;
+
+/** What the range is made of, the most telling first. */
+function sensitivitySums({ braise }: Plan): Sum[] {
+	return (braise?.braised.sensitivities ?? []).map(({ what, low_min, high_min }, index) => ({
+		label: index === 0 ? "What changes it most" : "Then",
+		working: UNSURE[what],
+		result: `${durationWords(low_min)} to ${durationWords(high_min)}`,
+	}));
 }
 
 function clockSums({ plan, recipe, reading }: SumsFor): Sum[] {

@@ -62,7 +62,10 @@ export function headline(key: PlaceKey, given: SumsFor): Headline {
 				says: `${reading.temperature(setOf(recipe, plan))}, ${LIDS[recipe.braise.lid]}. Tender ${tenderWords(given)}.`,
 				facts: [
 					{ figure: reading.clockAfter(clock.tender.low, clock.in), label: "check first at" },
-					{ figure: reading.clockAfter(clock.rest, clock.in), label: "lift, at the latest" },
+					{
+						figure: reading.clockAfter(clock.rest, clock.in),
+						label: "lift; if not tender by then, sauce first",
+					},
 					{
 						figure: `${reading.temperature(recipe.braise.oven_C.low)} to ${reading.temperature(recipe.braise.oven_C.high)}`,
 						label: "suits the dish",

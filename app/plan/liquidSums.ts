@@ -1,4 +1,4 @@
-import { STEAM_KG_PER_M2_H, USUAL_REDUCTION, VEGETABLE_WATER } from "#core/liquid";
+import { USUAL_REDUCTION, VEGETABLE_WATER } from "#core/liquid";
 import { dredgedFlour, type Plan } from "#core/plan";
 import { LIDS } from "#core/recipe";
 import {
@@ -54,7 +54,7 @@ function accountSums({ plan, recipe, reading }: SumsFor): Sum[] {
 		},
 		{
 			label: "Steamed away",
-			working: `surface of the pans × ${STEAM_KG_PER_M2_H[lid]} mm an hour (${LIDS[lid]}) × ${durationWords(plan.braise_min.likely)}`,
+			working: `all pans, ${LIDS[lid]}, in the ${durationWords(plan.braise_min.likely)} until it is likely tender: what comes to the boil less what the lid gives back`,
 			result: reading.volume(liquid.evaporated_l),
 		},
 		{

@@ -58,10 +58,7 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 	[{ code: "saltOver", place: "sauce", end_pct: 1.43, high_pct: 1.2 }, ["1.43 %", "1.2 %"]],
 	[{ code: "saltUnder", place: "sauce", end_pct: 0.31, low_pct: 0.8 }, ["0.31 %", "0.8 %"]],
 	[{ code: "pieceSize", place: "trim", said_g: 300, piece_g: 258 }, ["300 g", "258 g"]],
-	[
-		{ code: "thickness", place: "braise", thickness_mm: 18, low_mm: 28, high_mm: 80 },
-		["18 mm", "28 mm", "80 mm"],
-	],
+	[{ code: "neverTender", place: "braise" }, ["two days"]],
 	[{ code: "noSearPan", place: "sear" }, ["no searing pan"]],
 ];
 

@@ -132,13 +132,10 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: `The line says pieces of ${reading.mass(warning.said_g / 1000)}; the card's piece weighs ${reading.mass(warning.piece_g / 1000)}.`,
 				remedy: "Make them one: mixed sizes are not done together.",
 			};
-		case "thickness":
+		case "neverTender":
 			return {
-				says: `The pieces are ${reading.length(warning.thickness_mm)} thick; the minutes are for ${reading.length(warning.low_mm)} to ${reading.length(warning.high_mm)}.`,
-				remedy:
-					warning.thickness_mm < warning.low_mm
-						? "Cut thicker, or check much earlier."
-						: "Cut thinner, or allow much longer.",
+				says: "At this heat it is not tender within two days.",
+				remedy: "Set the oven hotter, or cut smaller.",
 			};
 		case "beforeOpening":
 			return {

@@ -4,8 +4,8 @@ import type { Range } from "./Range.ts";
  * Minutes from oven door to fork-tender for pieces of a portion's size (40 to 60 mm,
  * a whole leg for birds), poured boiling, covered, at 140 to 160 °C.
  *
- * General kitchen practice, one row a cut; the spread covers thickness, animal and oven.
- * The heat model takes this table's place when it comes.
+ * General kitchen practice, one row a cut; the spread covers thickness, animal and oven. It
+ * stands for a dish that has no pan yet; a plan with pans reckons with the heat model.
  */
 export const FORK_TENDER_MINUTES = {
 	beefChuck: { low: 135, likely: 165, high: 195 },

@@ -12,6 +12,7 @@ export { CALIBRATED } from "./calibrated.ts";
 export { CUT_GROUPS, type CutGroup, cutFactor } from "./cutFactors.ts";
 export { CUTS, type Cut, cutWords, FORK_TENDER_MINUTES } from "./forkTenderMinutes.ts";
 export type { MeatShape } from "./MeatHeat.ts";
+export { type HeatBody, heatBody } from "./pieceHeat.ts";
 export type { Range } from "./Range.ts";
 export { BraiseAsked } from "./schemas.ts";
 export { type Simulated, type SimulateOptions, simulate } from "./simulate.ts";

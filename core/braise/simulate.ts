@@ -84,8 +84,9 @@ export interface Simulated {
 	readonly ledger: BraiseLedger;
 	/** Minute at which so much softening was reached; null when it was not. */
 	reached(softening: number): number | null;
-	/** Litres left at a minute. */
+	/** Litres left, and litres that have steamed away, at a minute. */
 	leftAt(minute: number): number;
+	steamAt(minute: number): number;
 }
 
 export interface SimulateOptions {
@@ -129,6 +130,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 		peak = Math.max(peak, state.liquid_C);
 		curve.softened[step] = softened;
 		curve.water_kg[step] = state.water_kg;
+		curve.steam_kg[step] = state.steam_kg;
 		curve.last = step;
 		if (dryAt_min === null && isDry(given.pan, state)) dryAt_min = minute;
 		if (minute - kept_min >= every_min - 1e-9) {
@@ -150,7 +152,8 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 			waterLeft_kg: state.water_kg,
 		},
 		reached: (softening) => crossing(curve, softening),
-		leftAt: (minute) => curve.water_kg[Math.min(curve.last, Math.round(minute / curve.step_min))] ?? 0,
+		leftAt: (minute) => curve.water_kg[stepAt(curve, minute)] ?? 0,
+		steamAt: (minute) => curve.steam_kg[stepAt(curve, minute)] ?? 0,
 	};
 }
 
@@ -441,6 +444,7 @@ interface Curve {
 	readonly step_min: number;
 	readonly softened: Float64Array;
 	readonly water_kg: Float64Array;
+	readonly steam_kg: Float64Array;
 	/** The last step that was made. */
 	last: number;
 }
@@ -450,10 +454,15 @@ function curveOf(steps: number, step_min: number, water_kg: number): Curve {
 		step_min,
 		softened: new Float64Array(steps + 1),
 		water_kg: new Float64Array(steps + 1),
+		steam_kg: new Float64Array(steps + 1),
 		last: 0,
 	};
 	curve.water_kg[0] = water_kg;
 	return curve;
+}
+
+function stepAt({ last, step_min }: Curve, minute: number): number {
+	return Math.min(last, Math.round(minute / step_min));
 }
 
 /** Minute at which the softening passes a value; it only grows, so it is found by halving. */

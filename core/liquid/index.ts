@@ -11,4 +11,3 @@ export {
 	sauceFrom,
 	USUAL_REDUCTION,
 } from "./sauceFrom.ts";
-export { STEAM_KG_PER_M2_H, steamAway } from "./steamAway.ts";

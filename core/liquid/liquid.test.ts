@@ -7,9 +7,7 @@ import {
 	type LiquidGiven,
 	liquidAccount,
 	RENDERED_FAT_KG_PER_L,
-	STEAM_KG_PER_M2_H,
 	sauceFrom,
-	steamAway,
 } from "./index.ts";
 
 const GIVEN: LiquidGiven = {
@@ -72,13 +70,6 @@ describe("the account of the liquid", () => {
 		const account = liquidAccount({ ...GIVEN, evaporated_l: 44 });
 		expect(account.left_l).toBe(0);
 		expect(account.dryAt_min).toBeCloseTo((160 * 22) / 44, 9);
-	});
-
-	it("a tighter lid never lets more away", () => {
-		const tighter = ["open", "paper", "foil", "lid", "sealed"] as const;
-		const away = tighter.map((lid) => steamAway(0.14, lid, 160));
-		expect(away).toEqual([...away].sort((a, b) => b - a));
-		expect(steamAway(0.14, "open", 60)).toBeCloseTo(0.14 * STEAM_KG_PER_M2_H.open, 9);
 	});
 
 	it("no cut gives up more fat and gelatin than it can lose", () => {

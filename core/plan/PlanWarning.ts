@@ -11,7 +11,15 @@ export interface StockUse {
 /** What the chef has to know before it is too late, with its figures. */
 export type PlanWarning = { readonly place: PlaceKey } & (
 	| { readonly code: "tooFewFromMeat" | "tooFewFromPans"; readonly makes: number; readonly wanted: number }
-	| { readonly code: "noPan" | "bedReachesLine" | "beforeOpening" | "noSearPan" | "noColourOven" }
+	| {
+			readonly code:
+				| "noPan"
+				| "bedReachesLine"
+				| "beforeOpening"
+				| "noSearPan"
+				| "noColourOven"
+				| "neverTender";
+	  }
 	| { readonly code: "panStock"; readonly unplaced: number; readonly kinds: readonly StockUse[] }
 	| { readonly code: "wishBeyondStock"; readonly kinds: readonly StockUse[] }
 	| { readonly code: "halfEmpty"; readonly name: string; readonly pieces: number; readonly holds: number }
@@ -46,11 +54,5 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	| { readonly code: "saltOver"; readonly end_pct: number; readonly high_pct: number }
 	| { readonly code: "saltUnder"; readonly end_pct: number; readonly low_pct: number }
 	| { readonly code: "pieceSize"; readonly said_g: number; readonly piece_g: number }
-	| {
-			readonly code: "thickness";
-			readonly thickness_mm: number;
-			readonly low_mm: number;
-			readonly high_mm: number;
-	  }
 	| { readonly code: "marinatedTooLong"; readonly minutes: number; readonly longest_min: number }
 );

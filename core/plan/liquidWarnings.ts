@@ -44,7 +44,7 @@ function ratioWarnings(pans: PanChoice, lines: readonly PlanLine[]): PlanWarning
 
 function dryWarnings(liquid: LiquidAccount | null): PlanWarning[] {
 	if (!liquid) return [];
-	if (liquid.dryAt_min !== null) return [{ code: "boilsDry", place: "braise", at_min: liquid.dryAt_min }];
+	if (liquid.dryAt_min !== null) return [];
 	const in_l = liquid.poured_l + liquid.fromVegetables_l + liquid.weeping_l;
 	if (in_l === 0 || liquid.left_l >= in_l * NEARLY_DRY) return [];
 	return [{ code: "nearlyDry", place: "braise", left_l: liquid.left_l, in_l }];

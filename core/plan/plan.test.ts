@@ -384,14 +384,15 @@ describe("what the plan says of salt, sauce and pieces", () => {
 		expect(codes(says("trimmed"))).not.toContain("pieceSize");
 	});
 
-	it("pieces thinner or thicker than the minutes are for are told", () => {
-		const thick = (height_mm: number): Recipe => ({
+	it("thicker pieces go in earlier, and what is never tender is said", () => {
+		const thick = (side_mm: number): Recipe => ({
 			...RECIPE,
-			piece: { shape: "block", length_mm: 120, width_mm: 100, height_mm, weight_g: 250 },
+			piece: { shape: "block", length_mm: 160, width_mm: 120, height_mm: side_mm, weight_g: 250 },
 		});
-		expect(codes(thick(15))).toContain("thickness");
-		expect(codes(thick(50))).not.toContain("thickness");
-		expect(codes(thick(95))).toContain("thickness");
+		const thin = plan(thick(35), ORDER, KITCHEN);
+		expect(plan(thick(70), ORDER, KITCHEN).clock.in).toBeLessThan(thin.clock.in);
+		const warm = { low: 60, set: 62, high: 64 };
+		expect(codes({ ...RECIPE, braise: { ...RECIPE.braise, oven_C: warm } })).toContain("neverTender");
 	});
 
 	it("damped lines know what they would be straight; rounding knows by how much it is off", () => {

@@ -14,6 +14,7 @@ import {
 import { backwardClock, type Clock } from "../schedule/index.ts";
 import type { DishOrder, Kitchen } from "./Kitchen.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
+import { type PlanBraise, planBraise } from "./planBraise.ts";
 import { type PlanColour, planColour } from "./planColour.ts";
 import { bedUnder, type PlanLine, planLines } from "./planLines.ts";
 import { type PlanSauce, planLiquid, planSauce } from "./planLiquid.ts";
@@ -32,6 +33,8 @@ export interface Plan extends BatchSize {
 	readonly ovens: OvenFit;
 	/** Both ways of colouring; null when the dish is not coloured. */
 	readonly colour: PlanColour | null;
+	/** The fullest pan from the oven door to the four marks; null when there is no pan. */
+	readonly braise: PlanBraise | null;
 	/** Minutes from the oven door to fork-tender. */
 	readonly braise_min: Range;
 	readonly work: Readonly<Record<PlaceKey, WorkMinutes>>;
@@ -121,8 +124,15 @@ export function planIn(
 	);
 	const ovens = fitOvens(countByType(pans), kitchen.ovens, recipe.braise.oven_C);
 	const work = workOf(recipe, factor, order.hands);
-	const braise_min = FORK_TENDER_MINUTES[recipe.cut];
-	const liquid = planLiquid(recipe, { chain: size.chain, pans, lines, minutes: braise_min.likely });
+	const braise = planBraise(recipe, pans, ovens);
+	const braise_min = braise?.tender_min ?? FORK_TENDER_MINUTES[recipe.cut];
+	const liquid = planLiquid(recipe, {
+		chain: size.chain,
+		pans,
+		lines,
+		minutes: braise_min.likely,
+		evaporated_l: braise?.evaporated_l ?? 0,
+	});
 	const sauce = planSauce(liquid, sauce_l, lines, kitchen);
 	const clock = clockOf(recipe, order, kitchen, work, {
 		colour_min: colour?.minutes ?? 0,
@@ -132,7 +142,20 @@ export function planIn(
 	const salted = lines.some(({ line }) => line.role === "salt");
 	const salt_pct = salted && sauce ? sauce.salt_pct : null;
 	const wished = new Map(order.panWishes.map(({ typeId, count }) => [typeId, count]));
-	const planned = { size, pans, ovens, lines, clock, colour, liquid, sauce, salt_pct, elsewhere, wished };
+	const planned = {
+		size,
+		pans,
+		ovens,
+		lines,
+		clock,
+		colour,
+		braise,
+		liquid,
+		sauce,
+		salt_pct,
+		elsewhere,
+		wished,
+	};
 	return {
 		...size,
 		factor,
@@ -141,6 +164,7 @@ export function planIn(
 		elsewhere,
 		ovens,
 		colour,
+		braise,
 		braise_min,
 		work,
 		clock,

@@ -1,20 +1,5 @@
-import {
-	CUT_GIVES,
-	type LiquidAccount,
-	liquidAccount,
-	type SaucePlan,
-	sauceFrom,
-	steamAway,
-} from "../liquid/index.ts";
-import {
-	areaOf,
-	type ChosenPan,
-	depthOf,
-	insideAt,
-	type PanChoice,
-	type PanType,
-	volumeBelow,
-} from "../pans/index.ts";
+import { CUT_GIVES, type LiquidAccount, liquidAccount, type SaucePlan, sauceFrom } from "../liquid/index.ts";
+import { type PanChoice, type PanType, volumeBelow } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import type { YieldChain } from "../yields/index.ts";
 import type { Kitchen } from "./Kitchen.ts";
@@ -45,6 +30,8 @@ interface Batch {
 	readonly pans: PanChoice;
 	readonly lines: readonly PlanLine[];
 	readonly minutes: number;
+	/** What all pans give off in that time. */
+	readonly evaporated_l: number;
 }
 
 /**
@@ -53,7 +40,10 @@ interface Batch {
  * @returns null when there is no pan for it
  * @see model, section F
  */
-export function planLiquid(recipe: Recipe, { chain, pans, lines, minutes }: Batch): LiquidAccount | null {
+export function planLiquid(
+	recipe: Recipe,
+	{ chain, pans, lines, minutes, evaporated_l }: Batch,
+): LiquidAccount | null {
 	if (pans.pans.length === 0) return null;
 	const raw_kg = chain.trimmed_kg * (1 - (recipe.losses.boneShare ?? 0));
 	const gives = CUT_GIVES[recipe.cut];
@@ -68,7 +58,7 @@ export function planLiquid(recipe: Recipe, { chain, pans, lines, minutes }: Batc
 		fatPoured_kg: searFat_kg * SEAR_FAT_KEPT,
 		gelatinPoured_g: stockOf(lines) * STOCK_GELATIN_G_PER_L,
 		salt_g: weightOf(lines.filter(({ line }) => line.role === "salt")),
-		evaporated_l: pans.pans.reduce((sum, pan) => sum + steamOf(pan, recipe, minutes), 0),
+		evaporated_l,
 		absorbed_l: drunkBack(recipe, chain) + drunkByPulses(lines),
 		minutes,
 	});
@@ -89,12 +79,6 @@ function stockOf(lines: readonly PlanLine[]): number {
 			line.role === "liquid" && ingredient.category === "stock" && !ingredient.origins.includes("plant"),
 	);
 	return stocks.reduce((sum, { measure_ml }) => sum + (measure_ml ?? 0), 0) / 1000;
-}
-
-function steamOf(pan: ChosenPan, recipe: Recipe, minutes: number): number {
-	const line_mm = Math.min(pan.line_mm, depthOf(pan.type.shape));
-	const surface_m2 = areaOf(insideAt(pan.type.shape, line_mm)) / 1e6;
-	return steamAway(surface_m2, recipe.braise.lid, minutes);
 }
 
 function drunkBack(recipe: Recipe, chain: YieldChain): number {

@@ -1,6 +1,6 @@
 import type { LiquidAccount } from "../liquid/index.ts";
 import type { OvenFit } from "../ovens/index.ts";
-import { type PanChoice, pieceThickness } from "../pans/index.ts";
+import type { PanChoice } from "../pans/index.ts";
 import { takeQuantity, toBase } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { type Clock, minuteOfDay } from "../schedule/index.ts";
@@ -9,6 +9,7 @@ import type { Kitchen } from "./Kitchen.ts";
 import { liquidWarnings } from "./liquidWarnings.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
 import { panWarnings } from "./panWarnings.ts";
+import type { PlanBraise } from "./planBraise.ts";
 import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 import type { PlanSauce } from "./planLiquid.ts";
@@ -21,6 +22,7 @@ interface Planned {
 	readonly lines: readonly PlanLine[];
 	readonly clock: Clock;
 	readonly colour: PlanColour | null;
+	readonly braise: PlanBraise | null;
 	readonly liquid: LiquidAccount | null;
 	readonly sauce: PlanSauce | null;
 	readonly salt_pct: number | null;
@@ -34,6 +36,7 @@ export function planWarnings(recipe: Recipe, kitchen: Kitchen, planned: Planned)
 		...sizeWarnings(planned.size),
 		...panWarnings(recipe, kitchen, planned.pans, planned.elsewhere, planned.wished),
 		...ovenWarnings(recipe, planned.pans, planned.ovens),
+		...tenderWarnings(planned.braise),
 		...liquidWarnings(recipe, kitchen, planned),
 		...pieceWarnings(recipe),
 		...clockWarnings(recipe, kitchen, planned.clock),
@@ -65,6 +68,16 @@ function ovenWarnings(recipe: Recipe, { pans }: PanChoice, ovens: OvenFit): Plan
 	return [{ code: "ovenSpace", place: "braise", without: ovens.without, of: pans.length }];
 }
 
+/** A pan that never gets there, and one that boils dry before it does. */
+function tenderWarnings(braise: PlanBraise | null): PlanWarning[] {
+	if (!braise) return [];
+	const { marks, dryAt_min } = braise.braised;
+	if (dryAt_min !== null && dryAt_min <= braise.tender_min.high) {
+		return [{ code: "boilsDry", place: "braise", at_min: dryAt_min }];
+	}
+	return marks.forkTender ? [] : [{ code: "neverTender", place: "braise" }];
+}
+
 function clockWarnings(recipe: Recipe, kitchen: Kitchen, clock: Clock): PlanWarning[] {
 	const found: PlanWarning[] = [];
 	const minute = minuteOfDay(clock.sear, kitchen.timeZone);
@@ -79,27 +92,14 @@ function clockWarnings(recipe: Recipe, kitchen: Kitchen, clock: Clock): PlanWarn
 	return found;
 }
 
-/** Thickness for which the table of minutes is written, mm, with what still passes for it. */
-const TABLE_MM = { low: 28, high: 80 };
 /** Share by which the line and the piece may differ before it is said. */
 const PIECE_GAP = 0.1;
 
-function pieceWarnings({ lines, piece, cut }: Recipe): PlanWarning[] {
+function pieceWarnings({ lines, piece }: Recipe): PlanWarning[] {
 	const found: PlanWarning[] = [];
 	const said_g = pieceSaid(lines.find((line) => line.role === "main")?.preparation);
 	if (said_g !== null && Math.abs(said_g / piece.weight_g - 1) > PIECE_GAP) {
 		found.push({ code: "pieceSize", place: "trim", said_g, piece_g: piece.weight_g });
-	}
-	const thickness_mm = pieceThickness(piece);
-	const asBought = cut === "squid";
-	if (!asBought && (thickness_mm < TABLE_MM.low || thickness_mm > TABLE_MM.high)) {
-		found.push({
-			code: "thickness",
-			place: "braise",
-			thickness_mm,
-			low_mm: TABLE_MM.low,
-			high_mm: TABLE_MM.high,
-		});
 	}
 	return found;
 }

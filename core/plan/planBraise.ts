@@ -1,0 +1,77 @@
+import {
+	type Braised,
+	type BraiseGiven,
+	braise,
+	heatBody,
+	LONGEST_MIN,
+	type Range,
+} from "../braise/index.ts";
+import type { OvenFit } from "../ovens/index.ts";
+import { areaOf, type ChosenPan, insideAt, type PanChoice } from "../pans/index.ts";
+import type { Recipe } from "../recipe/index.ts";
+
+/** Seared pieces have cooled on their tray, the liquid is poured boiling. General practice. */
+export const PIECE_IN_C = 15;
+export const LIQUID_IN_C = 95;
+
+/** How one pan of the dish, the fullest, comes to be tender. */
+export interface PlanBraise {
+	readonly given: BraiseGiven;
+	readonly braised: Braised;
+	/** From the oven door to fork-tender. */
+	readonly tender_min: Range;
+	/** What all pans together give off until it is likely tender, litres. */
+	readonly evaporated_l: number;
+}
+
+/**
+ * The braise of the dish, by its fullest pan.
+ *
+ * @returns null when there is no pan for it
+ * @see model, section E
+ */
+export function planBraise(recipe: Recipe, { pans }: PanChoice, ovens: OvenFit): PlanBraise | null {
+	const [fullest] = pans;
+	if (!fullest) return null;
+	const given = givenOf(recipe, fullest, ovens);
+	const braised = braisedOnce(given);
+	const tender_min = braised.marks.forkTender ?? { low: LONGEST_MIN, likely: LONGEST_MIN, high: LONGEST_MIN };
+	const steam_l = braised.likely.steamAt(tender_min.likely);
+	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
+	const surfaces = pans.reduce((sum, pan) => sum + floor(pan), 0) / floor(fullest);
+	return { given, braised, tender_min, evaporated_l: steam_l * surfaces };
+}
+
+function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {
+	const [load] = ovens.loads;
+	const { boneShare = 0, cookingLoss } = recipe.losses;
+	return {
+		cut: recipe.cut,
+		...heatBody(recipe.piece),
+		meat_kg: (pan.pieces * recipe.piece.weight_g) / 1000,
+		liquid_l: Math.max(A_DROP_L, pan.liquid_l),
+		vegetables_kg: pan.bed.weight_kg,
+		pan: pan.type.shape,
+		lid: recipe.braise.lid,
+		heat: { kind: load?.oven.kind ?? "fanOven", set_C: load?.set_C ?? recipe.braise.oven_C.set },
+		start: { meat_C: PIECE_IN_C, liquid_C: LIQUID_IN_C },
+		cookingLoss: cookingLoss * (1 - boneShare),
+	};
+}
+
+/** Meat and bed alone may reach the line; the pan is never quite without liquid. */
+const A_DROP_L = 0.05;
+
+/** The same pan is asked for again with every look at the plan. */
+const known = new Map<string, Braised>();
+const MOST_KEPT = 500;
+
+function braisedOnce(given: BraiseGiven): Braised {
+	const key = JSON.stringify(given);
+	const found = known.get(key);
+	if (found) return found;
+	if (known.size >= MOST_KEPT) known.clear();
+	const braised = braise(given);
+	known.set(key, braised);
+	return braised;
+}
