@@ -42,6 +42,7 @@ const KITCHEN: Kitchen = {
 	allergenList: "eu14",
 	scaleStep_g: 1,
 	saltBand_pct: { low: 0.8, high: 1.2 },
+	confidence: 0.9,
 	ingredients: new Map(INGREDIENTS.map((one) => [one.id, one])),
 };
 

@@ -86,6 +86,7 @@ export async function readKitchen(db: Reader): Promise<Kitchen> {
 		hours: { opens_min: row.opens_min, closes_min: row.closes_min },
 		allergenList: row.allergenList,
 		scaleStep_g: row.scaleStep_g,
+		confidence: row.confidence_pct / 100,
 		saltBand_pct: { low: row.saltLow_pct, high: row.saltHigh_pct },
 		ingredients,
 	};

@@ -50,6 +50,8 @@ export const house = sqliteTable("house", {
 	/** Salt wanted in the finished sauce, % of its weight. */
 	saltLow_pct: real("salt_low_pct").notNull().default(0.8),
 	saltHigh_pct: real("salt_high_pct").notNull().default(1.2),
+	/** Days in a hundred on which a dish has to be tender by the time it is lifted. */
+	confidence_pct: integer("confidence_pct").notNull().default(90),
 	version: version(),
 });
 

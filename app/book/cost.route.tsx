@@ -66,8 +66,8 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 			portion: money(cut.perPortion_minor, currency),
 			portion_minor: cut.perPortion_minor,
 			yield: percent(Math.round(cut.yield * 1000) / 1000),
-			minutes: cut.braise_min.likely,
-			time: durationWords(cut.braise_min.likely),
+			minutes: Math.round(cut.tender_min),
+			time: durationWords(cut.tender_min),
 		})),
 	};
 }

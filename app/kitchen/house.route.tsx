@@ -38,6 +38,7 @@ const HouseForm = Type.Object({
 	scaleStep_g: oneOf(SCALE_READINGS),
 	saltLow: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
 	saltHigh: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
+	confidence: Type.Integer({ minimum: 50, maximum: 99, allowed: "a whole number of days from 50 to 99" }),
 	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
 	hobPower_kW: Type.Number({ minimum: 0.5, maximum: 30, allowed: "a power from 0.5 to 30 kW" }),
 	version: Type.Integer({ minimum: 1 }),
@@ -65,6 +66,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			scaleStep_g: String(house.scaleStep_g),
 			saltLow: String(house.saltLow_pct),
 			saltHigh: String(house.saltHigh_pct),
+			confidence: String(house.confidence_pct),
 		},
 		searPans: pans.filter((pan) => pan.use === "sear").map(({ id, name }) => ({ id, name })),
 		codes: HOUSE_CODE_KEYS.map((key) => ({ key, name: HOUSE_CODES[key].name })),
@@ -124,6 +126,7 @@ function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
 		scaleStep_g: Number(typed.scaleStep_g),
 		saltLow_pct: typed.saltLow,
 		saltHigh_pct: typed.saltHigh,
+		confidence_pct: typed.confidence,
 	};
 }
 
@@ -251,6 +254,14 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				inputMode="decimal"
 				defaultValue={typed.saltHigh}
 				wrong={wrong.saltHigh}
+			/>
+			<Field
+				label="Tender by the time it is lifted, on"
+				name="confidence"
+				after="days in 100"
+				inputMode="numeric"
+				defaultValue={typed.confidence}
+				wrong={wrong.confidence}
 			/>
 		</EquipmentForm>
 	);

@@ -51,6 +51,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	diets: "guests by diet",
 	allergenList: "list of allergens",
 	saltLow_pct: "least salt",
+	confidence_pct: "how sure to be tender in time",
 	scaleStep_g: "what the scales read to",
 	saltHigh_pct: "most salt",
 	density_g_per_ml: "density",

@@ -1,6 +1,6 @@
 import type { PanShape } from "../pans/index.ts";
 import type { Lid } from "../recipe/index.ts";
-import type { Cut } from "./forkTenderMinutes.ts";
+import type { Cut } from "./cuts.ts";
 import type { MeatShape } from "./MeatHeat.ts";
 
 export type Heat =
@@ -48,6 +48,8 @@ export interface BraisePoint {
 	readonly liquid_l: number;
 	/** Softening so far; fork-tender is 1. */
 	readonly softened: number;
+	/** Each layer of the meat, the middle first, °C; when layers were asked for. */
+	readonly layers_C?: readonly number[];
 }
 
 /** Energy and water that went in and out, for the balance. All kJ and kg. */

@@ -9,11 +9,17 @@ export {
 	THICKNESS_SPREAD,
 } from "./braise.ts";
 export { CALIBRATED } from "./calibrated.ts";
+export { minutesToBeSure, type StillToGo, stillToGo, USUAL_CONFIDENCE } from "./confidence.ts";
 export { CUT_GROUPS, type CutGroup, cutFactor } from "./cutFactors.ts";
-export { CUTS, type Cut, cutWords, FORK_TENDER_MINUTES } from "./forkTenderMinutes.ts";
+export { CUTS, type Cut, cutWords } from "./cuts.ts";
+export { type OvenEnergy, ovenEnergy } from "./energy.ts";
+export { likelyMinutes } from "./likelyMinutes.ts";
 export type { MeatShape } from "./MeatHeat.ts";
 export { type HeatBody, heatBody } from "./pieceHeat.ts";
 export type { Range } from "./Range.ts";
 export { BraiseAsked } from "./schemas.ts";
 export { type Simulated, type SimulateOptions, simulate } from "./simulate.ts";
+export { type BraiseStory, storyOf } from "./story.ts";
 export { type Kinetics, MARKS, type Mark, softeningRate } from "./tenderness.ts";
+export { usualMinutes, usualPan } from "./usualPan.ts";
+export { type CutSize, type WaysAsked, type WayToTender, waysAtOven, waysToTender } from "./waysToTender.ts";

@@ -87,6 +87,8 @@ export interface Simulated {
 	/** Litres left, and litres that have steamed away, at a minute. */
 	leftAt(minute: number): number;
 	steamAt(minute: number): number;
+	/** Heat that has come in from outside, kJ, at a minute. */
+	heatAt(minute: number): number;
 }
 
 export interface SimulateOptions {
@@ -96,6 +98,8 @@ export interface SimulateOptions {
 	readonly until?: number;
 	/** Minutes between the points that are kept. */
 	readonly every_min?: number;
+	/** Whether the points tell every layer of the meat. */
+	readonly layers?: boolean;
 }
 
 /**
@@ -113,7 +117,8 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 	const water_kg = state.water_kg;
 	const factor = cutFactor(given.cut);
 	const steps = Math.ceil((options.minutes * 60) / step_s);
-	const points: BraisePoint[] = [pointOf(given, state, 0)];
+	const { layers = false } = options;
+	const points: BraisePoint[] = [pointOf(given, state, 0, layers)];
 	const curve = curveOf(steps, step_s / 60, state.water_kg);
 	// Without a door, a reset or a new lid the surroundings are the same at every step.
 	const changes = (given.doors ?? given.resets ?? given.lids) !== undefined;
@@ -131,10 +136,11 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 		curve.softened[step] = softened;
 		curve.water_kg[step] = state.water_kg;
 		curve.steam_kg[step] = state.steam_kg;
+		curve.heat_J[step] = state.heatIn_J;
 		curve.last = step;
 		if (dryAt_min === null && isDry(given.pan, state)) dryAt_min = minute;
 		if (minute - kept_min >= every_min - 1e-9) {
-			points.push(pointOf(given, state, minute, softened));
+			points.push(pointOf(given, state, minute, layers));
 			kept_min = minute;
 		}
 		if (options.until !== undefined && softened >= options.until) break;
@@ -154,6 +160,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 		reached: (softening) => crossing(curve, softening),
 		leftAt: (minute) => curve.water_kg[stepAt(curve, minute)] ?? 0,
 		steamAt: (minute) => curve.steam_kg[stepAt(curve, minute)] ?? 0,
+		heatAt: (minute) => (curve.heat_J[stepAt(curve, minute)] ?? 0) / 1000,
 	};
 }
 
@@ -428,7 +435,7 @@ function tabulatedRate(celsius: number): number {
 	return low + (at - below) * ((RATES[below + 1] as number) - low);
 }
 
-function pointOf(given: BraiseGiven, state: State, minute: number, softened = 0): BraisePoint {
+function pointOf(given: BraiseGiven, state: State, minute: number, layers: boolean): BraisePoint {
 	return {
 		minute,
 		liquid_C: state.liquid_C,
@@ -436,7 +443,8 @@ function pointOf(given: BraiseGiven, state: State, minute: number, softened = 0)
 		surface_C: state.meat.C.at(-1) ?? Number.NaN,
 		oven_C: given.heat.kind === "hob" ? state.liquid_C : ovenAt(given, minute),
 		liquid_l: Math.max(0, state.water_kg),
-		softened,
+		softened: state.softened,
+		...(layers ? { layers_C: [...state.meat.C] } : {}),
 	};
 }
 
@@ -445,6 +453,7 @@ interface Curve {
 	readonly softened: Float64Array;
 	readonly water_kg: Float64Array;
 	readonly steam_kg: Float64Array;
+	readonly heat_J: Float64Array;
 	/** The last step that was made. */
 	last: number;
 }
@@ -455,6 +464,7 @@ function curveOf(steps: number, step_min: number, water_kg: number): Curve {
 		softened: new Float64Array(steps + 1),
 		water_kg: new Float64Array(steps + 1),
 		steam_kg: new Float64Array(steps + 1),
+		heat_J: new Float64Array(steps + 1),
 		last: 0,
 	};
 	curve.water_kg[0] = water_kg;

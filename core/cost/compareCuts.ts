@@ -1,4 +1,4 @@
-import { type Cut, FORK_TENDER_MINUTES, type Range } from "../braise/index.ts";
+import { type Cut, heatBody, usualMinutes } from "../braise/index.ts";
 import type { Ingredient, Recipe } from "../recipe/index.ts";
 import { CUT_YIELDS, cookedShare, isByPiece, type Losses } from "../yields/index.ts";
 
@@ -13,8 +13,8 @@ export interface CutCompared {
 	readonly perPortion_minor: number;
 	/** Cooked weight from a kilo as purchased, kg. */
 	readonly yield: number;
-	/** Minutes from the oven door to fork-tender. */
-	readonly braise_min: Range;
+	/** Minutes from the oven door to fork-tender, likely, for pieces as the card has them. */
+	readonly tender_min: number;
 	/** Whether it is what the card is written for. */
 	readonly own: boolean;
 }
@@ -44,7 +44,7 @@ export function compareCuts(recipe: Recipe, known: ReadonlyMap<string, Ingredien
 					perCookedKg_minor,
 					perPortion_minor: (perCookedKg_minor * portion_g(recipe)) / 1000,
 					yield: left,
-					braise_min: FORK_TENDER_MINUTES[cut],
+					tender_min: usualMinutes(cut, heatBody(recipe.piece)),
 					own: one.id === own,
 				},
 			];

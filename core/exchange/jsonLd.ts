@@ -1,4 +1,4 @@
-import { FORK_TENDER_MINUTES } from "../braise/index.ts";
+import { heatBody, usualMinutes } from "../braise/index.ts";
 import { refuse } from "../check/index.ts";
 import { formatQuantity, readable } from "../quantity/index.ts";
 import {
@@ -41,7 +41,7 @@ export function toJsonLd(
 ): RecipeJsonLd {
 	const hands = doc.steps.reduce((sum, step) => sum + step.handsOn_min, 0);
 	const waits = doc.steps.reduce((sum, step) => sum + step.waiting_min, 0);
-	const cook = isPreparation(doc) ? waits : FORK_TENDER_MINUTES[doc.cut].likely;
+	const cook = isPreparation(doc) ? waits : Math.round(usualMinutes(doc.cut, heatBody(doc.piece)));
 	return {
 		"@context": "https://schema.org",
 		"@type": "Recipe",

@@ -25,6 +25,8 @@ export interface Kitchen {
 	readonly scaleStep_g: number;
 	/** Salt wanted in the finished sauce, %. */
 	readonly saltBand_pct: { readonly low: number; readonly high: number };
+	/** Share of days on which a dish has to be tender by the time it is lifted. */
+	readonly confidence: number;
 	readonly ingredients: ReadonlyMap<string, Ingredient>;
 }
 

@@ -1,4 +1,4 @@
-import { FORK_TENDER_MINUTES, type Range } from "../braise/index.ts";
+import { minutesToBeSure, type Range } from "../braise/index.ts";
 import type { LiquidAccount } from "../liquid/index.ts";
 import { fitOvens, type OvenFit } from "../ovens/index.ts";
 import { choosePans, type PanChoice, type PanLoad, type PanType, type PanWish } from "../pans/index.ts";
@@ -14,7 +14,7 @@ import {
 import { backwardClock, type Clock } from "../schedule/index.ts";
 import type { DishOrder, Kitchen } from "./Kitchen.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
-import { type PlanBraise, planBraise } from "./planBraise.ts";
+import { type PlanBraise, planBraise, usualTender } from "./planBraise.ts";
 import { type PlanColour, planColour } from "./planColour.ts";
 import { bedUnder, type PlanLine, planLines } from "./planLines.ts";
 import { type PlanSauce, planLiquid, planSauce } from "./planLiquid.ts";
@@ -37,6 +37,8 @@ export interface Plan extends BatchSize {
 	readonly braise: PlanBraise | null;
 	/** Minutes from the oven door to fork-tender. */
 	readonly braise_min: Range;
+	/** What the pans are given, so that they are tender as surely as the house wants. */
+	readonly allowed_min: number;
 	readonly work: Readonly<Record<PlaceKey, WorkMinutes>>;
 	readonly clock: Clock;
 	/** Finished sauce wanted, litres. */
@@ -125,7 +127,8 @@ export function planIn(
 	const ovens = fitOvens(countByType(pans), kitchen.ovens, recipe.braise.oven_C);
 	const work = workOf(recipe, factor, order.hands);
 	const braise = planBraise(recipe, pans, ovens);
-	const braise_min = braise?.tender_min ?? FORK_TENDER_MINUTES[recipe.cut];
+	const braise_min = braise?.tender_min ?? usualTender(recipe);
+	const allowed_min = minutesToBeSure(braise_min, kitchen.confidence);
 	const liquid = planLiquid(recipe, {
 		chain: size.chain,
 		pans,
@@ -138,6 +141,7 @@ export function planIn(
 		colour_min: colour?.minutes ?? 0,
 		reduce_min: reducingMinutes(sauce),
 		braise_min,
+		allowed_min,
 	});
 	const salted = lines.some(({ line }) => line.role === "salt");
 	const salt_pct = salted && sauce ? sauce.salt_pct : null;
@@ -166,6 +170,7 @@ export function planIn(
 		colour,
 		braise,
 		braise_min,
+		allowed_min,
 		work,
 		clock,
 		sauce_l,
@@ -207,6 +212,7 @@ interface Cooking {
 	readonly colour_min: number;
 	readonly reduce_min: number;
 	readonly braise_min: Range;
+	readonly allowed_min: number;
 }
 
 function reducingMinutes(sauce: PlanSauce | null): number {
@@ -219,7 +225,7 @@ function clockOf(
 	order: DishOrder,
 	kitchen: Kitchen,
 	work: Record<PlaceKey, WorkMinutes>,
-	{ colour_min, reduce_min, braise_min }: Cooking,
+	{ colour_min, reduce_min, braise_min, allowed_min }: Cooking,
 ): Clock {
 	return backwardClock(
 		{
@@ -229,6 +235,7 @@ function clockOf(
 			build_min: work.build.wall_min,
 			panUp_min: work.panUp.wall_min,
 			braise_min,
+			allowed_min,
 			rest_min: recipe.rest_min,
 			sauce_min: Math.max(work.sauce.wall_min, Math.ceil(work.sauce.handsOn_min / order.hands + reduce_min)),
 			plate_min: work.plate.wall_min,

@@ -5,6 +5,7 @@ import {
 	heatBody,
 	LONGEST_MIN,
 	type Range,
+	usualPan,
 } from "../braise/index.ts";
 import type { OvenFit } from "../ovens/index.ts";
 import { areaOf, type ChosenPan, insideAt, type PanChoice } from "../pans/index.ts";
@@ -35,11 +36,20 @@ export function planBraise(recipe: Recipe, { pans }: PanChoice, ovens: OvenFit):
 	if (!fullest) return null;
 	const given = givenOf(recipe, fullest, ovens);
 	const braised = braisedOnce(given);
-	const tender_min = braised.marks.forkTender ?? { low: LONGEST_MIN, likely: LONGEST_MIN, high: LONGEST_MIN };
+	const tender_min = tenderOf(braised);
 	const steam_l = braised.likely.steamAt(tender_min.likely);
 	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
 	const surfaces = pans.reduce((sum, pan) => sum + floor(pan), 0) / floor(fullest);
 	return { given, braised, tender_min, evaporated_l: steam_l * surfaces };
+}
+
+/** From the oven door to fork-tender in a usual pan, for a dish that has none. */
+export function usualTender({ cut, piece }: Recipe): Range {
+	return tenderOf(braisedOnce(usualPan(cut, heatBody(piece))));
+}
+
+function tenderOf({ marks }: Braised): Range {
+	return marks.forkTender ?? { low: LONGEST_MIN, likely: LONGEST_MIN, high: LONGEST_MIN };
 }
 
 function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {

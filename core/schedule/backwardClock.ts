@@ -11,6 +11,8 @@ export interface Durations {
 	readonly panUp_min: number;
 	/** From the oven door to fork-tender. */
 	readonly braise_min: Range;
+	/** What the pan is given: tender within it as surely as the house wants. */
+	readonly allowed_min: number;
 	readonly rest_min: number;
 	readonly sauce_min: number;
 	readonly plate_min: number;
@@ -56,8 +58,8 @@ function orderTime({ serviceAt, timeZone, hours, orderLead_days }: DayOfWork): n
 }
 
 /**
- * The clock put backwards from service. The pan goes in early enough to be tender by
- * the slow end of the range; trimming and the marinade, which can wait overnight, are
+ * The clock put backwards from service. The pan goes in early enough to be tender as
+ * surely as the house wants; trimming and the marinade, which can wait overnight, are
  * moved into the working day before.
  *
  * @see model, section I
@@ -67,7 +69,7 @@ export function backwardClock(work: Durations, day: DayOfWork): Clock {
 	const plate = startBefore(serviceAt, work.plate_min);
 	const rest = startBefore(plate, Math.max(work.rest_min, work.sauce_min));
 	const sauce = startBefore(plate, work.sauce_min);
-	const into = startBefore(rest, work.braise_min.high);
+	const into = startBefore(rest, work.allowed_min);
 	const panUp = startBefore(into, work.panUp_min);
 	const build = startBefore(panUp, work.build_min);
 	const sear = startBefore(build, work.sear_min);

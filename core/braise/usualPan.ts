@@ -1,0 +1,23 @@
+import type { BraiseGiven } from "./BraiseGiven.ts";
+import type { Cut } from "./cuts.ts";
+import { likelyMinutes } from "./likelyMinutes.ts";
+import type { HeatBody } from "./pieceHeat.ts";
+
+/** A hotel pan as it is usually filled, for a dish that has no pan of its own yet. */
+export function usualPan(cut: Cut, body: HeatBody): BraiseGiven {
+	return {
+		cut,
+		...body,
+		meat_kg: 4.5,
+		liquid_l: 5,
+		pan: { gn: "1/1", depth_mm: 100 },
+		lid: "lid",
+		heat: { kind: "fanOven", set_C: 150 },
+		start: { meat_C: 15, liquid_C: 95 },
+	};
+}
+
+/** Minutes that a piece of this cut is likely to take in a usual pan. */
+export function usualMinutes(cut: Cut, body: HeatBody): number {
+	return likelyMinutes(usualPan(cut, body));
+}

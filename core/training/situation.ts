@@ -1,0 +1,161 @@
+import { type BraiseGiven, type Cut, likelyMinutes, type MeatShape } from "../braise/index.ts";
+import { type GastronormSize, type PanShape, volumeBelow } from "../pans/index.ts";
+import { type Random, seeded } from "../random/index.ts";
+import type { Lid } from "../recipe/index.ts";
+
+/** What is other in the second pan than in the first. */
+export const CHANGES = [
+	"crowded",
+	"deeperPan",
+	"lidOff",
+	"paper",
+	"cooler",
+	"hotter",
+	"thicker",
+	"thinner",
+	"morePans",
+	"coldStart",
+	"doors",
+	"lessLiquid",
+] as const;
+export type Change = (typeof CHANGES)[number];
+
+/** Two pans that differ in one thing. */
+export interface Situation {
+	readonly seed: number;
+	readonly change: Change;
+	readonly before: BraiseGiven;
+	readonly after: BraiseGiven;
+}
+
+const CUTS_ASKED: readonly Cut[] = [
+	"porkShoulder",
+	"goatShoulder",
+	"muttonNeck",
+	"vealBreast",
+	"duckLeg",
+	"lambShoulder",
+	"gooseLeg",
+];
+const PANS_ASKED: readonly { readonly gn: GastronormSize; readonly depth_mm: number }[] = [
+	{ gn: "1/1", depth_mm: 100 },
+	{ gn: "1/1", depth_mm: 150 },
+	{ gn: "2/3", depth_mm: 100 },
+	{ gn: "2/1", depth_mm: 100 },
+];
+const SHAPES: readonly MeatShape[] = ["slab", "cylinder", "ball"];
+const LIDS_ASKED: readonly Lid[] = ["foil", "lid"];
+/** Net power of a ten-rung oven, kW. General practice. */
+const OVEN_KW = 14;
+const LIQUID_IN_C = 95;
+const KG_PER_LITRE = 1.05;
+
+/**
+ * A situation drawn from the model by its seed, the same for the same seed.
+ *
+ * @param change the kind of it; drawn too when it is left out
+ */
+export function situationOf(seed: number, change?: Change): Situation {
+	const random = seeded(seed);
+	const kind = change ?? pick(CHANGES, random);
+	const before = panOf(random, kind);
+	return { seed, change: kind, before, after: CHANGED[kind](before, random) };
+}
+
+/** One pan as a kitchen fills it: one layer of pieces, the liquid somewhere from half way to just covered. */
+function panOf(random: Random, kind: Change): BraiseGiven {
+	const pan = pick(PANS_ASKED, random);
+	const most_mm = pan.depth_mm - 30;
+	const thickness_mm = Math.round(within(random, 35, Math.min(65, most_mm)));
+	const layer_l = volumeBelow(pan, thickness_mm);
+	const meat_kg = round(layer_l * within(random, 0.42, 0.58) * KG_PER_LITRE, 0.1);
+	const line_mm = thickness_mm * within(random, kind === "lessLiquid" ? 0.85 : 0.6, 1.05);
+	const cut = pick(CUTS_ASKED, random);
+	return {
+		cut,
+		shape: pick(SHAPES, random),
+		thickness_mm,
+		meat_kg,
+		liquid_l: liquidTo(pan, line_mm, meat_kg, thickness_mm),
+		pan,
+		lid: pick(LIDS_ASKED, random),
+		heat: {
+			kind: random() < 0.6 ? "fanOven" : "stillOven",
+			set_C: round(within(random, 140, 170), 5),
+		},
+		start: { meat_C: 15, liquid_C: LIQUID_IN_C },
+	};
+}
+
+/** Litres that bring a pan to a line when the meat stands in it evenly from the floor up. */
+function liquidTo(pan: PanShape, line_mm: number, meat_kg: number, thickness_mm: number): number {
+	const under = Math.min(1, line_mm / thickness_mm);
+	return round(Math.max(0.5, volumeBelow(pan, line_mm) - (meat_kg / KG_PER_LITRE) * under), 0.1);
+}
+
+type Changing = (before: BraiseGiven, random: Random) => BraiseGiven;
+
+const CHANGED: Readonly<Record<Change, Changing>> = {
+	crowded: (before, random) => {
+		const more = within(random, 1.35, 1.6);
+		const extra_l = (before.meat_kg * (more - 1)) / KG_PER_LITRE;
+		return {
+			...before,
+			meat_kg: round(before.meat_kg * more, 0.1),
+			liquid_l: round(Math.max(0.5, before.liquid_l - extra_l * 0.8), 0.1),
+		};
+	},
+	deeperPan: (before) => {
+		const wide = "gn" in before.pan && before.pan.gn === "2/1";
+		const pan: PanShape = wide ? { gn: "1/1", depth_mm: 200 } : { gn: "1/2", depth_mm: 200 };
+		return { ...before, pan };
+	},
+	lidOff: (before, random) => ({
+		...before,
+		lids: [{ at_min: round(likelyMinutes(before) - within(random, 8, 20), 5), lid: "open" }],
+	}),
+	paper: (before) => ({ ...before, lid: "paper" }),
+	cooler: (before, random) => reset(before, -round(within(random, 20, 50), 5)),
+	hotter: (before, random) => reset(before, round(within(random, 20, 40), 5)),
+	thicker: (before, random) => thickness(before, within(random, 1.25, 1.6)),
+	thinner: (before, random) => thickness(before, within(random, 0.55, 0.8)),
+	morePans: (before, random) => ({
+		...before,
+		oven: { power_kW: OVEN_KW, pans: Math.round(within(random, 4, 9)) },
+	}),
+	coldStart: (before) => ({ ...before, start: { ...before.start, liquid_C: 10 } }),
+	doors: (before, random) => {
+		const every_min = Math.round(within(random, 12, 25));
+		const times = Math.floor(180 / every_min);
+		const doors = Array.from({ length: times }, (_, time) => ({
+			at_min: (time + 1) * every_min,
+			drop_C: 60,
+		}));
+		return { ...before, doors };
+	},
+	lessLiquid: (before, random) => ({
+		...before,
+		liquid_l: round(Math.max(0.5, before.liquid_l * within(random, 0.4, 0.6)), 0.1),
+	}),
+};
+
+function reset(before: BraiseGiven, by_C: number): BraiseGiven {
+	const { heat } = before;
+	return "set_C" in heat ? { ...before, heat: { ...heat, set_C: heat.set_C + by_C } } : before;
+}
+
+function thickness(before: BraiseGiven, times: number): BraiseGiven {
+	return { ...before, thickness_mm: Math.round(before.thickness_mm * times) };
+}
+
+function within(random: Random, low: number, high: number): number {
+	return low + random() * (high - low);
+}
+
+function pick<T>(from: readonly T[], random: Random): T {
+	return from[Math.floor(random() * from.length)] as T;
+}
+
+function round(value: number, step: number): number {
+	return Math.round(Math.round(value / step) * step * 1000) / 1000;
+}
