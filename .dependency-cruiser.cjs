@@ -39,13 +39,13 @@ module.exports = {
 			name: "areas-are-apart",
 			severity: "error",
 			comment: "An area does not import another area; what two need moves to ui/ or core/.",
-			from: { path: "^app/(today|book|sittings|plan|kitchen|preferences)/" },
-			to: { path: "^app/(today|book|sittings|plan|kitchen|preferences)/", pathNot: "^app/$1/" },
+			from: { path: "^app/(today|book|sittings|plan|lab|kitchen|preferences)/" },
+			to: { path: "^app/(today|book|sittings|plan|lab|kitchen|preferences)/", pathNot: "^app/$1/" },
 		},
 		only(
 			"ui-knows-no-area",
 			"^app/(ui|theme)/",
-			"^app/(today|book|sittings|plan|kitchen|preferences)/",
+			"^app/(today|book|sittings|plan|lab|kitchen|preferences)/",
 			"Shared parts know no area.",
 		),
 		{

@@ -25,6 +25,8 @@ export default [
 	route("sittings/:sittingId/dishes/:dishId/sheet", "plan/sheet.route.tsx"),
 	route("sittings/:sittingId/dishes/:dishId/labels", "plan/labels.route.tsx"),
 	route("sittings/:sittingId/dishes/:dishId/more-pans", "plan/morePans.route.ts"),
+	route("lab", "lab/lab.route.tsx"),
+	route("lab/rounds", "lab/rounds.route.tsx"),
 	route("kitchen", "kitchen/kitchen.route.tsx"),
 	route("kitchen/house", "kitchen/house.route.tsx"),
 	route("kitchen/pans/measure", "kitchen/measure.route.tsx"),

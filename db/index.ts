@@ -80,3 +80,4 @@ export {
 	withRecipes,
 } from "./sittings.ts";
 export { slugFor } from "./slugs.ts";
+export { addTrainingAnswers, readTrainingAnswers, type TrainingAnswers } from "./training.ts";

@@ -17,6 +17,7 @@ import type {
 	Supplier,
 } from "#core/recipe";
 import type { HouseCodeKey } from "#core/safety";
+import type { Answer, Quantity, Change as TrainingChange } from "#core/training";
 
 /**
  * Facts only. Plans are derived from these and never stored. Weights are grams, lengths
@@ -247,6 +248,24 @@ export const event = sqliteTable(
 		changes: text("changes", { mode: "json" }).$type<Change[]>().notNull(),
 	},
 	(table) => [index("event_subject").on(table.subject, table.subjectId, table.version)],
+);
+
+/** What a cook said in a training round and what it was: one row a quantity, only ever added to. */
+export const trainingAnswer = sqliteTable(
+	"training_answer",
+	{
+		id: integer("id").primaryKey({ autoIncrement: true }),
+		at: integer("at").notNull().default(sql`(unixepoch() * 1000)`),
+		who: text("who").notNull(),
+		/** The round it was drawn by, and its place in the round. */
+		seed: integer("seed").notNull(),
+		position: integer("position").notNull(),
+		change: text("change").$type<TrainingChange>().notNull(),
+		quantity: text("quantity").$type<Quantity>().notNull(),
+		said: text("said").$type<Answer>().notNull(),
+		was: text("was").$type<Answer>().notNull(),
+	},
+	(table) => [uniqueIndex("training_answer_once").on(table.who, table.seed, table.position, table.quantity)],
 );
 
 /** A version is tried in the kitchen, approved for everyone, and taken out of use. */

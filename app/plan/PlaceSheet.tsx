@@ -2,18 +2,17 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { Facts } from "../ui/Facts.tsx";
 import { LineTable } from "../ui/LineTable.tsx";
-import { OvenCavity } from "../ui/OvenCavity.tsx";
 import { PanFromAbove } from "../ui/PanFromAbove.tsx";
 import { Key, Muted, Note, Sheet } from "../ui/parts.tsx";
 import { StepWords } from "../ui/StepWords.tsx";
 import type { StepView } from "../ui/stepView.ts";
 import { AccountBars } from "./AccountBars.tsx";
+import { BraiseSheet } from "./BraiseSheet.tsx";
 import { ColourWays } from "./ColourWays.tsx";
 import type { PlaceDetail } from "./detail.ts";
 import { PanUp } from "./PanUp.tsx";
 import { SaucePot } from "./SaucePot.tsx";
 import { StockBlend } from "./StockBlend.tsx";
-import { TenderLine } from "./TenderLine.tsx";
 
 const Columns = chakra("div", {
 	base: { display: "grid", gap: "18px 32px", gridTemplateColumns: "minmax(0, 1fr)" },
@@ -45,8 +44,21 @@ export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
 			</Sheet>
 		);
 	}
+	if (detail.braise) {
+		return (
+			<Sheet marginTop="6px" aria-live="polite">
+				<BraiseSheet
+					view={detail.braise}
+					head={head}
+					facts={<Facts facts={detail.facts} fontSize="22px" />}
+					warnings={warnings}
+					arithmetic={arithmetic}
+				/>
+			</Sheet>
+		);
+	}
 	const drawing = <Drawing detail={detail} />;
-	const drawn = (detail.colour ?? detail.account ?? detail.braise ?? detail.pot) !== undefined;
+	const drawn = (detail.colour ?? detail.account ?? detail.pot) !== undefined;
 	return (
 		<Sheet marginTop="6px" aria-live="polite">
 			<Columns drawn={drawn}>
@@ -85,21 +97,11 @@ export function WorkSheet({ detail }: { readonly detail: PlaceDetail }) {
 }
 
 function Drawing({ detail }: { readonly detail: PlaceDetail }) {
-	const { colour, account, braise, pot } = detail;
+	const { colour, account, pot } = detail;
 	if (colour) return <ColourWays view={colour} />;
 	if (account) return <AccountBars view={account} />;
 	if (pot) return <SaucePot pot={pot} />;
-	if (!braise) return null;
-	return (
-		<>
-			<TenderLine view={braise} />
-			<chakra.div display="flex" flexWrap="wrap" gap="16px 28px">
-				{braise.ovens.map((oven) => (
-					<OvenCavity key={oven.name} oven={oven} />
-				))}
-			</chakra.div>
-		</>
-	);
+	return null;
 }
 
 function Warnings({ detail }: { readonly detail: PlaceDetail }) {

@@ -100,6 +100,7 @@ const AREAS = [
 	{ to: "/", name: "Today", key: "t" },
 	{ to: "/book", name: "Book", key: "b" },
 	{ to: "/sittings", name: "Sittings", key: "s" },
+	{ to: "/lab", name: "Lab", key: "g" },
 	{ to: "/kitchen", name: "Kitchen", key: "k" },
 ] as const;
 

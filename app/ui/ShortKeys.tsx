@@ -20,7 +20,9 @@ export function ShortKeys({ on }: { readonly on: boolean }) {
 }
 
 function isTyping(target: EventTarget | null): boolean {
-	return target instanceof HTMLElement && target.matches("input:not([type=radio]), textarea, select");
+	return (
+		target instanceof HTMLElement && target.matches("input:not([type=radio], [type=range]), textarea, select")
+	);
 }
 
 /** The actions on this page that have a key and can be seen. */

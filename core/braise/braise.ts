@@ -39,6 +39,11 @@ export interface Braised {
 	readonly sensitivities: readonly Sensitivity[];
 }
 
+export interface BraiseOptions {
+	/** Whether the likely course tells every layer of the meat. */
+	readonly layers?: boolean;
+}
+
 /**
  * From the pan to the four marks, with ranges from what is not known for certain: how thick the
  * pieces are, how hot the oven really is, how tough the animal was. Each is tried at both ends
@@ -47,9 +52,9 @@ export interface Braised {
  * @returns a mark is null when it is not reached within two days
  * @see model, section E
  */
-export function braise(given: BraiseGiven): Braised {
+export function braise(given: BraiseGiven, { layers = false }: BraiseOptions = {}): Braised {
 	const until = (CALIBRATED.marks.fallingApart / (1 - CUT_SPREAD)) * 1.02;
-	const likely = simulate(given, { minutes: LONGEST_MIN, until });
+	const likely = simulate(given, { minutes: LONGEST_MIN, until, layers });
 	const ends = endsOf(given, likely, until);
 	const forkTender_min = likely.reached(CALIBRATED.marks.forkTender);
 	return {

@@ -1,4 +1,5 @@
 export type { BraiseGiven, BraiseLedger, BraisePoint, Heat } from "./BraiseGiven.ts";
+export { type Beliefs, beliefsOf } from "./beliefs.ts";
 export {
 	type Braised,
 	braise,
@@ -8,6 +9,7 @@ export {
 	type Sensitivity,
 	THICKNESS_SPREAD,
 } from "./braise.ts";
+export { type BraiseCurve, braiseCurve, endOfCurve } from "./braiseCurve.ts";
 export { CALIBRATED } from "./calibrated.ts";
 export { minutesToBeSure, type StillToGo, stillToGo, USUAL_CONFIDENCE } from "./confidence.ts";
 export { CUT_GROUPS, type CutGroup, cutFactor } from "./cutFactors.ts";
@@ -15,6 +17,8 @@ export { CUTS, type Cut, cutWords } from "./cuts.ts";
 export { type OvenEnergy, ovenEnergy } from "./energy.ts";
 export { likelyMinutes } from "./likelyMinutes.ts";
 export type { MeatShape } from "./MeatHeat.ts";
+export { type PansThrough, pansThrough } from "./pansThrough.ts";
+export { type PanThrough, panThrough } from "./panThrough.ts";
 export { type HeatBody, heatBody } from "./pieceHeat.ts";
 export type { Range } from "./Range.ts";
 export { BraiseAsked } from "./schemas.ts";

@@ -1,5 +1,5 @@
 import { Type } from "@sinclair/typebox";
-import { Celsius, Kilograms, Litres, Millimetres, oneOf } from "../check/fields.ts";
+import { Celsius, Kilograms, Litres, Loss, Millimetres, oneOf } from "../check/fields.ts";
 import { CUTS } from "./cuts.ts";
 import { LID_LETS_OUT } from "./heatConstants.ts";
 
@@ -21,4 +21,14 @@ export const BraiseAsked = Type.Object({
 		simmer: Type.Optional(Type.Boolean()),
 	}),
 	start: Type.Object({ meat_C: Celsius, liquid_C: Celsius }),
+	cookingLoss: Type.Optional(Loss),
+	vegetables_kg: Type.Optional(
+		Type.Number({ minimum: 0, maximum: 500, allowed: "a weight from 0 to 500 kg" }),
+	),
+	oven: Type.Optional(
+		Type.Object({
+			power_kW: Type.Number({ exclusiveMinimum: 0, maximum: 100, allowed: "a power up to 100 kW" }),
+			pans: Type.Integer({ minimum: 1, maximum: 100, allowed: "a whole number of pans from 1 to 100" }),
+		}),
+	),
 });

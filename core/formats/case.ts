@@ -1,20 +1,14 @@
-import { type Static, type TSchema, Type } from "@sinclair/typebox";
-import { BraiseAsked, braise, type Heat } from "../braise/index.ts";
+import { Type } from "@sinclair/typebox";
+import { braise } from "../braise/index.ts";
 import { Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
 import {
-	BoxPan,
-	checkMeasured,
-	GastronormPan,
 	HEADSPACE_LID_MM,
 	LIFT_LIMIT_KG,
 	LineBelowTop,
 	LineByShare,
 	LineOverTop,
-	MeasuredPan,
-	type PanShape,
 	Piece,
 	panFit,
-	RoundPan,
 } from "../pans/index.ts";
 import { Reduction, reduce, Thickening, thicken } from "../sauce/index.ts";
 import { ScaleLine, ScaleTo, scaleLines } from "../scaling/index.ts";
@@ -30,6 +24,8 @@ import {
 	yieldForPortions,
 	yieldFromStock,
 } from "../yields/index.ts";
+import { readBraise } from "./readBraise.ts";
+import { readPan } from "./readPan.ts";
 
 const PieceLosses = Type.Partial(Losses);
 
@@ -85,14 +81,14 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 	},
 	panFit: (given) => {
 		const asked = checked(PanFitGiven, given);
-		return panFit(panOf(asked.pan), asked.piece, asked.pieces, asked.gap_mm ?? 10, asked.line, {
+		return panFit(readPan(asked.pan), asked.piece, asked.pieces, asked.gap_mm ?? 10, asked.line, {
 			headspace_mm: asked.headspace_mm ?? HEADSPACE_LID_MM,
 			liftLimit_kg: LIFT_LIMIT_KG,
 		});
 	},
 	sear: (given) => {
 		const asked = checked(SearGiven, given);
-		return searPlan(panOf(asked.pan), asked.piece, asked.pieces, {
+		return searPlan(readPan(asked.pan), asked.piece, asked.pieces, {
 			sides: asked.sides,
 			minutesPerSide: asked.minutesPerSide,
 			gap_mm: asked.gap_mm ?? SEAR_GAP_MM,
@@ -102,12 +98,7 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 		});
 	},
 	braise: (given) => {
-		const { heat, pan, ...asked } = checked(BraiseAsked, given);
-		const { marks, liquidLeft_l, dryAt_min, peakLiquid_C } = braise({
-			...asked,
-			pan: panOf(pan),
-			heat: heatOf(heat),
-		});
+		const { marks, liquidLeft_l, dryAt_min, peakLiquid_C } = braise(readBraise(given));
 		return {
 			sliceable_min: marks.sliceable,
 			forkTender_min: marks.forkTender,
@@ -163,26 +154,3 @@ function stockByPiece(given: unknown): unknown {
 }
 
 /** A hob holds a simmer or a boil; everything else is set to a temperature. */
-function heatOf({ kind, set_C, simmer = true }: Static<typeof BraiseAsked>["heat"]): Heat {
-	if (kind === "hob") return { kind, simmer };
-	if (set_C === undefined)
-		throw refuse("heat.set_C", "is missing; a temperature from 30 to 300 °C is needed");
-	return { kind, set_C };
-}
-
-/** Which pan is meant is told by its first word; then that one is checked, so the message is about it. */
-function panOf(given: object): PanShape {
-	const kinds: [string, TSchema][] = [
-		["gn", GastronormPan],
-		["round", RoundPan],
-		["box", BoxPan],
-		["measured", MeasuredPan],
-	];
-	const kind = kinds.find(([word]) => word in given);
-	if (!kind)
-		throw refuse("pan", "a pan given by gn and depth_mm, by round, by box or by measured is allowed");
-	const { pan } = checked(Type.Object({ pan: kind[1] }), { pan: given });
-	const shape = pan as PanShape;
-	if ("measured" in shape) checkMeasured(shape.measured);
-	return shape;
-}

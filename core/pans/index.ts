@@ -27,6 +27,7 @@ export {
 	lineAbovePiece,
 	lineWords,
 } from "./liquidLine.ts";
+export { lineAround, litresAround, type MeatLayer } from "./litresAround.ts";
 export { type ChosenPan, filledChoice, type PanChoice } from "./PanChoice.ts";
 export {
 	areaOf,
@@ -65,4 +66,5 @@ export {
 	Piece,
 	RoundPan,
 } from "./schemas.ts";
+export { smallerPiece } from "./smallerPiece.ts";
 export { spreadEvenly } from "./spreadEvenly.ts";

@@ -3,6 +3,7 @@ export { onePanMore, type PanSaving } from "./onePanMore.ts";
 export { type OrderedDish, type OrderRow, orderList } from "./orderList.ts";
 export type { PlanWarning, StockUse } from "./PlanWarning.ts";
 export { countByType, type Plan, plan, type SizedDish, sizeDish } from "./plan.ts";
+export type { PlanBraise } from "./planBraise.ts";
 export type { PlanColour } from "./planColour.ts";
 export type { PlanLine } from "./planLines.ts";
 export {

@@ -1,5 +1,11 @@
 import { type BraiseGiven, type Cut, likelyMinutes, type MeatShape } from "../braise/index.ts";
-import { type GastronormSize, type PanShape, volumeBelow } from "../pans/index.ts";
+import {
+	type GastronormSize,
+	litresAround,
+	MEAT_KG_PER_L,
+	type PanShape,
+	volumeBelow,
+} from "../pans/index.ts";
 import { type Random, seeded } from "../random/index.ts";
 import type { Lid } from "../recipe/index.ts";
 
@@ -48,7 +54,6 @@ const LIDS_ASKED: readonly Lid[] = ["foil", "lid"];
 /** Net power of a ten-rung oven, kW. General practice. */
 const OVEN_KW = 14;
 const LIQUID_IN_C = 95;
-const KG_PER_LITRE = 1.05;
 
 /**
  * A situation drawn from the model by its seed, the same for the same seed.
@@ -68,7 +73,7 @@ function panOf(random: Random, kind: Change): BraiseGiven {
 	const most_mm = pan.depth_mm - 30;
 	const thickness_mm = Math.round(within(random, 35, Math.min(65, most_mm)));
 	const layer_l = volumeBelow(pan, thickness_mm);
-	const meat_kg = round(layer_l * within(random, 0.42, 0.58) * KG_PER_LITRE, 0.1);
+	const meat_kg = round(layer_l * within(random, 0.42, 0.58) * MEAT_KG_PER_L, 0.1);
 	const line_mm = thickness_mm * within(random, kind === "lessLiquid" ? 0.85 : 0.6, 1.05);
 	const cut = pick(CUTS_ASKED, random);
 	return {
@@ -76,7 +81,7 @@ function panOf(random: Random, kind: Change): BraiseGiven {
 		shape: pick(SHAPES, random),
 		thickness_mm,
 		meat_kg,
-		liquid_l: liquidTo(pan, line_mm, meat_kg, thickness_mm),
+		liquid_l: round(Math.max(0.5, litresAround(pan, { meat_kg, height_mm: thickness_mm }, line_mm)), 0.1),
 		pan,
 		lid: pick(LIDS_ASKED, random),
 		heat: {
@@ -87,18 +92,12 @@ function panOf(random: Random, kind: Change): BraiseGiven {
 	};
 }
 
-/** Litres that bring a pan to a line when the meat stands in it evenly from the floor up. */
-function liquidTo(pan: PanShape, line_mm: number, meat_kg: number, thickness_mm: number): number {
-	const under = Math.min(1, line_mm / thickness_mm);
-	return round(Math.max(0.5, volumeBelow(pan, line_mm) - (meat_kg / KG_PER_LITRE) * under), 0.1);
-}
-
 type Changing = (before: BraiseGiven, random: Random) => BraiseGiven;
 
 const CHANGED: Readonly<Record<Change, Changing>> = {
 	crowded: (before, random) => {
 		const more = within(random, 1.35, 1.6);
-		const extra_l = (before.meat_kg * (more - 1)) / KG_PER_LITRE;
+		const extra_l = (before.meat_kg * (more - 1)) / MEAT_KG_PER_L;
 		return {
 			...before,
 			meat_kg: round(before.meat_kg * more, 0.1),

@@ -1,0 +1,234 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { memo } from "react";
+import { CUTS, type Cut, cutWords, type Heat, type MeatShape } from "#core/braise";
+import { depthOf, type PanShape, panWords } from "#core/pans";
+import { LIDS, type Lid } from "#core/recipe";
+import { Choice } from "../ui/Field.tsx";
+import { type Measures, measuresIn } from "../ui/measures.ts";
+import { Key } from "../ui/parts.tsx";
+import {
+	HEATS,
+	heatOf,
+	type LabPan,
+	LIMITS,
+	litresOf,
+	SHAPES,
+	STARTS,
+	type StartKey,
+	startKey,
+} from "./labPan.ts";
+
+const Label = chakra("label", {
+	base: { display: "grid", gridTemplateColumns: "1fr auto", columnGap: "8px", alignItems: "baseline" },
+});
+const Value = chakra("b", { base: { fontFamily: "head", fontWeight: 700, fontSize: "18px" } });
+const Slider = chakra("input", {
+	base: {
+		gridColumn: "1 / -1",
+		width: "100%",
+		minHeight: "32px",
+		accentColor: "{colors.next}",
+		cursor: "ew-resize",
+	},
+});
+
+/** A pan of the house that can be tried. */
+export interface PanKind {
+	readonly name: string;
+	readonly shape: PanShape;
+}
+
+interface LabControlsProps {
+	/** Which pan is changed: "A". */
+	readonly name: string;
+	readonly lab: LabPan;
+	readonly kinds: readonly PanKind[];
+	readonly units: Measures["units"];
+	readonly onChange: (change: Partial<LabPan>) => void;
+}
+
+/** Everything that can be changed about one pan. */
+export const LabControls = memo(function LabControls(props: LabControlsProps) {
+	const { name, lab, kinds, units, onChange } = props;
+	const { length, mass, temperature, volume } = measuresIn(units);
+	const { heat } = lab;
+	const begins = startKey(lab);
+	const known = kinds.findIndex(({ shape }) => samePan(shape, lab.pan));
+	return (
+		<chakra.fieldset display="grid" gap="10px">
+			<chakra.legend fontFamily="head" fontWeight="700" fontSize="21px" marginBottom="6px">
+				Pan {name}
+			</chakra.legend>
+			<Range
+				label="Thickness of a piece"
+				shortKey="1"
+				value={lab.thickness_mm}
+				{...LIMITS.thickness_mm}
+				text={length(lab.thickness_mm)}
+				onValue={(thickness_mm) => onChange({ thickness_mm })}
+			/>
+			{"set_C" in heat ? (
+				<Range
+					label="Set to"
+					shortKey="2"
+					value={heat.set_C}
+					low={HEATS[heat.kind].low}
+					high={HEATS[heat.kind].high}
+					text={temperature(heat.set_C)}
+					onValue={(set_C) => onChange({ heat: heatOf(heat.kind, set_C) })}
+				/>
+			) : null}
+			<Range
+				label="Liquid line"
+				shortKey="3"
+				value={lab.line_mm}
+				low={LIMITS.line_mm.low}
+				high={depthOf(lab.pan)}
+				text={`${length(lab.line_mm)}, ${volume(litresOf(lab))}`}
+				onValue={(line_mm) => onChange({ line_mm })}
+			/>
+			<Range
+				label="Meat in the pan"
+				shortKey="4"
+				value={lab.meat_kg}
+				{...LIMITS.meat_kg}
+				step={0.1}
+				text={mass(lab.meat_kg)}
+				onValue={(meat_kg) => onChange({ meat_kg })}
+			/>
+			<Range
+				label="Such pans in the oven"
+				shortKey="5"
+				value={lab.pansInOven}
+				{...LIMITS.pansInOven}
+				text={String(lab.pansInOven)}
+				onValue={(pansInOven) => onChange({ pansInOven })}
+			/>
+			<Choice
+				label="Cover"
+				aria-keyshortcuts="6"
+				data-key-name="Cover"
+				value={lab.lid}
+				onChange={(event) => onChange({ lid: event.currentTarget.value as Lid })}
+			>
+				{Object.entries(LIDS).map(([key, words]) => (
+					<option key={key} value={key}>
+						{words}
+					</option>
+				))}
+			</Choice>
+			<Choice
+				label="Cut"
+				aria-keyshortcuts="7"
+				data-key-name="Cut"
+				value={lab.cut}
+				onChange={(event) => onChange({ cut: event.currentTarget.value as Cut })}
+			>
+				{CUTS.map((cut) => (
+					<option key={cut} value={cut}>
+						{cutWords(cut)}
+					</option>
+				))}
+			</Choice>
+			<Choice
+				label="Piece"
+				value={lab.shape}
+				onChange={(event) => onChange({ shape: event.currentTarget.value as MeatShape })}
+			>
+				{Object.entries(SHAPES).map(([key, words]) => (
+					<option key={key} value={key}>
+						{words}
+					</option>
+				))}
+			</Choice>
+			<Choice
+				label="Heat"
+				aria-keyshortcuts="8"
+				data-key-name="Heat"
+				value={heat.kind}
+				onChange={(event) => onChange({ heat: heatOf(event.currentTarget.value as Heat["kind"]) })}
+			>
+				{Object.entries(HEATS).map(([key, { words }]) => (
+					<option key={key} value={key}>
+						{words}
+					</option>
+				))}
+			</Choice>
+			<Choice
+				label="Kind of pan"
+				value={String(known)}
+				onChange={(event) => onChange({ pan: kinds[Number(event.currentTarget.value)]?.shape ?? lab.pan })}
+			>
+				{known === -1 ? <option value="-1">{panWords(lab.pan)}</option> : null}
+				{kinds.map(({ name: kind }, index) => (
+					<option key={kind} value={index}>
+						{kind}
+					</option>
+				))}
+			</Choice>
+			<Choice
+				label="Start"
+				aria-keyshortcuts="9"
+				data-key-name="Start"
+				value={begins ?? ""}
+				onChange={(event) => onChange({ start: startOf(event.currentTarget.value as StartKey) })}
+			>
+				{begins === null ? (
+					<option value="">
+						liquid {temperature(lab.start.liquid_C)}, pieces {temperature(lab.start.meat_C)}
+					</option>
+				) : null}
+				{Object.entries(STARTS).map(([key, { words }]) => (
+					<option key={key} value={key}>
+						{words}
+					</option>
+				))}
+			</Choice>
+		</chakra.fieldset>
+	);
+});
+
+function startOf(key: StartKey): LabPan["start"] {
+	const { meat_C, liquid_C } = STARTS[key];
+	return { meat_C, liquid_C };
+}
+
+function samePan(one: PanShape, other: PanShape): boolean {
+	return JSON.stringify(one) === JSON.stringify(other);
+}
+
+interface RangeProps {
+	readonly label: string;
+	readonly shortKey: string;
+	readonly value: number;
+	readonly low: number;
+	readonly high: number;
+	readonly step?: number;
+	readonly text: string;
+	readonly onValue: (value: number) => void;
+}
+
+function Range({ label, shortKey, value, low, high, step = 1, text, onValue }: RangeProps) {
+	return (
+		<Label>
+			<chakra.span color="muted">
+				{label}{" "}
+				<Key aria-hidden fontSize="14px">
+					{shortKey}
+				</Key>
+			</chakra.span>
+			<Value>{text}</Value>
+			<Slider
+				type="range"
+				aria-label={label}
+				aria-valuetext={text}
+				aria-keyshortcuts={shortKey}
+				min={low}
+				max={high}
+				step={step}
+				value={value}
+				onChange={(event) => onValue(Number(event.currentTarget.value))}
+			/>
+		</Label>
+	);
+}

@@ -1,0 +1,119 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { memo } from "react";
+import type { PanThrough } from "#core/braise";
+import { cutWords } from "#core/braise";
+import { durationWords } from "#core/schedule";
+import { BraiseCurve } from "../ui/BraiseCurve.tsx";
+import { CurveCursor, pointAt } from "../ui/CurveCursor.tsx";
+import type { Measures } from "../ui/measures.ts";
+import { Figure, Muted, Note, Sheet } from "../ui/parts.tsx";
+import { HeatCut } from "./HeatCut.tsx";
+import type { LabPan } from "./labPan.ts";
+import { againstFirst, fillingWords, heatWords, storyWords } from "./labWords.ts";
+
+/** Widths of the drawings by how many pans stand side by side, px. */
+const WIDTHS: Readonly<Record<number, number>> = { 1: 860, 2: 430, 3: 290 };
+
+const Choose = chakra("button", {
+	base: {
+		display: "block",
+		width: "100%",
+		textAlign: "start",
+		bg: "transparent",
+		border: 0,
+		borderTop: "6px solid",
+		borderColor: "steel",
+		padding: "8px 0 2px",
+		cursor: "pointer",
+		"&[aria-pressed=true]": { borderColor: "tape" },
+	},
+});
+
+interface LabPanSheetProps {
+	readonly name: string;
+	readonly lab: LabPan;
+	readonly through: PanThrough;
+	/** Pan A, which the others are held against. */
+	readonly first: { readonly lab: LabPan; readonly through: PanThrough } | null;
+	readonly isChosen: boolean;
+	readonly end_min: number;
+	readonly cursor_min: number;
+	readonly count: number;
+	readonly measures: Measures;
+	readonly onChoose: () => void;
+	readonly onCursor: (minute: number) => void;
+}
+
+/** One pan of the lab: its window, its curve, the pan cut through, and what happened. */
+export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
+	const { name, lab, through, first, isChosen, end_min, cursor_min, count, measures } = props;
+	const { curve, tender_min } = through;
+	const width = WIDTHS[count] ?? 430;
+	const at = pointAt(curve, cursor_min);
+	const layers_C = curve.layers_C?.[at] ?? [];
+	const liquid_C = curve.liquid_C[at] ?? 0;
+	const cutWordsNow = `Pan ${name} cut through at ${durationWords(cursor_min)}: centre ${measures.temperature(layers_C[0] ?? 0)}, surface ${measures.temperature(layers_C.at(-1) ?? 0)}, liquid ${measures.temperature(liquid_C)}, ${measures.volume(curve.liquid_l[at] ?? 0)} in the pan.`;
+	return (
+		<Sheet paddingTop="0" aria-label={`Pan ${name}`}>
+			<Choose type="button" aria-pressed={isChosen} onClick={props.onChoose}>
+				<Muted>
+					Pan {name}: {cutWords(lab.cut)}, {measures.length(lab.thickness_mm)}, {heatWords(lab, measures)}
+				</Muted>
+				<Figure display="block" fontSize="28px" data-figure="window">
+					{tender_min ? durationWords(tender_min.likely) : "never tender"}
+				</Figure>
+				<Muted>
+					{tender_min
+						? `to fork-tender, ${durationWords(tender_min.low)} to ${durationWords(tender_min.high)}`
+						: `the liquid stays at ${measures.temperature(through.peakLiquid_C)}`}
+				</Muted>
+			</Choose>
+			{fillingWords(lab, measures).map((words) => (
+				<Note key={words} marginTop="8px">
+					{words}
+				</Note>
+			))}
+			<BraiseCurve
+				curve={curve}
+				units={measures.units}
+				words={`Pan ${name}: ${storyWords(through, measures).join(" ")}`}
+				clock={hours}
+				end_min={end_min}
+				cursor_min={cursor_min}
+				onCursor={props.onCursor}
+				width={width}
+			/>
+			<CurveCursor
+				curve={curve}
+				units={measures.units}
+				clock={hours}
+				end_min={end_min}
+				minute={cursor_min}
+				onMinute={props.onCursor}
+				width={width}
+				of={`pan ${name}`}
+			/>
+			<chakra.div marginTop="12px">
+				<HeatCut
+					lab={lab}
+					layers_C={layers_C}
+					liquid_C={liquid_C}
+					liquid_l={curve.liquid_l[at] ?? 0}
+					words={cutWordsNow}
+					width={width}
+				/>
+			</chakra.div>
+			<chakra.div marginTop="10px" display="grid" gap="4px">
+				{first ? <b>{againstFirst(first, { lab, through }, measures)}</b> : null}
+				{storyWords(through, measures).map((sentence) => (
+					<p key={sentence}>{sentence}</p>
+				))}
+			</chakra.div>
+		</Sheet>
+	);
+});
+
+/** "1:40" after the oven door. */
+function hours(minute: number): string {
+	return `${Math.floor(minute / 60)}:${String(Math.round(minute) % 60).padStart(2, "0")}`;
+}

@@ -1,0 +1,226 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { useCallback, useEffect, useMemo, useState } from "react";
+import { type BraiseGiven, pansThrough } from "#core/braise";
+import { Refusal } from "#core/check";
+import { readBraise } from "#core/formats";
+import { readPanTypes, shapeOf } from "#db";
+import { labAddress } from "../ui/labAddress.ts";
+import { measuresIn } from "../ui/measures.ts";
+import { PageHead } from "../ui/PageHead.tsx";
+import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts.tsx";
+import { useBraiseWorker } from "../ui/useBraiseWorker.ts";
+import { visitOf } from "../ui/visit.ts";
+import type { Route } from "./+types/lab.route";
+import { LabControls } from "./LabControls.tsx";
+import { LabPanSheet } from "./LabPanSheet.tsx";
+import { changedPan, FIRST_PANS, givenOf, type LabPan, labPanOf } from "./labPan.ts";
+import { beliefWords } from "./labWords.ts";
+
+export const meta: Route.MetaFunction = () => [{ title: "Lab" }];
+
+/** So many stand side by side. */
+const MOST_PANS = 3;
+const NAMES = ["A", "B", "C"] as const;
+
+export async function loader({ context, request }: Route.LoaderArgs) {
+	const { store, reading } = await visitOf(context);
+	const asked = new URL(request.url).searchParams.getAll("pan").slice(0, MOST_PANS);
+	const read = readPans(asked);
+	const pans = read.pans.length > 0 ? read.pans : FIRST_PANS.map(givenOf);
+	const kinds = (await readPanTypes(store.db))
+		.filter(({ use, retired }) => use === "braise" && !retired)
+		.map((row) => ({ name: row.name, shape: shapeOf(row) }));
+	return { pans, through: pansThrough(pans), kinds, units: reading.units, wrong: read.wrong };
+}
+
+/** The pans an address tells of; one that cannot be is left out and named. */
+function readPans(asked: readonly string[]): { pans: BraiseGiven[]; wrong: string[] } {
+	const pans: BraiseGiven[] = [];
+	const wrong: string[] = [];
+	for (const [index, text] of asked.entries()) {
+		try {
+			pans.push(readBraise(JSON.parse(text)));
+		} catch (error) {
+			if (!(error instanceof Refusal || error instanceof SyntaxError)) throw error;
+			const why = error instanceof Refusal ? error.message : "what was given is no pan";
+			wrong.push(`Pan ${NAMES[index]} of the address was left out: ${why}.`);
+		}
+	}
+	return { pans, wrong };
+}
+
+/** While the pieces are still warming up: there is something to see in the cut, minutes. */
+const FIRST_CURSOR_MIN = 35;
+/** After so long without a change the address is that of what is shown, ms. */
+const SETTLED_MS = 400;
+
+const Bench = chakra("div", {
+	base: {
+		display: "grid",
+		gap: "10px",
+		alignItems: "start",
+		gridTemplateColumns: { base: "minmax(0,1fr)", lg: "280px minmax(0,1fr)" },
+		marginTop: "12px",
+	},
+});
+const Pans = chakra("div", {
+	base: { display: "grid", gap: "10px", minWidth: 0 },
+	variants: {
+		count: {
+			1: { gridTemplateColumns: "minmax(0,1fr)" },
+			2: { gridTemplateColumns: { base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" } },
+			3: { gridTemplateColumns: { base: "minmax(0,1fr)", md: "repeat(3, minmax(0,1fr))" } },
+		},
+	},
+});
+
+export default function Lab({ loaderData }: Route.ComponentProps) {
+	const { kinds, units, wrong } = loaderData;
+	const lab = useLab(loaderData.pans, loaderData.through);
+	const { pans, through, chosen, cursor } = lab;
+	const selected = pans[chosen] ?? pans[0];
+	const measures = useMemo(() => measuresIn(units), [units]);
+	const end_min = Math.max(60, ...through.pans.map(({ curve }) => curve.end_min));
+	if (!selected) return null;
+	return (
+		<Page>
+			<PageHead
+				title="Lab"
+				says="Change one thing and see what it does to the time, the liquid and the window."
+			>
+				<ActLink kind="next" to="/lab/rounds" aria-keyshortcuts="r">
+					Training rounds <Key aria-hidden>r</Key>
+				</ActLink>
+			</PageHead>
+			{wrong.map((words) => (
+				<Note key={words} role="alert" marginTop="12px">
+					{words}
+				</Note>
+			))}
+			<Bench>
+				<Sheet>
+					<LabControls
+						name={NAMES[chosen] ?? "A"}
+						lab={selected}
+						kinds={kinds}
+						units={units}
+						onChange={lab.change}
+					/>
+					<chakra.div display="flex" flexWrap="wrap" gap="8px" marginTop="12px">
+						{pans.length < MOST_PANS ? (
+							<Act type="button" onClick={lab.add} aria-keyshortcuts="n">
+								Another pan beside it <Key aria-hidden>n</Key>
+							</Act>
+						) : null}
+						{pans.length > 1 ? (
+							<Act type="button" kind="quiet" onClick={lab.remove}>
+								Take pan {NAMES[chosen]} away
+							</Act>
+						) : null}
+					</chakra.div>
+					{lab.failed ? (
+						<Note role="alert" marginTop="12px">
+							This browser could not reckon it. What is shown is from before the last change.
+						</Note>
+					) : null}
+				</Sheet>
+				<chakra.div display="grid" gap="10px" minWidth="0">
+					<Pans count={pans.length as 1 | 2 | 3}>
+						{pans.map((pan, index) => {
+							const mine = through.pans[index];
+							const first = through.pans[0];
+							if (!mine || !first) return null;
+							return (
+								<LabPanSheet
+									key={NAMES[index]}
+									name={NAMES[index] ?? ""}
+									lab={pan}
+									through={mine}
+									first={index === 0 ? null : { lab: pans[0] ?? pan, through: first }}
+									isChosen={index === chosen}
+									end_min={end_min}
+									cursor_min={Math.min(cursor, end_min)}
+									count={pans.length}
+									measures={measures}
+									onChoose={() => lab.choose(index)}
+									onCursor={lab.moveTo}
+								/>
+							);
+						})}
+					</Pans>
+					<Sheet>
+						<Heading>What is believed, and what this pan says</Heading>
+						<chakra.dl
+							display="grid"
+							gap="14px 28px"
+							marginTop="10px"
+							gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(3, minmax(0,1fr))" }}
+						>
+							{through.beliefs ? (
+								beliefWords(through.beliefs, measures).map(({ belief, plainly, here }) => (
+									<div key={belief}>
+										<chakra.dt fontWeight="650">{belief}</chakra.dt>
+										<dd>
+											<b>{plainly}</b> <Muted>{here}</Muted>
+										</dd>
+									</div>
+								))
+							) : (
+								<Muted>Pan A is never tender; give it more heat.</Muted>
+							)}
+						</chakra.dl>
+					</Sheet>
+				</chakra.div>
+			</Bench>
+		</Page>
+	);
+}
+
+/** The pans on the bench, reckoned anew while they are changed. */
+function useLab(given: readonly BraiseGiven[], firstThrough: Route.ComponentProps["loaderData"]["through"]) {
+	const [pans, setPans] = useState(() => given.map(labPanOf));
+	const [chosen, choose] = useState(0);
+	const [cursor, moveTo] = useState(FIRST_CURSOR_MIN);
+	const { result, state, ask } = useBraiseWorker((remote, asked: readonly BraiseGiven[]) =>
+		remote.pans(asked),
+	);
+	const put = useCallback(
+		(next: LabPan[]) => {
+			setPans(next);
+			ask(next.map(givenOf));
+		},
+		[ask],
+	);
+	useEffect(() => {
+		const timer = setTimeout(() => {
+			if (result) window.history.replaceState(window.history.state, "", labAddress(pans.map(givenOf)));
+		}, SETTLED_MS);
+		return () => clearTimeout(timer);
+	}, [pans, result]);
+	const change = useCallback(
+		(some: Partial<LabPan>) =>
+			put(pans.map((pan, index) => (index === chosen ? changedPan(pan, some) : pan))),
+		[put, pans, chosen],
+	);
+	const through = result ?? firstThrough;
+	return {
+		pans,
+		through,
+		chosen,
+		cursor,
+		choose,
+		moveTo,
+		change,
+		failed: state === "failed",
+		add: () => {
+			const copied = pans[chosen];
+			if (!copied) return;
+			put([...pans, copied]);
+			choose(pans.length);
+		},
+		remove: () => {
+			put(pans.filter((_, index) => index !== chosen));
+			choose(0);
+		},
+	};
+}

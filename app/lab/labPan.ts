@@ -1,0 +1,130 @@
+import type { BraiseGiven, Cut, Heat, MeatShape } from "#core/braise";
+import {
+	areaOf,
+	depthOf,
+	insideAt,
+	lineAround,
+	litresAround,
+	MEAT_KG_PER_L,
+	type PanShape,
+} from "#core/pans";
+import type { Lid } from "#core/recipe";
+
+/** One pan as the lab's sliders have it: the liquid by its line, not by its litres. */
+export interface LabPan {
+	readonly cut: Cut;
+	readonly shape: MeatShape;
+	readonly thickness_mm: number;
+	readonly meat_kg: number;
+	/** Liquid line above the floor, mm. */
+	readonly line_mm: number;
+	readonly pan: PanShape;
+	readonly lid: Lid;
+	readonly heat: Heat;
+	readonly start: BraiseGiven["start"];
+	/** Such pans in one oven, which share its power. */
+	readonly pansInOven: number;
+	/** What the dish itself says of juice and of its vegetables. */
+	readonly cookingLoss?: number;
+	readonly vegetables_kg?: number;
+}
+
+/** Net power of a ten-rung oven that its pans share, kW. General practice. */
+export const OVEN_KW = 14;
+
+/** What each slider goes through. */
+export const LIMITS = {
+	thickness_mm: { low: 10, high: 120 },
+	meat_kg: { low: 0.5, high: 16 },
+	pansInOven: { low: 1, high: 20 },
+	line_mm: { low: 10 },
+} as const;
+
+/** The lab is opened with these: one piece thick, one thin. */
+export const FIRST_PANS: readonly LabPan[] = [70, 45].map((thickness_mm) => ({
+	cut: "goatShoulder",
+	shape: "cylinder",
+	thickness_mm,
+	meat_kg: 4.5,
+	line_mm: 45,
+	pan: { gn: "1/1", depth_mm: 100 },
+	lid: "foil",
+	heat: { kind: "fanOven", set_C: 150 },
+	start: { meat_C: 15, liquid_C: 95 },
+	pansInOven: 4,
+}));
+
+/** At least so much is poured, litres. */
+const LEAST_L = 0.1;
+/** Fuller than this the pan runs over as it is carried, mm below the rim. */
+const RIM_MM = 10;
+
+export function givenOf(lab: LabPan): BraiseGiven {
+	const { line_mm, pansInOven, ...pan } = lab;
+	return { ...pan, liquid_l: litresOf(lab), oven: { power_kW: OVEN_KW, pans: pansInOven } };
+}
+
+export function litresOf({ pan, meat_kg, thickness_mm, line_mm, vegetables_kg = 0 }: LabPan): number {
+	const poured_l = litresAround(pan, { meat_kg, height_mm: thickness_mm }, line_mm) - vegetables_kg;
+	return Math.max(LEAST_L, poured_l);
+}
+
+export function labPanOf({ liquid_l, oven, ...given }: BraiseGiven): LabPan {
+	const { pan, meat_kg, thickness_mm, vegetables_kg = 0 } = given;
+	const line_mm = lineAround(pan, { meat_kg, height_mm: thickness_mm }, liquid_l + vegetables_kg);
+	return { ...given, line_mm: Math.round(line_mm), pansInOven: oven?.pans ?? 1 };
+}
+
+/** How full the floor of the pan lies, as a share; above one the pieces lie on each other. */
+export function floorTaken({ pan, meat_kg, thickness_mm }: LabPan): number {
+	const layer_l = (areaOf(insideAt(pan, 0)) * thickness_mm) / 1e6;
+	return meat_kg / MEAT_KG_PER_L / layer_l;
+}
+
+/** Whether the line stands too near the rim. */
+export function isOverfull({ pan, line_mm, thickness_mm }: LabPan): boolean {
+	return Math.max(line_mm, thickness_mm) > depthOf(pan) - RIM_MM;
+}
+
+/** The same pan with some of it changed; what no longer fits is brought within its limits. */
+export function changedPan(lab: LabPan, change: Partial<LabPan>): LabPan {
+	const next = { ...lab, ...change };
+	return { ...next, line_mm: Math.min(next.line_mm, depthOf(next.pan)) };
+}
+
+/** What each source of heat can be set to, °C, and where it begins; a hob is not set. */
+export const HEATS = {
+	fanOven: { words: "fan oven", low: 80, high: 220, first: 150 },
+	stillOven: { words: "still oven", low: 80, high: 220, first: 160 },
+	hob: { words: "hob, bare simmer", low: 0, high: 0, first: 0 },
+	pressure: { words: "pressure", low: 105, high: 121, first: 119 },
+	slowCooker: { words: "slow cooker", low: 75, high: 98, first: 90 },
+	waterBath: { words: "water bath", low: 55, high: 98, first: 80 },
+} as const satisfies Record<Heat["kind"], { words: string; low: number; high: number; first: number }>;
+
+export function heatOf(kind: Heat["kind"], set_C: number = HEATS[kind].first): Heat {
+	if (kind === "hob") return { kind, simmer: true };
+	const { low, high } = HEATS[kind];
+	return { kind, set_C: Math.min(high, Math.max(low, set_C)) };
+}
+
+/** How pan and pieces begin, by name. */
+export const STARTS = {
+	boiling: { words: "boiling, pieces seared", meat_C: 15, liquid_C: 95 },
+	fridge: { words: "boiling, pieces cold", meat_C: 4, liquid_C: 95 },
+	cold: { words: "cold, pieces cold", meat_C: 4, liquid_C: 8 },
+} as const;
+export type StartKey = keyof typeof STARTS;
+
+export function startKey({ start }: LabPan): StartKey | null {
+	const keys = Object.keys(STARTS) as StartKey[];
+	return (
+		keys.find((key) => STARTS[key].meat_C === start.meat_C && STARTS[key].liquid_C === start.liquid_C) ?? null
+	);
+}
+
+export const SHAPES = {
+	slab: "slice",
+	cylinder: "bar or leg",
+	ball: "cube or ball",
+} as const satisfies Record<MeatShape, string>;

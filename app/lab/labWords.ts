@@ -1,0 +1,134 @@
+import type { Beliefs, PanThrough } from "#core/braise";
+import { cutWords } from "#core/braise";
+import { panWords } from "#core/pans";
+import { LIDS } from "#core/recipe";
+import { durationWords } from "#core/schedule";
+import type { Measures } from "../ui/measures.ts";
+import { percent } from "../ui/reading.ts";
+import { floorTaken, HEATS, isOverfull, type LabPan, litresOf } from "./labPan.ts";
+
+/** What happened in one pan, sentence by sentence. */
+export function storyWords(through: PanThrough, { temperature, volume }: Measures): string[] {
+	const { story, tender_min, curve, peakLiquid_C, sensitivities } = through;
+	const dry = curve.dryAt_min === null ? [] : [`It boils dry at ${durationWords(curve.dryAt_min)}.`];
+	if (!story || !tender_min) {
+		return [
+			`It is not tender within two days: the liquid never passes ${temperature(peakLiquid_C)}.`,
+			...dry,
+		];
+	}
+	const [most] = sensitivities;
+	const after = Math.round(story.softenedAfter * 100);
+	return [
+		`The liquid was up to ${temperature(story.liquidTop_C)} after ${durationWords(story.liquidUp_min)}.`,
+		`The centre reached ${temperature(story.core_C)} at ${durationWords(story.coreAt_min)}; ${softeningWords(after)} came after that.`,
+		`Half way to tender in time the centre was at ${temperature(story.halfWay_C)} already, and it still pulled.`,
+		`By fork-tender ${volume(story.juice_l)} of juice has come out and ${volume(story.steam_l)} has steamed away.`,
+		...dry,
+		...(most
+			? [
+					`Least sure is ${UNSURE[most.what]}: ${durationWords(most.low_min)} to ${durationWords(most.high_min)}.`,
+				]
+			: []),
+	];
+}
+
+function softeningWords(after: number): string {
+	if (after >= 95) return "nearly all of the softening";
+	return after >= 50 ? `most of the softening, ${after} %,` : `${after} % of the softening`;
+}
+
+const UNSURE = {
+	thickness: "how thick the pieces really are",
+	oven: "what the oven really gives",
+	cut: "the animal",
+} as const;
+
+/** What is other in one pan than in the first, and what that did. */
+export function againstFirst(
+	first: { readonly lab: LabPan; readonly through: PanThrough },
+	other: { readonly lab: LabPan; readonly through: PanThrough },
+	measures: Measures,
+): string {
+	const changes = differences(first.lab, other.lab, measures);
+	if (changes.length === 0) return "The same as pan A.";
+	const [a, b] = [first.through, other.through];
+	if (!a.tender_min || !b.tender_min) return `Against pan A: ${changes.join(", ")}.`;
+	const later_min = b.tender_min.likely - a.tender_min.likely;
+	const more_l = b.liquidLeft_l - a.liquidLeft_l;
+	const time =
+		Math.abs(later_min) < 2
+			? "tender at the same time"
+			: `${durationWords(Math.abs(later_min))} ${later_min > 0 ? "later" : "sooner"}`;
+	const liquid =
+		Math.abs(more_l) < 0.05
+			? "as much liquid left"
+			: `${measures.volume(Math.abs(more_l))} ${more_l > 0 ? "more" : "less"} left`;
+	return `Against pan A: ${changes.join(", ")}. It is ${time}, with ${liquid}.`;
+}
+
+function differences(a: LabPan, b: LabPan, measures: Measures): string[] {
+	const { length, mass, volume } = measures;
+	const heat = (lab: LabPan) => heatWords(lab, measures);
+	const rows: [string, string][] = [
+		[cutWords(a.cut), cutWords(b.cut)],
+		[a.shape, b.shape],
+		[`${length(a.thickness_mm)} thick`, `${length(b.thickness_mm)} thick`],
+		[heat(a), heat(b)],
+		[LIDS[a.lid], LIDS[b.lid]],
+		[panWords(a.pan), panWords(b.pan)],
+		[`${mass(a.meat_kg)} of meat`, `${mass(b.meat_kg)} of meat`],
+		[`${volume(litresOf(a))} poured`, `${volume(litresOf(b))} poured`],
+		[`${a.pansInOven} in the oven`, `${b.pansInOven} in the oven`],
+		[startWords(a, measures), startWords(b, measures)],
+	];
+	return rows.filter(([one, other]) => one !== other).map(([, other]) => other);
+}
+
+function startWords({ start }: LabPan, { temperature }: Measures): string {
+	return `liquid in at ${temperature(start.liquid_C)}, pieces at ${temperature(start.meat_C)}`;
+}
+
+export function heatWords({ heat }: LabPan, { temperature }: Measures): string {
+	const { words } = HEATS[heat.kind];
+	return "set_C" in heat ? `${words} at ${temperature(heat.set_C)}` : words;
+}
+
+/** What is wrong with how the pan is filled. */
+export function fillingWords(lab: LabPan, { length }: Measures): string[] {
+	const taken = floorTaken(lab);
+	return [
+		...(isOverfull(lab) ? [`Too full: it stands within ${length(10)} of the rim and slops.`] : []),
+		...(taken > 1
+			? [`The pieces lie on each other: ${percent(Math.round(taken * 100) / 100)} of the floor.`]
+			: []),
+	];
+}
+
+/** An old belief and what the first pan says to it. */
+export interface Belief {
+	readonly belief: string;
+	readonly plainly: string;
+	readonly here: string;
+}
+
+export function beliefWords(beliefs: Beliefs, { temperature }: Measures): Belief[] {
+	const { juiceShare, core, doubled } = beliefs;
+	return [
+		{
+			belief: "“Searing seals in the juice.”",
+			plainly: "It does not. Searing is for flavour and colour.",
+			here: `Pan A loses ${percent(Math.round(juiceShare * 100) / 100)} of its weight as juice by fork-tender, coloured or not: it runs out as the meat passes 45 to 85 °C, and no crust holds it.`,
+		},
+		{
+			belief: "“It is done at a core temperature.”",
+			plainly: "A braise is done by time at temperature. Feel it.",
+			here: `At ${durationWords(core.at_min)} the centre of pan A is at ${temperature(core.then_C)} and it pulls; at fork-tender it is at ${temperature(core.tender_C)}. A thermometer can hardly tell the two apart.`,
+		},
+		{
+			belief: "“Twice the portions, twice the time.”",
+			plainly: "The time goes by the thickness of a piece, not by how many there are.",
+			here: `Pan A takes ${durationWords(doubled.now_min)}; in twice as many pans ${durationWords(doubled.morePans_min)}, in one pan of twice the floor ${durationWords(doubled.widerPan_min)}.`,
+		},
+	];
+}

@@ -1,0 +1,67 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import type { BraiseCurve } from "#core/braise";
+import { plotShares } from "./BraiseCurve.tsx";
+import { Facts } from "./Facts.tsx";
+import { type Measures, measuresIn } from "./measures.ts";
+
+const Slider = chakra("input", {
+	base: { display: "block", minHeight: "32px", accentColor: "{colors.next}", cursor: "ew-resize" },
+});
+
+interface CurveCursorProps {
+	readonly curve: BraiseCurve;
+	readonly units: Measures["units"];
+	readonly clock: (minute: number) => string;
+	readonly end_min: number;
+	readonly minute: number;
+	readonly onMinute: (minute: number) => void;
+	/** Whose time it is, where several stand side by side. */
+	readonly of?: string;
+	/** Of the drawing above it. */
+	readonly width?: number;
+}
+
+/** Half a thumb: its middle stands under the cursor. */
+const THUMB_PX = 8;
+
+/** What the pan is at the time under the cursor, which moves by pointer, by slider or by keys. */
+export function CurveCursor({ curve, units, clock, end_min, minute, onMinute, width, of }: CurveCursorProps) {
+	const { left, right } = plotShares(width);
+	const { temperature, volume } = measuresIn(units);
+	const at = pointAt(curve, minute);
+	const softened = `${Math.round((curve.softened[at] ?? 0) * 100)} %`;
+	const text = `${clock(minute)}: centre ${temperature(curve.core_C[at] ?? 0)}, liquid ${temperature(curve.liquid_C[at] ?? 0)}, ${volume(curve.liquid_l[at] ?? 0)} left, ${softened} of the way to fork-tender`;
+	return (
+		<>
+			<Slider
+				type="range"
+				style={{
+					marginLeft: `calc(${left * 100}% - ${THUMB_PX}px)`,
+					width: `calc(${(1 - left - right) * 100}% + ${2 * THUMB_PX}px)`,
+				}}
+				aria-label={of ? `Time under the cursor, ${of}` : "Time under the cursor"}
+				min={0}
+				max={end_min}
+				step={1}
+				value={minute}
+				aria-valuetext={text}
+				onChange={(event) => onMinute(Number(event.currentTarget.value))}
+			/>
+			<Facts
+				facts={[
+					{ figure: clock(minute), label: "at" },
+					{ figure: temperature(curve.core_C[at] ?? 0), label: "centre" },
+					{ figure: temperature(curve.liquid_C[at] ?? 0), label: "liquid" },
+					{ figure: volume(curve.liquid_l[at] ?? 0), label: "left" },
+					{ figure: softened, label: "softened" },
+				]}
+				fontSize="19px"
+			/>
+		</>
+	);
+}
+
+/** The drawn point nearest to a minute. */
+export function pointAt({ every_min, core_C }: BraiseCurve, minute: number): number {
+	return Math.min(core_C.length - 1, Math.max(0, Math.round(minute / every_min)));
+}

@@ -1,0 +1,30 @@
+import type { BraiseGiven } from "./BraiseGiven.ts";
+import { braise, type Sensitivity } from "./braise.ts";
+import { type BraiseCurve, braiseCurve } from "./braiseCurve.ts";
+import type { Range } from "./Range.ts";
+import { type BraiseStory, storyOf } from "./story.ts";
+
+/** One pan reckoned through, as plain values that pass from a worker to a page. */
+export interface PanThrough {
+	readonly given: BraiseGiven;
+	readonly curve: BraiseCurve;
+	/** To fork-tender; null when it never is. */
+	readonly tender_min: Range | null;
+	readonly liquidLeft_l: number;
+	readonly peakLiquid_C: number;
+	readonly sensitivities: readonly Sensitivity[];
+	readonly story: BraiseStory | null;
+}
+
+export function panThrough(given: BraiseGiven): PanThrough {
+	const braised = braise(given, { layers: true });
+	return {
+		given,
+		curve: braiseCurve(braised),
+		tender_min: braised.marks.forkTender,
+		liquidLeft_l: braised.liquidLeft_l,
+		peakLiquid_C: braised.peakLiquid_C,
+		sensitivities: braised.sensitivities,
+		story: storyOf(given, braised),
+	};
+}
