@@ -1,4 +1,5 @@
 import { benchBook } from "./book.ts";
+import { benchBraise } from "./braise.ts";
 import { benchFrames } from "./frames.ts";
 import { benchPages } from "./pages.ts";
 import { benchPans } from "./pans.ts";
@@ -7,6 +8,7 @@ import { benchPlan } from "./plan.ts";
 /** What is wanted is printed beside what was measured; nothing here can fail a test. */
 benchPlan();
 benchPans();
+await benchBraise();
 await benchBook();
 await benchPages();
 await benchFrames();

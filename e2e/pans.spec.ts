@@ -29,21 +29,25 @@ test("the liquid line is dragged from half way to covered, and everything follow
 	await expect(page.getByRole("button", { name: /Take it/ })).toBeVisible();
 	const build = page.locator(PLACE("Build"));
 	await expect(build).toContainText("was");
-	const half_l = litresIn((await build.locator("b").innerText()) ?? "");
+	const half_l = litresIn((await build.locator("b").textContent()) ?? "");
 
 	// While it moves, the page's own figures follow; when it is let go, the whole table does.
 	const pan = await line(page).boundingBox();
 	if (!pan) throw new Error("the line is not drawn");
 	const x = pan.x + pan.width / 2;
 	const y = pan.y + pan.height / 2;
-	const pourHalf = litresIn(await fact(page, /to pour in this pan/).innerText());
+	const pourHalf = litresIn((await fact(page, /to pour in this pan/).textContent()) ?? "");
 	await page.mouse.move(x, y);
 	await page.mouse.down();
 	await page.mouse.move(x, y - 42, { steps: 12 });
 	await expect(line(page)).toHaveAttribute("aria-valuetext", /mm over the top|covered/);
-	expect(litresIn(await fact(page, /to pour in this pan/).innerText())).toBeGreaterThan(pourHalf * 1.5);
+	expect(litresIn((await fact(page, /to pour in this pan/).textContent()) ?? "")).toBeGreaterThan(
+		pourHalf * 1.5,
+	);
 	await page.mouse.up();
-	await expect.poll(async () => litresIn(await build.locator("b").innerText())).toBeGreaterThan(half_l * 1.5);
+	await expect
+		.poll(async () => litresIn((await build.locator("b").textContent()) ?? ""))
+		.toBeGreaterThan(half_l * 1.5);
 
 	// By keys to a school, well covered: deeper still, and the warning says by how much.
 	await line(page).focus();

@@ -46,6 +46,8 @@ async function addressesOf(house: House): Promise<Record<string, string>> {
 		"cutting note": `${table}/cutting`,
 		"pan labels": `${table}/labels`,
 		"order sheet": `/sittings/${goat?.sitting}/order`,
+		lab: "/lab",
+		"training round": "/lab/rounds?round=4711&at=1",
 		kitchen: "/kitchen",
 		house: "/kitchen/house",
 		pan: "/kitchen/pans/gn-1-1-100",

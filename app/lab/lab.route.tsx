@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useState } from "react";
 import { type BraiseGiven, pansThrough } from "#core/braise";
 import { Refusal } from "#core/check";
 import { readBraise } from "#core/formats";
+import { durationWords } from "#core/schedule";
 import { readPanTypes, shapeOf } from "#db";
 import { labAddress } from "../ui/labAddress.ts";
 import { measuresIn } from "../ui/measures.ts";
@@ -99,6 +100,22 @@ export default function Lab({ loaderData }: Route.ComponentProps) {
 			))}
 			<Bench>
 				<Sheet>
+					<chakra.p
+						hideFrom="lg"
+						position="sticky"
+						top="0"
+						bg="sheet"
+						paddingBlock="6px"
+						fontFamily="head"
+						fontWeight="700"
+						fontSize="21px"
+					>
+						{through.pans.map(({ tender_min }, index) => (
+							<chakra.span key={NAMES[index]} marginInlineEnd="18px">
+								{NAMES[index]} {tender_min ? durationWords(tender_min.likely) : "never"}
+							</chakra.span>
+						))}
+					</chakra.p>
 					<LabControls
 						name={NAMES[chosen] ?? "A"}
 						lab={selected}

@@ -115,6 +115,21 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				))}
 			</PaperTable>
 			<PaperMethod steps={sheet.steps} />
+			{sheet.checks.length > 0 ? (
+				<chakra.div breakInside="avoid">
+					<h2>Check the braise</h2>
+					<ul>
+						{sheet.checks.map(({ when, what, text }) => (
+							<li key={what}>
+								<b>
+									☐ {when} {what}.
+								</b>{" "}
+								{text}
+							</li>
+						))}
+					</ul>
+				</chakra.div>
+			) : null}
 			<h2>Allergens</h2>
 			<p>{sheet.allergens.join("; ")}.</p>
 			<h2>Mind</h2>

@@ -52,7 +52,7 @@ export function braiseView(given: SumsFor): BraiseView {
 	return {
 		drawing: braise ? drawingOf(given, braise) : null,
 		ovens: ovenDrawings(given),
-		checks: braise ? checksOf(recipe, plan, braise, kitchen, reading) : [],
+		checks: checksOf(recipe, plan, kitchen, reading),
 	};
 }
 
@@ -112,14 +112,14 @@ function sizesOf({ piece, portion }: Recipe): CutSize[] {
 }
 
 /** What is felt for, and what is done when it is early or late. */
-function checksOf(
+export function checksOf(
 	recipe: Recipe,
-	{ clock, braise_min }: Plan,
-	{ braised }: PlanBraise,
+	{ clock, braise_min, braise }: Plan,
 	kitchen: Kitchen,
 	reading: Reading,
 ): Check[] {
-	const { marks } = braised;
+	if (!braise) return [];
+	const { marks, peakLiquid_C } = braise.braised;
 	const after = (minutes: number) => clock.in + minutes * MINUTE_MS;
 	const at = (instant: number) => reading.clockAfter(instant, clock.in);
 	const lift_min = (clock.rest - clock.in) / MINUTE_MS;
@@ -149,7 +149,7 @@ function checksOf(
 		{
 			when: at(clock.rest),
 			what: "If not tender by then",
-			text: `Half of such days want ${minutesMore(late.likely_min)} more, nine in ten ${minutesMore(late.high_min)}. Ladle off liquid and start the sauce; slice the pieces that are ready, put the others back. ${hotterWords(braised.peakLiquid_C)}`,
+			text: `Half of such days want ${minutesMore(late.likely_min)} more, nine in ten ${minutesMore(late.high_min)}. Ladle off liquid and start the sauce; slice the pieces that are ready, put the others back. ${hotterWords(peakLiquid_C)}`,
 		},
 	];
 }

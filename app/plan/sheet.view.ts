@@ -13,6 +13,7 @@ import type { PlannedDishRow } from "../ui/planned.server.ts";
 import { counted, type Reading } from "../ui/reading.ts";
 import { versionWords } from "../ui/stateWords.ts";
 import { warningWords } from "../ui/warningWords.ts";
+import { checksOf } from "./braise.view.ts";
 
 export interface SheetGiven {
 	readonly house: string;
@@ -104,6 +105,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			check: step.check ?? null,
 			caution: step.caution ?? null,
 		})),
+		checks: checksOf(recipe, plan, kitchen, reading),
 		allergens: allergenWords(allergenView(plan.allergens, kitchen.allergenList)),
 		warnings: plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),
 		cautions: cautionsOf(recipe, plan, code, kitchen.liftLimit_kg, reading),

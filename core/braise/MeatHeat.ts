@@ -67,28 +67,46 @@ export function meatHeat(
 export interface Scratch {
 	readonly ratio: Float64Array;
 	readonly carried: Float64Array;
+	/** One over each layer's pivot, and heat it holds for a step, W/K. */
+	readonly inverse: Float64Array;
+	readonly hold_WK: Float64Array;
+	/** Seconds of the step that they are for; 0 when a capacity has changed since. */
+	seconds: number;
 }
 
 export function scratchFor({ C }: MeatHeat): Scratch {
-	return { ratio: new Float64Array(C.length), carried: new Float64Array(C.length) };
+	const empty = () => new Float64Array(C.length);
+	return { ratio: empty(), carried: empty(), inverse: empty(), hold_WK: empty(), seconds: 0 };
 }
 
 /**
  * First half of a step: eliminates the layers from the middle out, until the surface layer is
  * known but for the liquid: T_surface = carried + ratio × T_liquid (the last entries).
  */
-export function eliminate(meat: MeatHeat, seconds: number, { ratio, carried }: Scratch): void {
-	const { C, capacity_JK, link_WK } = meat;
+export function eliminate(meat: MeatHeat, seconds: number, scratch: Scratch): void {
+	if (scratch.seconds !== seconds) pivots(meat, seconds, scratch);
+	const { C, link_WK } = meat;
+	const { carried, inverse, hold_WK } = scratch;
+	let inner_W = 0;
 	for (let layer = 0; layer < C.length; layer += 1) {
-		const hold = (capacity_JK[layer] as number) / seconds;
-		const inner = layer === 0 ? 0 : (link_WK[layer - 1] as number);
-		const outer = link_WK[layer] as number;
-		const innerRatio = layer === 0 ? 0 : (ratio[layer - 1] as number);
-		const innerCarried = layer === 0 ? 0 : (carried[layer - 1] as number);
-		const pivot = hold + outer + inner * (1 - innerRatio);
-		ratio[layer] = outer / pivot;
-		carried[layer] = (hold * (C[layer] as number) + inner * innerCarried) / pivot;
+		const now = ((hold_WK[layer] as number) * (C[layer] as number) + inner_W) * (inverse[layer] as number);
+		carried[layer] = now;
+		inner_W = (link_WK[layer] as number) * now;
 	}
+}
+
+/** What the elimination divides by: the same from step to step while no layer's capacity changes. */
+function pivots({ capacity_JK, link_WK }: MeatHeat, seconds: number, scratch: Scratch): void {
+	const { ratio, inverse, hold_WK } = scratch;
+	let inner_WK = 0;
+	for (let layer = 0; layer < ratio.length; layer += 1) {
+		const outer = link_WK[layer] as number;
+		hold_WK[layer] = (capacity_JK[layer] as number) / seconds;
+		inverse[layer] = 1 / ((hold_WK[layer] as number) + outer + inner_WK);
+		ratio[layer] = outer * (inverse[layer] as number);
+		inner_WK = outer * (1 - (ratio[layer] as number));
+	}
+	scratch.seconds = seconds;
 }
 
 /** Second half: with the liquid's new temperature, every layer's from the surface in. */

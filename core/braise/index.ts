@@ -21,6 +21,7 @@ export { type PansThrough, pansThrough } from "./pansThrough.ts";
 export { type PanThrough, panThrough } from "./panThrough.ts";
 export { type HeatBody, heatBody } from "./pieceHeat.ts";
 export type { Range } from "./Range.ts";
+export { sampledRange } from "./sampledRange.ts";
 export { BraiseAsked } from "./schemas.ts";
 export { type Simulated, type SimulateOptions, simulate } from "./simulate.ts";
 export { type BraiseStory, storyOf } from "./story.ts";

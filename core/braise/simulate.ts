@@ -249,7 +249,9 @@ function steamOff(state: State, kg: number): void {
 /** Juice runs out of each layer as it is heated, and takes the heat it has with it into the liquid. */
 function weep(given: BraiseGiven, state: State): void {
 	const most_kg = (given.cookingLoss ?? USUAL_LOSS) * given.meat_kg;
-	const { meat, warmest } = state;
+	const { meat, warmest, scratch } = state;
+	// The middle is the last to warm up: when it has let go of its juice, all have.
+	if ((warmest[0] as number) >= WEEP_TO_C) return;
 	for (let layer = 0; layer < warmest.length; layer += 1) {
 		const C = meat.C[layer] as number;
 		const before = warmest[layer] as number;
@@ -259,6 +261,7 @@ function weep(given: BraiseGiven, state: State): void {
 		if (juice_kg === 0) continue;
 		const moved_JK = juice_kg * LIQUID_J_PER_KGK;
 		meat.capacity_JK[layer] = (meat.capacity_JK[layer] as number) - moved_JK;
+		scratch.seconds = 0;
 		mixIn(state, moved_JK, C);
 		state.water_kg += juice_kg;
 		state.juice_kg += juice_kg;

@@ -1,0 +1,179 @@
+import type { Page } from "@playwright/test";
+import { expect, hydrated, test } from "./house.ts";
+
+test.use({ houseOf: "lab" });
+
+test.describe.configure({ mode: "serial" });
+
+const PLACE = (label: string) => `nav[aria-label="The long table"] a:has-text("${label}")`;
+/** "2 h 45" or "95 min" as minutes. */
+function minutesIn(text: string): number {
+	const hours = /(\d+) h(?: (\d+))?/.exec(text);
+	return hours ? Number(hours[1]) * 60 + Number(hours[2] ?? 0) : Number(/(\d+) min/.exec(text)?.[1]);
+}
+
+const windowOf = async (page: Page, pan: string) =>
+	minutesIn(
+		(await page
+			.getByRole("region", { name: `Pan ${pan}` })
+			.locator("[data-figure=window]")
+			.textContent()) ?? "",
+	);
+
+interface Watched {
+	tasks: number[];
+}
+
+/** Drags the thumb of a slider from a share of its way to another. */
+async function drag(page: Page, label: string, from: number, to: number): Promise<void> {
+	const box = await page.getByRole("slider", { name: label, exact: true }).boundingBox();
+	if (!box) throw new Error(`the slider “${label}” is not there`);
+	const y = box.y + box.height / 2;
+	await page.mouse.move(box.x + box.width * from, y);
+	await page.mouse.down();
+	for (let step = 1; step <= 40; step += 1) {
+		await page.mouse.move(box.x + box.width * (from + ((to - from) * step) / 40), y);
+	}
+	await page.mouse.up();
+}
+
+test("a piece is made thicker by hand, the window moves, and the page is never held up", async ({ page }) => {
+	await page.goto("/lab");
+	await hydrated(page);
+	const before = await windowOf(page, "A");
+	const other = await windowOf(page, "B");
+	await page.evaluate(`(() => {
+		window.seen = { tasks: [] };
+		new PerformanceObserver((list) => {
+			for (const { duration } of list.getEntries()) window.seen.tasks.push(duration);
+		}).observe({ type: "longtask" });
+	})()`);
+	// A busy machine may hold a drag up from outside; one that goes through without is enough.
+	await expect(async () => {
+		await page.evaluate("window.seen.tasks = []");
+		await drag(page, "Thickness of a piece", 0.3, 0.9);
+		await drag(page, "Thickness of a piece", 0.9, 0.75);
+		expect(await page.evaluate(() => (window as unknown as { seen: Watched }).seen.tasks)).toEqual([]);
+	}).toPass();
+	await expect.poll(() => windowOf(page, "A")).toBeGreaterThan(before * 1.2);
+	expect(await windowOf(page, "B")).toBe(other);
+	await expect(page.getByText(/Against pan A: 45 mm thick/)).toBeVisible();
+
+	// What was tried is in the address, and stands there after a reload.
+	await expect(page).toHaveURL(/pan=/);
+	const tried = await windowOf(page, "A");
+	await page.reload();
+	expect(await windowOf(page, "A")).toBe(tried);
+});
+
+test("by keys: a third pan beside them, its oven turned down, its cover changed, and taken away", async ({
+	page,
+}) => {
+	await page.goto("/lab");
+	await hydrated(page);
+	await page.keyboard.press("n");
+	await expect(page.getByRole("group", { name: "Pan C" })).toBeVisible();
+	const before = await windowOf(page, "C");
+	await page.keyboard.press("2");
+	await expect(page.getByRole("slider", { name: "Set to" })).toBeFocused();
+	await page.keyboard.press("PageDown");
+	await page.keyboard.press("PageDown");
+	await expect.poll(() => windowOf(page, "C")).toBeGreaterThan(before);
+	await page.getByLabel("Cover").selectOption("no lid");
+	await expect(page.getByText(/Against pan A: .*no lid/)).toBeVisible();
+	await page.getByRole("slider", { name: "Liquid line" }).fill("95");
+	await expect(page.getByText(/Too full/)).toBeVisible();
+	await page.getByRole("button", { name: "Take pan C away" }).click();
+	await expect(page.getByRole("region", { name: "Pan C" })).toHaveCount(0);
+
+	// The pan cut through says the same in words, at the time under the cursor.
+	await page.getByRole("slider", { name: "Time under the cursor, pan A" }).fill("20");
+	await expect(page.getByRole("img", { name: /^Pan A cut through at 20 min: centre \d+ °C/ })).toBeVisible();
+});
+
+test("an address that tells of no pan is answered with a word, not with an error", async ({ page }) => {
+	const answer = await page.goto('/lab?pan={"cut":"unicorn"}&pan=nonsense');
+	expect(answer?.status()).toBe(200);
+	await expect(page.getByText(/Pan A of the address was left out: .*cut/)).toBeVisible();
+	await expect(page.getByText(/Pan B of the address was left out/)).toBeVisible();
+	await expect(page.getByRole("region", { name: "Pan A" })).toBeVisible();
+	expect((await page.goto("/lab/rounds?round=-3&at=99"))?.status()).toBe(200);
+	await expect(page).toHaveURL(/round=\d+&at=1/);
+});
+
+test("the service set later takes the oven door along; surer, the pans go in earlier", async ({ page }) => {
+	await page.goto("/sittings");
+	await page.getByRole("link", { name: "Festival supper" }).click();
+	await page.getByRole("link", { name: "Goat shoulder, smoked paprika, white beans" }).first().click();
+	await page.locator(PLACE("Braise")).click();
+	const place = page.locator(PLACE("Braise"));
+	await expect(place).toContainText(/in Sat.* 15:00/);
+	await hydrated(page);
+	await page.getByLabel("at", { exact: true }).fill("20:30");
+	await expect(place).toContainText(/in Sat.* 16:00/);
+	await expect(place).toContainText(/was in Sat.* 15:00/);
+	await page.getByRole("link", { name: /Put back/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
+
+	// Another way, for a later start.
+	await page.getByText(/Other ways to have it tender/).click();
+	await page.getByLabel("If it can go in only at").fill("15:20");
+	await page.getByRole("button", { name: "What would do it?" }).click();
+	await expect(page.getByRole("heading", { name: /Does it in 2 h 40/ })).toBeVisible();
+	await page.getByLabel("If it can go in only at").fill("17:30");
+	await page.getByRole("button", { name: "What would do it?" }).click();
+	await expect(page.getByText(/Nothing has it tender in 30 min/)).toBeVisible();
+
+	await page.goto("/kitchen/house");
+	await page.getByLabel(/Tender by the time it is lifted/).fill("30");
+	await page.getByRole("button", { name: /Keep|Save/ }).click();
+	await expect(page.getByText(/a whole number of days from 50 to 99 is allowed/)).toBeVisible();
+	await page.getByLabel(/Tender by the time it is lifted/).fill("99");
+	await page.getByRole("button", { name: /Keep|Save/ }).click();
+	await expect(page).toHaveURL(/\/kitchen$/);
+	await page.goBack();
+	await page.goto("/sittings");
+	await page.getByRole("link", { name: "Festival supper" }).click();
+	await page.getByRole("link", { name: "Goat shoulder, smoked paprika, white beans" }).first().click();
+	await expect(place).toContainText(/in Sat.* 14:[0-5]\d/);
+
+	// From the plan into the lab with the dish's own pan.
+	await place.click();
+	await page.getByRole("link", { name: "Try this pan in the lab" }).click();
+	await expect(page.getByRole("button", { name: /Pan A: goat shoulder/ })).toBeVisible();
+});
+
+test("a training round is played through, and the record says what was judged", async ({ page }) => {
+	await page.goto("/lab");
+	await page.getByRole("link", { name: /Training rounds/ }).click();
+	await hydrated(page);
+	for (let situation = 1; situation <= 5; situation += 1) {
+		await expect(page.getByText(`Situation ${situation} of 5`)).toBeVisible();
+		if (situation === 1) {
+			await page.getByRole("button", { name: /See what it does/ }).click();
+			await expect(page.getByText("Choose one of the five.").first()).toBeVisible();
+		}
+		for (const quantity of ["Time to fork-tender", "Liquid left by then", "Salt in what is left"]) {
+			await page.getByRole("group", { name: quantity }).getByRole("radio", { name: "the same" }).check();
+		}
+		await page.getByRole("button", { name: /See what it does/ }).click();
+		await expect(page.getByText(/You said the same/)).toHaveCount(3);
+		await expect(page.getByText(new RegExp(`^\\d+ of ${3 * situation} right`))).toBeVisible();
+		await page.getByRole("link", { name: situation < 5 ? /Next situation/ : /Another round/ }).click();
+	}
+	await expect(page.getByText("Situation 1 of 5")).toBeVisible();
+
+	// What was answered stays answered; the record is of the name at the desk.
+	await page.goto("/preferences");
+	await page
+		.getByLabel(/Name|name/)
+		.first()
+		.fill("Runa");
+	await page
+		.getByRole("button", { name: /Keep|Save/ })
+		.first()
+		.click();
+	await page.goto("/lab/rounds");
+	await expect(page.getByRole("heading", { name: "Record of Runa" })).toBeVisible();
+	await expect(page.getByText("Nothing judged yet.")).toBeVisible();
+});
