@@ -30,7 +30,7 @@ test("a chef reads one dish from covers to the oven door, changes it, prints it,
 	).toBeVisible();
 	await expect(page.locator(PLACE("Braise"))).toContainText(saturday("in ", "15:00"));
 	await page.locator(PLACE("Braise")).click();
-	await expect(page.getByText("Tender 17:17–17:58, likely 17:33")).toBeVisible();
+	await expect(page.getByText("Tender 17:15–18:00, likely 17:35")).toBeVisible();
 	await page.locator(PLACE("Trim")).click();
 	await expect(page.getByText(saturday("Start by ", "12:25"))).toBeVisible();
 

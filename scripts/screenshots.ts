@@ -36,11 +36,12 @@ try {
 	await page.getByLabel("Covers", { exact: true }).fill("180");
 	await page.getByText("On trial").waitFor();
 	await page.screenshot({ path: `${FOLDER}/trial.png` });
-	await shoot(page, "pan", "/kitchen/pans/gn-1-1-100");
+	await shoot(page, "lab", "/lab");
+	await shootRound(page);
 	await shoot(page, "card", "/book/goat-shoulder");
 	await shoot(page, "book", "/book");
 	await shoot(page, "cost", "/book/goat-shoulder/cost");
-	await shootVersions(page);
+	await shootWriting(page);
 	await shootImport(page);
 	await shoot(page, "kitchen", "/kitchen");
 	await page.getByRole("button", { name: "Evening" }).click();
@@ -62,8 +63,8 @@ async function shoot(of: Page, name: string, address: string): Promise<void> {
 	await of.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 
-/** The goat dish being changed, and then both versions side by side. */
-async function shootVersions(of: Page): Promise<void> {
+/** The goat dish being changed. */
+async function shootWriting(of: Page): Promise<void> {
 	await of.goto("/book/goat-shoulder/write", { waitUntil: "networkidle" });
 	await of.getByLabel(/^Line: 500 g onions/).fill("650 g onions, large dice");
 	await of.getByLabel(/^Line: 90 g tomato/).fill("70 g tomato paste, cooked out");
@@ -71,10 +72,21 @@ async function shootVersions(of: Page): Promise<void> {
 	await of.getByText(/^Draft, kept at/).waitFor();
 	await of.evaluate(() => window.scrollTo(0, 0));
 	await of.screenshot({ path: `${FOLDER}/writing.png` });
-	await of.getByLabel("Why it is changed").fill("More body, less paste; tried for 40 on Thursday.");
-	await of.getByRole("button", { name: "Number it, to be tested" }).click();
-	await of.getByText("Standard no. 1").first().waitFor();
-	await shoot(of, "versions", "/book/goat-shoulder/versions");
+}
+
+/** A situation answered, with its reason. */
+async function shootRound(of: Page): Promise<void> {
+	await of.goto("/lab/rounds?round=4711&at=1", { waitUntil: "networkidle" });
+	for (const quantity of ["Time to fork-tender", "Liquid left by then", "Salt in what is left"]) {
+		await of.getByRole("group", { name: quantity }).getByRole("radio", { name: "the same" }).check();
+	}
+	await of.getByRole("button", { name: /See what it does/ }).click();
+	await of
+		.getByText(/You said the same/)
+		.first()
+		.waitFor();
+	await of.evaluate(() => window.scrollTo(0, 0));
+	await of.screenshot({ path: `${FOLDER}/round.png` });
 }
 
 /** A table of ingredients with some new, some changed, and one that is refused. */

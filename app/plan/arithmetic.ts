@@ -262,7 +262,7 @@ function onePanSums(pan: ChosenPan, recipe: Recipe, kitchen: Kitchen, reading: R
 	];
 }
 
-function braiseSums({ plan, recipe, reading }: SumsFor): Sum[] {
+function braiseSums({ plan, recipe, reading, kitchen }: SumsFor): Sum[] {
 	const { low, likely, high } = plan.braise_min;
 	return [
 		{
@@ -273,7 +273,7 @@ function braiseSums({ plan, recipe, reading }: SumsFor): Sum[] {
 		...sensitivitySums(plan),
 		{
 			label: "In",
-			working: `${reading.clock(plan.clock.rest)} to lift − ${durationWords(high)}, back to the five minutes`,
+			working: `${reading.clock(plan.clock.rest)} to lift − ${durationWords(plan.allowed_min)}, tender within it on ${Math.round(kitchen.confidence * 100)} days in 100 (house), back to the five minutes`,
 			result: reading.clock(plan.clock.in),
 		},
 		{

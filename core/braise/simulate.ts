@@ -119,7 +119,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 	const steps = Math.ceil((options.minutes * 60) / step_s);
 	const { layers = false } = options;
 	const points: BraisePoint[] = [pointOf(given, state, 0, layers)];
-	const curve = curveOf(steps, step_s / 60, state.water_kg);
+	let curve = curveOf(steps, step_s / 60, state.water_kg);
 	// Without a door, a reset or a new lid the surroundings are the same at every step.
 	const changes = (given.doors ?? given.resets ?? given.lids) !== undefined;
 	let around = surroundingsAt(given, 0);
@@ -145,6 +145,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 		}
 		if (options.until !== undefined && softened >= options.until) break;
 	}
+	curve = untilLast(curve);
 	return {
 		points,
 		dryAt_min,
@@ -472,6 +473,19 @@ function curveOf(steps: number, step_min: number, water_kg: number): Curve {
 	};
 	curve.water_kg[0] = water_kg;
 	return curve;
+}
+
+/** Room was made for the longest; what is kept is only as long as it was. */
+function untilLast(curve: Curve): Curve {
+	const { last } = curve;
+	const trimmed = (values: Float64Array) => values.slice(0, last + 1);
+	return {
+		...curve,
+		softened: trimmed(curve.softened),
+		water_kg: trimmed(curve.water_kg),
+		steam_kg: trimmed(curve.steam_kg),
+		heat_J: trimmed(curve.heat_J),
+	};
 }
 
 function stepAt({ last, step_min }: Curve, minute: number): number {

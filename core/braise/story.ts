@@ -42,9 +42,6 @@ export function storyOf(given: BraiseGiven, { likely, marks }: Braised): BraiseS
 	const core_C = Math.floor((hottest_C - NEAR_C) / ROUND_C) * ROUND_C;
 	const reached = until.find((point) => point.core_C >= core_C) ?? first;
 	const steam_l = likely.steamAt(tender_min);
-	const late_l = (given.additions ?? [])
-		.filter(({ at_min }) => at_min <= tender_min)
-		.reduce((sum, { kg }) => sum + kg, 0);
 	return {
 		liquidUp_min: (until.find(({ liquid_C }) => liquid_C >= liquidTop_C - NEAR_C) ?? first).minute,
 		liquidTop_C,
@@ -53,7 +50,7 @@ export function storyOf(given: BraiseGiven, { likely, marks }: Braised): BraiseS
 		softenedAfter: 1 - reached.softened / CALIBRATED.marks.forkTender,
 		halfWay_C: (at(tender_min / 2) ?? first).core_C,
 		atTender_C: last.core_C,
-		juice_l: Math.max(0, likely.leftAt(tender_min) + steam_l - given.liquid_l - late_l),
+		juice_l: Math.max(0, likely.leftAt(tender_min) + steam_l - given.liquid_l),
 		steam_l,
 	};
 }

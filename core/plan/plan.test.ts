@@ -385,6 +385,28 @@ describe("what the plan says of salt, sauce and pieces", () => {
 		expect(codes(says("trimmed"))).not.toContain("pieceSize");
 	});
 
+	it("what joins late cools the pan: the same dish takes a little longer", () => {
+		const vegetable = RECIPE.lines.findIndex(({ role, apart }) => role === "vegetable" && !apart);
+		const late = (late_min: number): Recipe => ({
+			...RECIPE,
+			lines: RECIPE.lines.map((line, index) => (index === vegetable ? { ...line, late_min } : line)),
+		});
+		const [once, cooled] = [plan(late(30), ORDER, KITCHEN), plan(RECIPE, ORDER, KITCHEN)];
+		expect(vegetable).toBeGreaterThanOrEqual(0);
+		expect(once.braise?.given.additions?.[0]?.kg).toBeGreaterThan(0);
+		expect(once.braise?.given.vegetables_kg).toBeLessThan(cooled.braise?.given.vegetables_kg ?? 0);
+		// The late part is cold at the end, the early part at the beginning: all of it is brought up once.
+		expect(Math.abs(once.braise_min.likely - cooled.braise_min.likely)).toBeLessThan(20);
+	});
+
+	it("surer to be tender in time, the pans go in earlier", () => {
+		const sure = plan(RECIPE, ORDER, { ...KITCHEN, confidence: 0.99 });
+		const even = plan(RECIPE, ORDER, { ...KITCHEN, confidence: 0.5 });
+		expect(sure.clock.in).toBeLessThan(plan(RECIPE, ORDER, KITCHEN).clock.in);
+		expect(even.clock.in).toBeGreaterThan(plan(RECIPE, ORDER, KITCHEN).clock.in);
+		expect(sure.braise_min).toEqual(even.braise_min);
+	});
+
 	it("thicker pieces go in earlier, and what is never tender is said", () => {
 		const thick = (side_mm: number): Recipe => ({
 			...RECIPE,

@@ -126,7 +126,7 @@ export function planIn(
 	);
 	const ovens = fitOvens(countByType(pans), kitchen.ovens, recipe.braise.oven_C);
 	const work = workOf(recipe, factor, order.hands);
-	const braise = planBraise(recipe, pans, ovens);
+	const braise = planBraise(recipe, pans, ovens, lines);
 	const braise_min = braise?.tender_min ?? usualTender(recipe);
 	const allowed_min = minutesToBeSure(braise_min, kitchen.confidence);
 	const liquid = planLiquid(recipe, {

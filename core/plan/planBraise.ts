@@ -10,6 +10,7 @@ import {
 import type { OvenFit } from "../ovens/index.ts";
 import { areaOf, type ChosenPan, insideAt, type PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
+import type { PlanLine } from "./planLines.ts";
 
 /** Seared pieces have cooled on their tray, the liquid is poured boiling. General practice. */
 export const PIECE_IN_C = 15;
@@ -31,16 +32,44 @@ export interface PlanBraise {
  * @returns null when there is no pan for it
  * @see model, section E
  */
-export function planBraise(recipe: Recipe, { pans }: PanChoice, ovens: OvenFit): PlanBraise | null {
+export function planBraise(
+	recipe: Recipe,
+	{ pans }: PanChoice,
+	ovens: OvenFit,
+	lines: readonly PlanLine[],
+): PlanBraise | null {
 	const [fullest] = pans;
 	if (!fullest) return null;
-	const given = givenOf(recipe, fullest, ovens);
+	const pieces = pans.reduce((sum, pan) => sum + pan.pieces, 0);
+	const given = withLate(givenOf(recipe, fullest, ovens), lines, fullest.pieces / pieces);
 	const braised = braisedOnce(given);
 	const tender_min = tenderOf(braised);
 	const steam_l = braised.likely.steamAt(tender_min.likely);
 	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
 	const surfaces = pans.reduce((sum, pan) => sum + floor(pan), 0) / floor(fullest);
 	return { given, braised, tender_min, evaporated_l: steam_l * surfaces };
+}
+
+/** What joins late comes from the bench, °C. General practice. */
+const LATE_IN_C = 18;
+
+/**
+ * The pan with what joins it before the end: cold until then, not in it from the start.
+ *
+ * @param share of the dish that is in this pan
+ */
+function withLate(given: BraiseGiven, lines: readonly PlanLine[], share: number): BraiseGiven {
+	const late = lines.filter(({ line, amount_g }) => line.late_min !== undefined && amount_g && !line.apart);
+	if (late.length === 0) return given;
+	const end_min = tenderOf(braisedOnce(given)).likely;
+	const additions = late.map(({ line, amount_g }) => ({
+		at_min: Math.max(0, end_min - (line.late_min ?? 0)),
+		kg: ((amount_g ?? 0) / 1000) * share,
+		temp_C: LATE_IN_C,
+	}));
+	const lying = late.filter(({ line }) => line.role === "vegetable");
+	const lying_kg = lying.reduce((sum, { amount_g }) => sum + ((amount_g ?? 0) / 1000) * share, 0);
+	return { ...given, additions, vegetables_kg: Math.max(0, (given.vegetables_kg ?? 0) - lying_kg) };
 }
 
 /** From the oven door to fork-tender in a usual pan, for a dish that has none. */

@@ -49,7 +49,11 @@ export interface Clock {
 const STEP_MS = 5 * 60_000;
 
 function startBefore(end: number, minutes: number): number {
-	return Math.floor(minutesBefore(end, minutes) / STEP_MS) * STEP_MS;
+	return toStep(minutesBefore(end, minutes), Math.floor);
+}
+
+function toStep(at: number, round: (steps: number) => number): number {
+	return round(at / STEP_MS) * STEP_MS;
 }
 
 /** Orders go out when the kitchen opens. */
@@ -84,9 +88,9 @@ export function backwardClock(work: Durations, day: DayOfWork): Clock {
 		panUp,
 		in: into,
 		tender: {
-			low: minutesBefore(into, -work.braise_min.low),
-			likely: minutesBefore(into, -work.braise_min.likely),
-			high: minutesBefore(into, -work.braise_min.high),
+			low: toStep(minutesBefore(into, -work.braise_min.low), Math.floor),
+			likely: toStep(minutesBefore(into, -work.braise_min.likely), Math.round),
+			high: toStep(minutesBefore(into, -work.braise_min.high), Math.ceil),
 		},
 		rest,
 		sauce,

@@ -1,0 +1,140 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { beliefsOf, panThrough } from "#core/braise";
+import { depthOf } from "#core/pans";
+import { CHANGES, outcomeOf, QUANTITIES, recordOf, roundOf, situationOf } from "#core/training";
+import { labAddress } from "../ui/labAddress.ts";
+import { measuresIn } from "../ui/measures.ts";
+import {
+	changedPan,
+	FIRST_PANS,
+	floorTaken,
+	givenOf,
+	heatOf,
+	isOverfull,
+	type LabPan,
+	labPanOf,
+	litresOf,
+	startKey,
+} from "./labPan.ts";
+import { againstFirst, beliefWords, fillingWords, storyWords } from "./labWords.ts";
+import { answerView, questionView, recordView } from "./rounds.view.ts";
+
+const METRIC = measuresIn("metric");
+const [THICK, THIN] = FIRST_PANS as readonly [LabPan, LabPan];
+
+describe("a pan on the lab's bench", () => {
+	it("keeps its line when it goes through an address and back", () => {
+		fc.assert(
+			fc.property(
+				fc.integer({ min: 20, max: 95 }),
+				fc.integer({ min: 20, max: 90 }),
+				(line_mm, thickness_mm) => {
+					const lab = { ...THICK, line_mm, thickness_mm, meat_kg: 3 };
+					fc.pre(litresOf(lab) > 0.2);
+					const [told] = new URL(labAddress([givenOf(lab)]), "http://house").searchParams.getAll("pan");
+					const back = labPanOf(JSON.parse(told ?? ""));
+					expect(Math.abs(back.line_mm - line_mm)).toBeLessThanOrEqual(1);
+					expect({ ...back, line_mm }).toEqual(lab);
+				},
+			),
+		);
+	});
+
+	it("a shallower pan brings the line down to its rim, and nothing else changes", () => {
+		const deep = { ...THICK, line_mm: 95 };
+		const shallow = changedPan(deep, { pan: { gn: "1/1", depth_mm: 65 } });
+		expect(shallow.line_mm).toBe(depthOf(shallow.pan));
+		expect(isOverfull(shallow)).toBe(true);
+		expect(shallow.meat_kg).toBe(deep.meat_kg);
+	});
+
+	it("says when it is too full and when the pieces lie on each other", () => {
+		expect(fillingWords(THICK, METRIC)).toEqual([]);
+		expect(fillingWords({ ...THICK, line_mm: 97 }, METRIC).join()).toMatch(/slops/);
+		const piled = { ...THIN, meat_kg: 12 };
+		expect(floorTaken(piled)).toBeGreaterThan(1);
+		expect(fillingWords(piled, METRIC).join()).toMatch(/lie on each other/);
+	});
+
+	it("is set within what its heat can do; its start has a name where it is a usual one", () => {
+		expect(heatOf("pressure", 200)).toEqual({ kind: "pressure", set_C: 121 });
+		expect(heatOf("hob")).toEqual({ kind: "hob", simmer: true });
+		expect(startKey(THICK)).toBe("boiling");
+		expect(startKey({ ...THICK, start: { meat_C: 30, liquid_C: 40 } })).toBeNull();
+	});
+});
+
+describe("what the lab says", () => {
+	const through = panThrough(givenOf(THICK));
+
+	it("tells when the centre was hot, and what came after", () => {
+		const words = storyWords(through, METRIC).join(" ");
+		expect(words).toMatch(/The centre reached \d+ °C at .*came after that/);
+		expect(words).toMatch(/of juice has come out/);
+	});
+
+	it("of a pan that is too cool says it is never tender", () => {
+		const cool = panThrough(givenOf({ ...THICK, heat: heatOf("waterBath", 55), lid: "sealed" }));
+		expect(storyWords(cool, METRIC)[0]).toMatch(/not tender within two days/);
+	});
+
+	it("names what is other, and what that did", () => {
+		const other = { lab: THIN, through: panThrough(givenOf(THIN)) };
+		const words = againstFirst({ lab: THICK, through }, other, METRIC);
+		expect(words).toMatch(/45 mm thick/);
+		expect(words).toMatch(/sooner/);
+		expect(words).not.toMatch(/goat/);
+		expect(againstFirst({ lab: THICK, through }, { lab: THICK, through }, METRIC)).toMatch(/same as pan A/);
+	});
+
+	it("answers the old beliefs with this pan's own figures", () => {
+		const beliefs = beliefsOf(through);
+		if (!beliefs) throw new Error("a tender pan has answers");
+		expect(beliefs.doubled.morePans_min / beliefs.doubled.now_min).toBeLessThan(1.15);
+		expect(beliefs.core.tender_C - beliefs.core.then_C).toBeLessThan(5);
+		expect(beliefs.juiceShare).toBeCloseTo(0.36, 2);
+		expect(beliefWords(beliefs, METRIC)).toHaveLength(3);
+	});
+});
+
+describe("a training round on the page", () => {
+	it.each(CHANGES.map((change) => [change]))("asks, answers and gives a reason: %s", (change) => {
+		const found = Array.from({ length: 40 }, (_, seed) => situationOf(seed, change))
+			.map((situation) => ({ situation, outcome: outcomeOf(situation) }))
+			.find(({ outcome }) => outcome !== null);
+		if (!found?.outcome) throw new Error(`no situation of the kind “${change}” comes out`);
+		const question = { situation: found.situation, outcome: found.outcome };
+		const asked = questionView(question, METRIC);
+		expect(asked.before).toMatch(/kg of .* thick, in one .* with .* of boiling stock/);
+		expect(`${asked.before} ${asked.change}`).not.toMatch(/undefined|NaN/);
+		const right = Object.fromEntries(
+			QUANTITIES.map((quantity) => [quantity, question.outcome.of[quantity].answer]),
+		) as Parameters<typeof answerView>[1];
+		const answer = answerView(question, right, METRIC);
+		expect(answer.rows.map(({ verdict }) => verdict)).toEqual(["right", "right", "right"]);
+		expect(answer.reason).toMatch(/^[A-Z].*\.$/);
+		expect(answer.reason).not.toMatch(/undefined|NaN/);
+	});
+
+	it("in American measures too", () => {
+		const [question] = roundOf(3, 1);
+		if (!question) throw new Error("a round has a question");
+		expect(questionView(question, measuresIn("us")).before).toMatch(/lb.*°F/);
+	});
+
+	it("the record names what was judged well and badly once it was asked often enough", () => {
+		const said = (change: "paper" | "thicker", times: number, right: boolean) =>
+			Array.from({ length: times }, () => ({
+				change,
+				quantity: "time" as const,
+				said: right ? ("same" as const) : ("muchLess" as const),
+				was: "same" as const,
+			}));
+		const record = recordView(recordOf([...said("paper", 3, true), ...said("thicker", 3, false)]));
+		expect(record.well.map(({ what }) => what)).toEqual(["paper in place of a cover"]);
+		expect(record.badly.map(({ what }) => what)).toEqual(["thicker pieces"]);
+		expect(record.all).toBe("3 of 6 right");
+		expect(recordView(recordOf(said("paper", 2, true))).well).toEqual([]);
+	});
+});
