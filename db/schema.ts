@@ -88,6 +88,8 @@ export const oven = sqliteTable("oven", {
 	shelf: text("shelf").$type<GastronormSize>().notNull(),
 	min_C: integer("min_c").notNull(),
 	max_C: integer("max_c").notNull(),
+	/** On its rating plate, W; null when nobody has looked. */
+	power_w: integer("power_w"),
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
 	version: version(),
 });

@@ -126,7 +126,16 @@ describe("an oven as it is typed", () => {
 			shelf: "1/1",
 			min_C: 60,
 			max_C: 250,
+			power_w: null,
 		});
+	});
+
+	it("is taken with its power where that was read, and refused one that no oven has", () => {
+		const read = oven({ power_kW: "17,5" });
+		if ("wrong" in read) throw new Error("it was refused");
+		expect(ovenFields(read.value).power_w).toBe(17_500);
+		const wrong = oven({ power_kW: "900" });
+		expect("wrong" in wrong && Object.keys(wrong.wrong)).toEqual(["power_kW"]);
 	});
 
 	it("is never hottest below its coolest", () => {

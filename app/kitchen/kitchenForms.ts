@@ -122,15 +122,18 @@ export const OvenForm = Type.Object({
 	shelf: oneOf(GASTRONORM_SIZES),
 	min_C: wholeTo(20, 350, "°C"),
 	max_C: wholeTo(20, 350, "°C"),
+	power_kW: Type.Optional(
+		Type.Number({ minimum: 0.5, maximum: 100, allowed: "a power from 0.5 to 100 kW, or nothing" }),
+	),
 	version: Type.Integer({ minimum: 0 }),
 });
 
-type OvenFields = Pick<OvenRow, "name" | "kind" | "rungs" | "pitch_mm" | "shelf" | "min_C" | "max_C">;
+type OvenFields = Omit<OvenRow, "id" | "version" | "retired">;
 
 /** @throws {Refusal} when the oven would be hottest below its coolest */
-export function ovenFields({ version: _, ...typed }: Static<typeof OvenForm>): OvenFields {
+export function ovenFields({ version: _, power_kW, ...typed }: Static<typeof OvenForm>): OvenFields {
 	if (typed.max_C < typed.min_C) {
 		throw refuse("max_C", `${typed.max_C} was given; the coolest (${typed.min_C} °C) or more is allowed`);
 	}
-	return typed;
+	return { ...typed, power_w: power_kW === undefined ? null : Math.round(power_kW * 1000) };
 }

@@ -22,6 +22,7 @@ const EMPTY = {
 	shelf: "1/1",
 	min_C: "60",
 	max_C: "250",
+	power_kW: "",
 };
 
 export async function loader({ context, params }: Route.LoaderArgs) {
@@ -36,7 +37,10 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		version: row.version,
 		isNew: false,
 		sizes,
-		typed: Object.fromEntries(Object.entries(row).map(([field, value]) => [field, String(value)])),
+		typed: {
+			...Object.fromEntries(Object.entries(row).map(([field, value]) => [field, String(value)])),
+			power_kW: row.power_w === null ? "" : String(row.power_w / 1000),
+		},
 		oven: {
 			name: row.name,
 			rungs: row.rungs,
@@ -85,7 +89,14 @@ export default function Oven({ loaderData, actionData }: Route.ComponentProps) {
 					<option key={size}>{size}</option>
 				))}
 			</Choice>
-			<span />
+			<Field
+				label="Power, on its rating plate"
+				name="power_kW"
+				after="kW"
+				inputMode="decimal"
+				defaultValue={typed.power_kW}
+				wrong={wrong.power_kW}
+			/>
 			<Field
 				label="Coolest"
 				name="min_C"

@@ -3,11 +3,14 @@ import { memo } from "react";
 import { CUTS, type Cut, cutWords, type Heat, type MeatShape } from "#core/braise";
 import { depthOf, type PanShape, panWords } from "#core/pans";
 import { LIDS, type Lid } from "#core/recipe";
+import { durationWords } from "#core/schedule";
 import { Choice } from "../ui/Field.tsx";
 import { type Measures, measuresIn } from "../ui/measures.ts";
 import { Key } from "../ui/parts.tsx";
 import {
 	HEATS,
+	HOT_START_C,
+	HOT_STARTS_MIN,
 	heatOf,
 	type LabPan,
 	LIMITS,
@@ -52,8 +55,6 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 	const { name, lab, kinds, units, onChange } = props;
 	const { length, mass, temperature, volume } = measuresIn(units);
 	const { heat } = lab;
-	const begins = startKey(lab);
-	const known = kinds.findIndex(({ shape }) => samePan(shape, lab.pan));
 	return (
 		<chakra.fieldset display="grid" gap="10px">
 			<chakra.legend fontFamily="head" fontWeight="700" fontSize="21px" marginBottom="6px">
@@ -104,11 +105,47 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 				text={String(lab.pansInOven)}
 				onValue={(pansInOven) => onChange({ pansInOven })}
 			/>
+			<Range
+				label="Cover off after"
+				shortKey="0"
+				value={lab.coverOff_min}
+				{...LIMITS.coverOff_min}
+				step={5}
+				text={lab.coverOff_min === 0 ? "stays on" : durationWords(lab.coverOff_min)}
+				onValue={(coverOff_min) => onChange({ coverOff_min })}
+			/>
+			<Selects
+				cut={lab.cut}
+				shape={lab.shape}
+				lid={lab.lid}
+				heat={heat.kind}
+				pan={lab.pan}
+				start={lab.start}
+				hotStart={lab.hotStart}
+				kinds={kinds}
+				units={units}
+				onChange={onChange}
+			/>
+		</chakra.fieldset>
+	);
+});
+
+type SelectsProps = Pick<LabPan, "cut" | "shape" | "lid" | "pan" | "start" | "hotStart"> &
+	Pick<LabControlsProps, "kinds" | "units" | "onChange"> & { readonly heat: Heat["kind"] };
+
+/** What is chosen from a list; it is not drawn again while a slider moves. */
+const Selects = memo(function Selects(props: SelectsProps) {
+	const { heat, kinds, onChange, start, hotStart } = props;
+	const { temperature } = measuresIn(props.units);
+	const begins = startKey(props);
+	const known = kinds.findIndex(({ shape }) => samePan(shape, props.pan));
+	return (
+		<>
 			<Choice
 				label="Cover"
 				aria-keyshortcuts="6"
 				data-key-name="Cover"
-				value={lab.lid}
+				value={props.lid}
 				onChange={(event) => onChange({ lid: event.currentTarget.value as Lid })}
 			>
 				{Object.entries(LIDS).map(([key, words]) => (
@@ -121,7 +158,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 				label="Cut"
 				aria-keyshortcuts="7"
 				data-key-name="Cut"
-				value={lab.cut}
+				value={props.cut}
 				onChange={(event) => onChange({ cut: event.currentTarget.value as Cut })}
 			>
 				{CUTS.map((cut) => (
@@ -132,7 +169,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 			</Choice>
 			<Choice
 				label="Piece"
-				value={lab.shape}
+				value={props.shape}
 				onChange={(event) => onChange({ shape: event.currentTarget.value as MeatShape })}
 			>
 				{Object.entries(SHAPES).map(([key, words]) => (
@@ -145,7 +182,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 				label="Heat"
 				aria-keyshortcuts="8"
 				data-key-name="Heat"
-				value={heat.kind}
+				value={heat}
 				onChange={(event) => onChange({ heat: heatOf(event.currentTarget.value as Heat["kind"]) })}
 			>
 				{Object.entries(HEATS).map(([key, { words }]) => (
@@ -154,12 +191,26 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 					</option>
 				))}
 			</Choice>
+			{heat === "fanOven" || heat === "stillOven" ? (
+				<Choice
+					label="Hot start"
+					value={String(hotStart?.minutes ?? 0)}
+					onChange={(event) => onChange({ hotStart: hotFor(Number(event.currentTarget.value)) })}
+				>
+					<option value="0">none</option>
+					{[...new Set([...HOT_STARTS_MIN, ...(hotStart ? [hotStart.minutes] : [])])].map((minutes) => (
+						<option key={minutes} value={minutes}>
+							{temperature(hotStart?.set_C ?? HOT_START_C)} for {minutes} min
+						</option>
+					))}
+				</Choice>
+			) : null}
 			<Choice
 				label="Kind of pan"
 				value={String(known)}
-				onChange={(event) => onChange({ pan: kinds[Number(event.currentTarget.value)]?.shape ?? lab.pan })}
+				onChange={(event) => onChange({ pan: kinds[Number(event.currentTarget.value)]?.shape ?? props.pan })}
 			>
-				{known === -1 ? <option value="-1">{panWords(lab.pan)}</option> : null}
+				{known === -1 ? <option value="-1">{panWords(props.pan)}</option> : null}
 				{kinds.map(({ name: kind }, index) => (
 					<option key={kind} value={index}>
 						{kind}
@@ -175,7 +226,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 			>
 				{begins === null ? (
 					<option value="">
-						liquid {temperature(lab.start.liquid_C)}, pieces {temperature(lab.start.meat_C)}
+						liquid {temperature(start.liquid_C)}, pieces {temperature(start.meat_C)}
 					</option>
 				) : null}
 				{Object.entries(STARTS).map(([key, { words }]) => (
@@ -184,9 +235,13 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 					</option>
 				))}
 			</Choice>
-		</chakra.fieldset>
+		</>
 	);
 });
+
+function hotFor(minutes: number): LabPan["hotStart"] {
+	return minutes === 0 ? null : { set_C: HOT_START_C, minutes };
+}
 
 function startOf(key: StartKey): LabPan["start"] {
 	const { meat_C, liquid_C } = STARTS[key];

@@ -9,7 +9,7 @@ import type { Measures } from "../ui/measures.ts";
 import { Figure, Muted, Note, Sheet } from "../ui/parts.tsx";
 import { HeatCut } from "./HeatCut.tsx";
 import type { LabPan } from "./labPan.ts";
-import { againstFirst, fillingWords, heatWords, storyWords } from "./labWords.ts";
+import { elapsed, fillingWords, heatWords, storyWords } from "./labWords.ts";
 
 /** Widths of the drawings by how many pans stand side by side, px. */
 const WIDTHS: Readonly<Record<number, number>> = { 1: 860, 2: 430, 3: 290 };
@@ -33,20 +33,21 @@ interface LabPanSheetProps {
 	readonly name: string;
 	readonly lab: LabPan;
 	readonly through: PanThrough;
-	/** Pan A, which the others are held against. */
-	readonly first: { readonly lab: LabPan; readonly through: PanThrough } | null;
+	/** What is other than in pan A, and what that did; empty for pan A. */
+	readonly against: string;
+	readonly index: number;
 	readonly isChosen: boolean;
 	readonly end_min: number;
 	readonly cursor_min: number;
 	readonly count: number;
 	readonly measures: Measures;
-	readonly onChoose: () => void;
+	readonly onChoose: (index: number) => void;
 	readonly onCursor: (minute: number) => void;
 }
 
 /** One pan of the lab: its window, its curve, the pan cut through, and what happened. */
 export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
-	const { name, lab, through, first, isChosen, end_min, cursor_min, count, measures } = props;
+	const { name, lab, through, against, isChosen, end_min, cursor_min, count, measures } = props;
 	const { curve, tender_min } = through;
 	const width = WIDTHS[count] ?? 430;
 	const at = pointAt(curve, cursor_min);
@@ -55,7 +56,7 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 	const cutWordsNow = `Pan ${name} cut through at ${durationWords(cursor_min)}: centre ${measures.temperature(layers_C[0] ?? 0)}, surface ${measures.temperature(layers_C.at(-1) ?? 0)}, liquid ${measures.temperature(liquid_C)}, ${measures.volume(curve.liquid_l[at] ?? 0)} in the pan.`;
 	return (
 		<Sheet paddingTop="0" aria-label={`Pan ${name}`}>
-			<Choose type="button" aria-pressed={isChosen} onClick={props.onChoose}>
+			<Choose type="button" aria-pressed={isChosen} onClick={() => props.onChoose(props.index)}>
 				<Muted>
 					Pan {name}: {cutWords(lab.cut)}, {measures.length(lab.thickness_mm)}, {heatWords(lab, measures)}
 				</Muted>
@@ -77,7 +78,7 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 				curve={curve}
 				units={measures.units}
 				words={`Pan ${name}: ${storyWords(through, measures).join(" ")}`}
-				clock={hours}
+				clock={elapsed}
 				end_min={end_min}
 				cursor_min={cursor_min}
 				onCursor={props.onCursor}
@@ -86,14 +87,20 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 			<CurveCursor
 				curve={curve}
 				units={measures.units}
-				clock={hours}
+				clock={elapsed}
 				end_min={end_min}
 				minute={cursor_min}
 				onMinute={props.onCursor}
 				width={width}
 				of={`pan ${name}`}
 			/>
-			<chakra.div marginTop="12px">
+			<chakra.figure marginTop="12px">
+				<Muted asChild>
+					<figcaption>
+						Cut through at {elapsed(cursor_min)}: surface {measures.temperature(layers_C.at(-1) ?? 0)}, centre{" "}
+						{measures.temperature(layers_C[0] ?? 0)}
+					</figcaption>
+				</Muted>
 				<HeatCut
 					lab={lab}
 					layers_C={layers_C}
@@ -102,9 +109,9 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 					words={cutWordsNow}
 					width={width}
 				/>
-			</chakra.div>
+			</chakra.figure>
 			<chakra.div marginTop="10px" display="grid" gap="4px">
-				{first ? <b>{againstFirst(first, { lab, through }, measures)}</b> : null}
+				{against ? <b>{against}</b> : null}
 				{storyWords(through, measures).map((sentence) => (
 					<p key={sentence}>{sentence}</p>
 				))}
@@ -112,8 +119,3 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 		</Sheet>
 	);
 });
-
-/** "1:40" after the oven door. */
-function hours(minute: number): string {
-	return `${Math.floor(minute / 60)}:${String(Math.round(minute) % 60).padStart(2, "0")}`;
-}

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { useCallback, useEffect, useMemo, useState } from "react";
-import { type BraiseGiven, pansThrough } from "#core/braise";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
+import { type BraiseGiven, type PansThrough, pansThrough } from "#core/braise";
 import { Refusal } from "#core/check";
 import { readBraise } from "#core/formats";
 import { durationWords } from "#core/schedule";
@@ -15,7 +15,7 @@ import type { Route } from "./+types/lab.route";
 import { LabControls } from "./LabControls.tsx";
 import { LabPanSheet } from "./LabPanSheet.tsx";
 import { changedPan, FIRST_PANS, givenOf, type LabPan, labPanOf } from "./labPan.ts";
-import { beliefWords } from "./labWords.ts";
+import { againstFirst, beliefWords } from "./labWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Lab" }];
 
@@ -153,13 +153,22 @@ export default function Lab({ loaderData }: Route.ComponentProps) {
 									name={NAMES[index] ?? ""}
 									lab={pan}
 									through={mine}
-									first={index === 0 ? null : { lab: pans[0] ?? pan, through: first }}
+									against={
+										index === 0
+											? ""
+											: againstFirst(
+													{ lab: pans[0] ?? pan, through: first },
+													{ lab: pan, through: mine },
+													measures,
+												)
+									}
+									index={index}
 									isChosen={index === chosen}
 									end_min={end_min}
 									cursor_min={Math.min(cursor, end_min)}
 									count={pans.length}
 									measures={measures}
-									onChoose={() => lab.choose(index)}
+									onChoose={lab.choose}
 									onCursor={lab.moveTo}
 								/>
 							);
@@ -193,6 +202,20 @@ export default function Lab({ loaderData }: Route.ComponentProps) {
 	);
 }
 
+/** A pan that came out as it was before is the same object, so that it is not drawn again. */
+function useSamePans(through: PansThrough): PansThrough {
+	const before = useRef(through);
+	const same = useMemo(() => {
+		const pans = through.pans.map((pan, index) => {
+			const old = before.current.pans[index];
+			return old && JSON.stringify(old.given) === JSON.stringify(pan.given) ? old : pan;
+		});
+		return { ...through, pans };
+	}, [through]);
+	before.current = same;
+	return same;
+}
+
 /** The pans on the bench, reckoned anew while they are changed. */
 function useLab(given: readonly BraiseGiven[], firstThrough: Route.ComponentProps["loaderData"]["through"]) {
 	const [pans, setPans] = useState(() => given.map(labPanOf));
@@ -201,8 +224,12 @@ function useLab(given: readonly BraiseGiven[], firstThrough: Route.ComponentProp
 	const { result, state, ask } = useBraiseWorker((remote, asked: readonly BraiseGiven[]) =>
 		remote.pans(asked),
 	);
+	// What is on the bench now, for changes that come faster than the page is drawn.
+	const bench = useRef({ pans, chosen });
+	bench.current.chosen = chosen;
 	const put = useCallback(
 		(next: LabPan[]) => {
+			bench.current.pans = next;
 			setPans(next);
 			ask(next.map(givenOf));
 		},
@@ -215,11 +242,13 @@ function useLab(given: readonly BraiseGiven[], firstThrough: Route.ComponentProp
 		return () => clearTimeout(timer);
 	}, [pans, result]);
 	const change = useCallback(
-		(some: Partial<LabPan>) =>
-			put(pans.map((pan, index) => (index === chosen ? changedPan(pan, some) : pan))),
-		[put, pans, chosen],
+		(some: Partial<LabPan>) => {
+			const now = bench.current;
+			put(now.pans.map((pan, index) => (index === now.chosen ? changedPan(pan, some) : pan)));
+		},
+		[put],
 	);
-	const through = result ?? firstThrough;
+	const through = useSamePans(result ?? firstThrough);
 	return {
 		pans,
 		through,

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { beliefsOf, panThrough } from "#core/braise";
+import { readBraise } from "#core/formats";
 import { depthOf } from "#core/pans";
 import { CHANGES, outcomeOf, QUANTITIES, recordOf, roundOf, situationOf } from "#core/training";
 import { labAddress } from "../ui/labAddress.ts";
@@ -62,6 +63,36 @@ describe("a pan on the lab's bench", () => {
 		expect(heatOf("hob")).toEqual({ kind: "hob", simmer: true });
 		expect(startKey(THICK)).toBe("boiling");
 		expect(startKey({ ...THICK, start: { meat_C: 30, liquid_C: 40 } })).toBeNull();
+	});
+});
+
+describe("a pan that changes on the way", () => {
+	it("begun hot it is set back, and the address keeps both", () => {
+		const lab = { ...THICK, hotStart: { set_C: 220, minutes: 20 }, coverOff_min: 90 };
+		const given = givenOf(lab);
+		expect(given.heat).toEqual({ kind: "fanOven", set_C: 220 });
+		expect(given.resets).toEqual([{ at_min: 20, set_C: 150 }]);
+		expect(given.lids).toEqual([{ at_min: 90, lid: "open" }]);
+		const [told] = new URL(labAddress([given]), "http://house").searchParams.getAll("pan");
+		expect(labPanOf(readBraise(JSON.parse(told ?? "")))).toEqual(lab);
+	});
+
+	it("a bath cannot be begun hot", () => {
+		const bath = { ...THICK, heat: heatOf("waterBath"), hotStart: { set_C: 220, minutes: 20 } };
+		expect(givenOf(bath).resets).toBeUndefined();
+	});
+
+	it("a hot start is sooner; the cover off takes liquid", () => {
+		const plain = panThrough(givenOf(THICK));
+		const hot = panThrough(givenOf({ ...THICK, hotStart: { set_C: 220, minutes: 40 } }));
+		const off = panThrough(givenOf({ ...THICK, coverOff_min: 130 }));
+		expect(hot.tender_min?.likely).toBeLessThan(plain.tender_min?.likely ?? 0);
+		expect(off.liquidLeft_l).toBeLessThan(plain.liquidLeft_l);
+	});
+
+	it("with its oven opened comes out of a training round and stays so", () => {
+		const { after } = situationOf(5, "doors");
+		expect(givenOf(labPanOf(after)).doors).toEqual(after.doors);
 	});
 });
 

@@ -24,10 +24,25 @@ export interface LabPan {
 	readonly start: BraiseGiven["start"];
 	/** Such pans in one oven, which share its power. */
 	readonly pansInOven: number;
+	/** When the cover comes off for the rest, minutes; 0 leaves it on. */
+	readonly coverOff_min: number;
+	/** A hotter oven to begin with, °C, and for how long; null where it is as it is set from the start. */
+	readonly hotStart: HotStart | null;
 	/** What the dish itself says of juice and of its vegetables. */
 	readonly cookingLoss?: number;
 	readonly vegetables_kg?: number;
+	/** A situation of a training round comes with its oven opened. */
+	readonly doors?: BraiseGiven["doors"] & object;
 }
+
+export interface HotStart {
+	readonly set_C: number;
+	readonly minutes: number;
+}
+
+/** Hot starts that can be chosen: by their minutes; all as hot as a covered pan is begun. */
+export const HOT_STARTS_MIN = [20, 40] as const;
+export const HOT_START_C = 220;
 
 /** Net power of a ten-rung oven that its pans share, kW. General practice. */
 export const OVEN_KW = 14;
@@ -38,6 +53,7 @@ export const LIMITS = {
 	meat_kg: { low: 0.5, high: 16 },
 	pansInOven: { low: 1, high: 20 },
 	line_mm: { low: 10 },
+	coverOff_min: { low: 0, high: 300 },
 } as const;
 
 /** The lab is opened with these: one piece thick, one thin. */
@@ -52,6 +68,8 @@ export const FIRST_PANS: readonly LabPan[] = [70, 45].map((thickness_mm) => ({
 	heat: { kind: "fanOven", set_C: 150 },
 	start: { meat_C: 15, liquid_C: 95 },
 	pansInOven: 4,
+	coverOff_min: 0,
+	hotStart: null,
 }));
 
 /** At least so much is poured, litres. */
@@ -60,8 +78,26 @@ const LEAST_L = 0.1;
 const RIM_MM = 10;
 
 export function givenOf(lab: LabPan): BraiseGiven {
-	const { line_mm, pansInOven, ...pan } = lab;
-	return { ...pan, liquid_l: litresOf(lab), oven: { power_kW: OVEN_KW, pans: pansInOven } };
+	const { line_mm, pansInOven, coverOff_min, hotStart, ...pan } = lab;
+	return {
+		...pan,
+		...heatThrough(lab),
+		...(coverOff_min > 0 ? { lids: [{ at_min: coverOff_min, lid: "open" as const }] } : {}),
+		liquid_l: litresOf(lab),
+		oven: { power_kW: OVEN_KW, pans: pansInOven },
+	};
+}
+
+/** A hot start is the oven set high and then set back. */
+function heatThrough({ heat, hotStart }: LabPan): Pick<BraiseGiven, "heat" | "resets"> {
+	if (hotStart === null || !isOven(heat)) return { heat };
+	const back = { at_min: hotStart.minutes, set_C: heat.set_C };
+	return { heat: { ...heat, set_C: Math.max(heat.set_C, hotStart.set_C) }, resets: [back] };
+}
+
+/** Whether it can be begun hot: an oven's air can, liquid held at a temperature can not. */
+export function isOven(heat: Heat): heat is Extract<Heat, { set_C: number }> {
+	return heat.kind === "fanOven" || heat.kind === "stillOven";
 }
 
 export function litresOf({ pan, meat_kg, thickness_mm, line_mm, vegetables_kg = 0 }: LabPan): number {
@@ -69,10 +105,20 @@ export function litresOf({ pan, meat_kg, thickness_mm, line_mm, vegetables_kg = 
 	return Math.max(LEAST_L, poured_l);
 }
 
-export function labPanOf({ liquid_l, oven, ...given }: BraiseGiven): LabPan {
+export function labPanOf({ liquid_l, oven, lids, resets, ...given }: BraiseGiven): LabPan {
 	const { pan, meat_kg, thickness_mm, vegetables_kg = 0 } = given;
 	const line_mm = lineAround(pan, { meat_kg, height_mm: thickness_mm }, liquid_l + vegetables_kg);
-	return { ...given, line_mm: Math.round(line_mm), pansInOven: oven?.pans ?? 1 };
+	const [back] = resets ?? [];
+	const { heat } = given;
+	const begun = back && isOven(heat);
+	return {
+		...given,
+		heat: begun ? { ...heat, set_C: back.set_C } : heat,
+		line_mm: Math.round(line_mm),
+		pansInOven: oven?.pans ?? 1,
+		coverOff_min: lids?.[0]?.at_min ?? 0,
+		hotStart: begun ? { set_C: heat.set_C, minutes: back.at_min } : null,
+	};
 }
 
 /** How full the floor of the pan lies, as a share; above one the pieces lie on each other. */
@@ -116,7 +162,7 @@ export const STARTS = {
 } as const;
 export type StartKey = keyof typeof STARTS;
 
-export function startKey({ start }: LabPan): StartKey | null {
+export function startKey({ start }: Pick<LabPan, "start">): StartKey | null {
 	const keys = Object.keys(STARTS) as StartKey[];
 	return (
 		keys.find((key) => STARTS[key].meat_C === start.meat_C && STARTS[key].liquid_C === start.liquid_C) ?? null

@@ -4,7 +4,7 @@ import { panWords } from "#core/pans";
 import { LIDS } from "#core/recipe";
 import { durationWords } from "#core/schedule";
 import type { Measures } from "../ui/measures.ts";
-import { percent } from "../ui/reading.ts";
+import { counted, percent } from "../ui/reading.ts";
 import { floorTaken, HEATS, isOverfull, type LabPan, litresOf } from "./labPan.ts";
 
 /** What happened in one pan, sentence by sentence. */
@@ -81,8 +81,29 @@ function differences(a: LabPan, b: LabPan, measures: Measures): string[] {
 		[`${volume(litresOf(a))} poured`, `${volume(litresOf(b))} poured`],
 		[`${a.pansInOven} in the oven`, `${b.pansInOven} in the oven`],
 		[startWords(a, measures), startWords(b, measures)],
+		[coverWords(a), coverWords(b)],
+		[hotWords(a, measures), hotWords(b, measures)],
+		[doorWords(a), doorWords(b)],
 	];
 	return rows.filter(([one, other]) => one !== other).map(([, other]) => other);
+}
+
+function coverWords({ coverOff_min }: LabPan): string {
+	return coverOff_min === 0 ? "the cover left on" : `the cover off after ${durationWords(coverOff_min)}`;
+}
+
+function doorWords({ doors = [] }: LabPan): string {
+	return doors.length === 0 ? "the oven kept shut" : `the oven opened ${counted(doors.length, "time")}`;
+}
+
+function hotWords({ hotStart }: LabPan, { temperature }: Measures): string {
+	if (hotStart === null) return "no hot start";
+	return `${temperature(hotStart.set_C)} for the first ${durationWords(hotStart.minutes)}`;
+}
+
+/** "1:40" after the oven door. */
+export function elapsed(minute: number): string {
+	return `${Math.floor(minute / 60)}:${String(Math.round(minute) % 60).padStart(2, "0")}`;
 }
 
 function startWords({ start }: LabPan, { temperature }: Measures): string {

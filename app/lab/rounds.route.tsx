@@ -10,6 +10,7 @@ import { PageHead } from "../ui/PageHead.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/rounds.route";
+import { elapsed } from "./labWords.ts";
 import { answerView, MEANT, questionView, recordView, type Said } from "./rounds.view.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Training rounds · Lab" }];
@@ -245,7 +246,7 @@ function Answered({ answer, loaderData: { next, units, question } }: AnsweredPro
 							curve={curve}
 							units={units}
 							words={index === 0 ? `The first pan: ${question.before}` : `The second pan: ${question.change}`}
-							clock={hours}
+							clock={elapsed}
 							end_min={answer.end_min}
 							width={420}
 						/>
@@ -254,10 +255,6 @@ function Answered({ answer, loaderData: { next, units, question } }: AnsweredPro
 			</chakra.div>
 		</chakra.div>
 	);
-}
-
-function hours(minute: number): string {
-	return `${Math.floor(minute / 60)}:${String(minute % 60).padStart(2, "0")}`;
 }
 
 /** What this cook judges well and badly, so far. */

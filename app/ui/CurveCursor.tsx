@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { memo } from "react";
 import type { BraiseCurve } from "#core/braise";
 import { plotShares } from "./BraiseCurve.tsx";
 import { Facts } from "./Facts.tsx";
@@ -25,7 +26,8 @@ interface CurveCursorProps {
 const THUMB_PX = 8;
 
 /** What the pan is at the time under the cursor, which moves by pointer, by slider or by keys. */
-export function CurveCursor({ curve, units, clock, end_min, minute, onMinute, width, of }: CurveCursorProps) {
+export const CurveCursor = memo(function CurveCursor(props: CurveCursorProps) {
+	const { curve, units, clock, end_min, minute, onMinute, width, of } = props;
 	const { left, right } = plotShares(width);
 	const { temperature, volume } = measuresIn(units);
 	const at = pointAt(curve, minute);
@@ -59,7 +61,7 @@ export function CurveCursor({ curve, units, clock, end_min, minute, onMinute, wi
 			/>
 		</>
 	);
-}
+});
 
 /** The drawn point nearest to a minute. */
 export function pointAt({ every_min, core_C }: BraiseCurve, minute: number): number {

@@ -10,7 +10,7 @@ export function labAddress(pans: readonly BraiseGiven[]): string {
 /** All that the lab reads; figures to the gram. */
 function askedOf(given: BraiseGiven) {
 	const { cut, shape, thickness_mm, meat_kg, liquid_l, pan, lid, heat, start } = given;
-	const { cookingLoss, vegetables_kg, oven } = given;
+	const { cookingLoss, vegetables_kg, oven, lids, resets, doors } = given;
 	const round = (value: number) => Math.round(value * 1000) / 1000;
 	return {
 		cut,
@@ -25,5 +25,8 @@ function askedOf(given: BraiseGiven) {
 		...(cookingLoss === undefined ? {} : { cookingLoss: round(cookingLoss) }),
 		...(vegetables_kg ? { vegetables_kg: round(vegetables_kg) } : {}),
 		...(oven ? { oven } : {}),
+		...(lids ? { lids } : {}),
+		...(resets ? { resets } : {}),
+		...(doors ? { doors } : {}),
 	};
 }

@@ -38,6 +38,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	width_mm: "width",
 	diameter_mm: "diameter",
 	pitch_mm: "distance between rungs",
+	power_w: "power",
 	min_C: "coolest",
 	max_C: "hottest",
 	opens_min: "opening",

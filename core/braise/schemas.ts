@@ -1,5 +1,5 @@
 import { Type } from "@sinclair/typebox";
-import { Celsius, Kilograms, Litres, Loss, Millimetres, oneOf } from "../check/fields.ts";
+import { Celsius, Kilograms, Litres, Loss, Millimetres, Minutes, oneOf } from "../check/fields.ts";
 import { CUTS } from "./cuts.ts";
 import { LID_LETS_OUT } from "./heatConstants.ts";
 
@@ -22,6 +22,17 @@ export const BraiseAsked = Type.Object({
 	}),
 	start: Type.Object({ meat_C: Celsius, liquid_C: Celsius }),
 	cookingLoss: Type.Optional(Loss),
+	lids: Type.Optional(Type.Array(Type.Object({ at_min: Minutes, lid: oneOf(LIDS) }), { maxItems: 10 })),
+	doors: Type.Optional(
+		Type.Array(
+			Type.Object({
+				at_min: Minutes,
+				drop_C: Type.Number({ minimum: 0, maximum: 200, allowed: "a fall from 0 to 200 °C" }),
+			}),
+			{ maxItems: 100 },
+		),
+	),
+	resets: Type.Optional(Type.Array(Type.Object({ at_min: Minutes, set_C: SetTo }), { maxItems: 10 })),
 	vegetables_kg: Type.Optional(
 		Type.Number({ minimum: 0, maximum: 500, allowed: "a weight from 0 to 500 kg" }),
 	),

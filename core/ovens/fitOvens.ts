@@ -14,7 +14,14 @@ export interface Oven {
 	readonly shelf: GastronormSize;
 	readonly min_C: number;
 	readonly max_C: number;
+	/** On its rating plate, W; null where it is not known and there is always enough. */
+	readonly power_w?: number | null;
+	/** Pans of other dishes that stand in it already. */
+	readonly alsoInside?: number;
 }
+
+/** Share of an oven's power that reaches its pans when it is full on; the rest heats the house. General practice. */
+export const POWER_REACHES = 0.75;
 
 export interface OvenLoad {
 	readonly oven: Oven;

@@ -1,1 +1,9 @@
-export { fitOvens, OVEN_KINDS, type Oven, type OvenFit, type OvenKind, type OvenLoad } from "./fitOvens.ts";
+export {
+	fitOvens,
+	OVEN_KINDS,
+	type Oven,
+	type OvenFit,
+	type OvenKind,
+	type OvenLoad,
+	POWER_REACHES,
+} from "./fitOvens.ts";

@@ -7,7 +7,7 @@ import {
 	type Range,
 	usualPan,
 } from "../braise/index.ts";
-import type { OvenFit } from "../ovens/index.ts";
+import { type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
 import { areaOf, type ChosenPan, insideAt, type PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import type { PlanLine } from "./planLines.ts";
@@ -94,8 +94,16 @@ function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {
 		lid: recipe.braise.lid,
 		heat: { kind: load?.oven.kind ?? "fanOven", set_C: load?.set_C ?? recipe.braise.oven_C.set },
 		start: { meat_C: PIECE_IN_C, liquid_C: LIQUID_IN_C },
+		...(load ? sharedPower(load) : {}),
 		cookingLoss: cookingLoss * (1 - boneShare),
 	};
+}
+
+/** The oven's power among all that stands in it, where its rating plate was read. */
+function sharedPower({ oven, pans }: OvenLoad): Pick<BraiseGiven, "oven"> {
+	if (!oven.power_w) return {};
+	const inside = pans.reduce((sum, { count }) => sum + count, oven.alsoInside ?? 0);
+	return { oven: { power_kW: (oven.power_w / 1000) * POWER_REACHES, pans: Math.max(1, inside) } };
 }
 
 /** Meat and bed alone may reach the line; the pan is never quite without liquid. */

@@ -72,7 +72,13 @@ function countsOf(choices: readonly PanChoice[]): Map<string, number> {
 function without(ovens: readonly Oven[], load: OvenLoad): readonly Oven[] {
 	return ovens.map((oven) =>
 		oven.id === load.oven.id
-			? { ...oven, rungs: oven.rungs - load.rungsTaken, min_C: load.set_C, max_C: load.set_C }
+			? {
+					...oven,
+					rungs: oven.rungs - load.rungsTaken,
+					min_C: load.set_C,
+					max_C: load.set_C,
+					alsoInside: (oven.alsoInside ?? 0) + load.pans.reduce((sum, { count }) => sum + count, 0),
+				}
 			: oven,
 	);
 }

@@ -77,6 +77,7 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 				shelf: "1/1",
 				min_C: 60,
 				max_C: 250,
+				power_w: 18_000,
 			},
 			{
 				id: "south-oven",
@@ -87,6 +88,7 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 				shelf: "2/1",
 				min_C: 90,
 				max_C: 280,
+				power_w: 14_000,
 			},
 		]);
 		await tx.update(house).set({

@@ -11,4 +11,5 @@ CREATE TABLE `training_answer` (
 );
 --> statement-breakpoint
 CREATE UNIQUE INDEX `training_answer_once` ON `training_answer` (`who`,`seed`,`position`,`quantity`);--> statement-breakpoint
-ALTER TABLE `house` ADD `confidence_pct` integer DEFAULT 90 NOT NULL;
+ALTER TABLE `house` ADD `confidence_pct` integer DEFAULT 90 NOT NULL;--> statement-breakpoint
+ALTER TABLE `oven` ADD `power_w` integer;
