@@ -129,6 +129,8 @@ test("what is not there gets a page of its own, and never a 500", async ({ page,
 		"/book?find=%22%20OR%20*&page=0&state=x",
 		"/book/goat-shoulder?basis=moon&size=%00",
 		"/book/goat-shoulder/versions?from=9&to=x",
+		"/lab?pan=%00&pan={}&pan=[1]&pan=null",
+		"/lab/rounds?round=1e99&at=x",
 		"/book/export/none.json",
 		"/book/export/..%2fbook.json",
 		"/sittings/new.data?x=1",
@@ -163,6 +165,9 @@ test("junk sent to every action is refused, never a 500, and changes nothing", a
 		"/kitchen/pans/gn-1-1-100",
 		"/kitchen/ovens/new",
 		"/kitchen/house",
+		"/lab",
+		"/lab/rounds",
+		"/lab/rounds?round=4711&at=2",
 		"/no/such/page",
 	]) {
 		for (const fields of junk) {

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { beliefsOf, panThrough } from "#core/braise";
+import { beliefsOf, CUTS, pansThrough, panThrough } from "#core/braise";
 import { readBraise } from "#core/formats";
 import { depthOf } from "#core/pans";
 import { CHANGES, outcomeOf, QUANTITIES, recordOf, roundOf, situationOf } from "#core/training";
@@ -94,6 +94,42 @@ describe("a pan that changes on the way", () => {
 		const { after } = situationOf(5, "doors");
 		expect(givenOf(labPanOf(after)).doors).toEqual(after.doors);
 	});
+});
+
+const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+const anyAsked = fc.record({
+	cut: fc.constantFrom(...CUTS),
+	shape: fc.constantFrom("slab", "cylinder", "ball"),
+	thickness_mm: between(2, 300),
+	meat_kg: between(0.05, 60),
+	liquid_l: between(0.01, 60),
+	pan: fc.oneof(
+		fc.constant({ gn: "1/1", depth_mm: 100 }),
+		fc.constant({ round: { diameter_mm: 240, height_mm: 120 } }),
+	),
+	lid: fc.constantFrom("open", "paper", "foil", "lid", "sealed"),
+	heat: fc.record({
+		kind: fc.constantFrom("stillOven", "fanOven", "waterBath", "pressure", "slowCooker", "hob"),
+		set_C: between(60, 250),
+	}),
+	start: fc.record({ meat_C: between(-2, 60), liquid_C: between(1, 100) }),
+});
+
+it("whatever an address asks, the lab has figures and words for it", () => {
+	fc.assert(
+		fc.property(anyAsked, (asked) => {
+			const given = readBraise(asked);
+			const { pans, beliefs } = pansThrough([given]);
+			const [through] = pans;
+			if (!through) throw new Error("a pan went in and none came out");
+			const lab = labPanOf(given);
+			const said = [...storyWords(through, METRIC), ...fillingWords(lab, METRIC)].join(" ");
+			expect(`${said}${JSON.stringify(beliefs)}`).not.toMatch(/NaN|undefined|Infinity/);
+			expect(through.curve.core_C.every(Number.isFinite)).toBe(true);
+			expect(litresOf(lab)).toBeGreaterThan(0);
+		}),
+		{ numRuns: 40 },
+	);
 });
 
 describe("what the lab says", () => {

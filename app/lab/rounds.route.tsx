@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
 import { data, Form, Link, redirect } from "react-router";
 import { oneOf } from "#core/check";
-import { ANSWERS, QUANTITIES, recordOf, roundOf } from "#core/training";
+import { ANSWERS, QUANTITIES, type Question, recordOf, roundOf } from "#core/training";
 import { addTrainingAnswers, readTrainingAnswers } from "#db";
 import { BraiseCurve } from "../ui/BraiseCurve.tsx";
 import { readForm } from "../ui/form.ts";
@@ -19,8 +19,13 @@ export const meta: Route.MetaFunction = () => [{ title: "Training rounds · Lab"
 const IN_ROUND = 5;
 const LARGEST_SEED = 10_000_000;
 
+interface Place {
+	readonly seed: number;
+	readonly position: number;
+}
+
 /** Which situation of which round; both are in the address, so a round can be gone on with. */
-function placeOf(request: Request): { seed: number; position: number } | null {
+function placeOf(request: Request): Place | null {
 	const address = new URL(request.url).searchParams;
 	const seed = Number(address.get("round"));
 	const position = Number(address.get("at") ?? 1);
@@ -28,6 +33,17 @@ function placeOf(request: Request): { seed: number; position: number } | null {
 	return known && Number.isInteger(position) && position >= 1 && position <= IN_ROUND
 		? { seed, position }
 		: null;
+}
+
+/** A round is drawn for the question, again for the answer, and again for its reason. */
+const drawn = new Map<number, Question[]>();
+const MOST_KEPT = 20;
+
+function questionAt({ seed, position }: Place): Question | undefined {
+	const round = drawn.get(seed) ?? roundOf(seed, IN_ROUND);
+	if (drawn.size >= MOST_KEPT) drawn.clear();
+	drawn.set(seed, round);
+	return round[position - 1];
 }
 
 function newRound(): string {
@@ -39,7 +55,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 	const place = placeOf(request);
 	if (!place) throw redirect(newRound());
 	const { seed, position } = place;
-	const question = roundOf(seed, IN_ROUND)[position - 1];
+	const question = questionAt(place);
 	if (!question) throw redirect(newRound());
 	const answered = await readTrainingAnswers(store.db, who);
 	const here = answered.filter((one) => one.seed === seed && one.position === position);
@@ -65,7 +81,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 	const { store, who } = await visitOf(context);
 	const form = await request.formData();
 	const place = placeOf(request);
-	const question = place ? roundOf(place.seed, IN_ROUND)[place.position - 1] : undefined;
+	const question = place ? questionAt(place) : undefined;
 	if (!place || !question) throw data({ missing: "round" }, { status: 404 });
 	const read = readForm(AnswersForm, form);
 	if ("wrong" in read) return data(read, { status: 400 });

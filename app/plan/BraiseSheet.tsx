@@ -59,6 +59,10 @@ export function BraiseSheet({ view, head, facts, warnings, arithmetic }: BraiseS
 	);
 }
 
+/** Widths of the curve at a desk and on a phone, px. */
+const WIDE = 640;
+const NARROW = 340;
+
 function Clocked({ drawing }: { readonly drawing: BraiseDrawing }) {
 	const { curve, inAt, timeZone, end_min, units, words, moments } = drawing;
 	const tender = curve.bands.find(({ mark }) => mark === "forkTender");
@@ -68,8 +72,8 @@ function Clocked({ drawing }: { readonly drawing: BraiseDrawing }) {
 		[inAt, timeZone],
 	);
 	const shown = useMemo(() => Math.min(cursor, end_min), [cursor, end_min]);
-	return (
-		<div>
+	const curveOf = (width: number) => (
+		<>
 			<BraiseCurve
 				curve={curve}
 				units={units}
@@ -79,6 +83,7 @@ function Clocked({ drawing }: { readonly drawing: BraiseDrawing }) {
 				moments={moments}
 				cursor_min={shown}
 				onCursor={setCursor}
+				width={width}
 			/>
 			<CurveCursor
 				curve={curve}
@@ -87,8 +92,16 @@ function Clocked({ drawing }: { readonly drawing: BraiseDrawing }) {
 				end_min={end_min}
 				minute={shown}
 				onMinute={setCursor}
+				width={width}
 			/>
-		</div>
+		</>
+	);
+	// On a phone it is drawn narrow rather than small.
+	return (
+		<>
+			<chakra.div hideBelow="md">{curveOf(WIDE)}</chakra.div>
+			<chakra.div hideFrom="md">{curveOf(NARROW)}</chakra.div>
+		</>
 	);
 }
 

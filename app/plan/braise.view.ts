@@ -57,6 +57,8 @@ export function braiseView(given: SumsFor): BraiseView {
 }
 
 const MINUTE_MS = 60_000;
+/** Nobody works to 18:01. */
+const STEP_MIN = 5;
 
 function drawingOf({ plan, recipe, kitchen, reading }: SumsFor, braise: PlanBraise): BraiseDrawing {
 	const { clock } = plan;
@@ -120,7 +122,7 @@ export function checksOf(
 ): Check[] {
 	if (!braise) return [];
 	const { marks, peakLiquid_C } = braise.braised;
-	const after = (minutes: number) => clock.in + minutes * MINUTE_MS;
+	const after = (minutes: number) => clock.in + Math.round(minutes / STEP_MIN) * STEP_MIN * MINUTE_MS;
 	const at = (instant: number) => reading.clockAfter(instant, clock.in);
 	const lift_min = (clock.rest - clock.in) / MINUTE_MS;
 	const pulls = stillToGo(braise_min, braise_min.likely);
@@ -155,7 +157,7 @@ export function checksOf(
 }
 
 function minutesMore(minutes: number): string {
-	return durationWords(Math.max(5, Math.round(minutes / 5) * 5));
+	return durationWords(Math.max(STEP_MIN, Math.round(minutes / STEP_MIN) * STEP_MIN));
 }
 
 /** Near the boil, °C: the liquid has nothing to gain. */

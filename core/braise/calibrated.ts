@@ -1,7 +1,7 @@
 /** Written by `npm run calibrate`; see docs/calibration.md. Do not edit by hand. */
 export const CALIBRATED = {
 	/** Softening at the reference, per minute, for a cut whose factor is 1. */
-	atReference_perMin: 0.008666,
+	atReference_perMin: 0.008667,
 	reference_C: 95,
 	/** kJ/mol */
 	activation_kJ: 112.2,
@@ -20,8 +20,8 @@ export const CALIBRATED = {
 		veal: 1.246,
 		mutton: 0.7584,
 		duck: 2.154,
-		chicken: 9.507,
-		turkey: 3.836,
+		chicken: 9.51,
+		turkey: 3.837,
 		squid: 1.955,
 		root: 3.852,
 	},
