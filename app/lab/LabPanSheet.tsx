@@ -6,7 +6,7 @@ import { durationWords } from "#core/schedule";
 import { BraiseCurve } from "../ui/BraiseCurve.tsx";
 import { CurveCursor, pointAt } from "../ui/CurveCursor.tsx";
 import type { Measures } from "../ui/measures.ts";
-import { Figure, Muted, Note, Sheet } from "../ui/parts.tsx";
+import { Figure, Muted, Sheet } from "../ui/parts.tsx";
 import { HeatCut } from "./HeatCut.tsx";
 import type { LabPan } from "./labPan.ts";
 import { elapsed, fillingWords, heatWords, storyWords } from "./labWords.ts";
@@ -69,11 +69,12 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 						: `the liquid stays at ${measures.temperature(through.peakLiquid_C)}`}
 				</Muted>
 			</Choose>
-			{fillingWords(lab, measures).map((words) => (
-				<Note key={words} marginTop="8px">
-					{words}
-				</Note>
-			))}
+			{/* Its room is kept, so that nothing below jumps while a slider moves. */}
+			<chakra.p minHeight="44px" color="next" fontWeight="650" lineHeight="22px" role="status">
+				{fillingWords(lab, measures)
+					.map((words) => `▲ ${words}`)
+					.join(" ")}
+			</chakra.p>
 			<BraiseCurve
 				curve={curve}
 				units={measures.units}

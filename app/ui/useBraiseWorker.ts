@@ -1,5 +1,5 @@
 import { type Remote, wrap } from "comlink";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { startTransition, useCallback, useEffect, useRef, useState } from "react";
 import type { BraiseWorker } from "../workers/braise.worker.ts";
 
 interface Answering<Asked, Result> {
@@ -37,7 +37,8 @@ export function useBraiseWorker<Asked, Result>(
 			const { asked } = next.current;
 			next.current = null;
 			const answer = await putNow.current(running, asked);
-			setResult(() => answer);
+			// Drawn in pieces between the moves of a slider, never in front of them.
+			startTransition(() => setResult(() => answer));
 		}
 		out.current = false;
 		setState("idle");
