@@ -9,7 +9,7 @@ import type { Measures } from "../ui/measures.ts";
 import { Figure, Muted, Sheet } from "../ui/parts.tsx";
 import { HeatCut } from "./HeatCut.tsx";
 import type { LabPan } from "./labPan.ts";
-import { elapsed, fillingWords, heatWords, storyWords } from "./labWords.ts";
+import { elapsed, filledWords, fillingWords, heatWords, storyWords } from "./labWords.ts";
 
 /** Widths of the drawings by how many pans stand side by side, px. */
 const WIDTHS: Readonly<Record<number, number>> = { 1: 860, 2: 430, 3: 290 };
@@ -28,6 +28,21 @@ const Choose = chakra("button", {
 		"&[aria-pressed=true]": { borderColor: "tape" },
 	},
 });
+
+/** How the pan is filled; what is wrong with that takes the same line, so that nothing below jumps. */
+function Filling({ lab, measures }: { readonly lab: LabPan; readonly measures: Measures }) {
+	const wrong = fillingWords(lab, measures);
+	return (
+		<chakra.p
+			minHeight="24px"
+			lineHeight="24px"
+			role="status"
+			{...(wrong.length > 0 ? { color: "next", fontWeight: "650" } : { color: "muted" })}
+		>
+			{wrong.length > 0 ? `▲ ${wrong.join(" ")}` : filledWords(lab, measures)}
+		</chakra.p>
+	);
+}
 
 interface LabPanSheetProps {
 	readonly name: string;
@@ -69,12 +84,7 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 						: `the liquid stays at ${measures.temperature(through.peakLiquid_C)}`}
 				</Muted>
 			</Choose>
-			{/* Its room is kept, so that nothing below jumps while a slider moves. */}
-			<chakra.p minHeight="44px" color="next" fontWeight="650" lineHeight="22px" role="status">
-				{fillingWords(lab, measures)
-					.map((words) => `▲ ${words}`)
-					.join(" ")}
-			</chakra.p>
+			<Filling lab={lab} measures={measures} />
 			<BraiseCurve
 				curve={curve}
 				units={measures.units}

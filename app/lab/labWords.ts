@@ -1,6 +1,6 @@
 import type { Beliefs, PanThrough } from "#core/braise";
 import { cutWords } from "#core/braise";
-import { panWords } from "#core/pans";
+import { depthOf, panWords } from "#core/pans";
 import { LIDS } from "#core/recipe";
 import { durationWords } from "#core/schedule";
 import type { Measures } from "../ui/measures.ts";
@@ -113,6 +113,12 @@ function startWords({ start }: LabPan, { temperature }: Measures): string {
 export function heatWords({ heat }: LabPan, { temperature }: Measures): string {
 	const { words } = HEATS[heat.kind];
 	return "set_C" in heat ? `${words} at ${temperature(heat.set_C)}` : words;
+}
+
+/** How the pan is filled, when nothing is wrong with that. */
+export function filledWords(lab: LabPan, { length, volume }: Measures): string {
+	const taken = Math.round(floorTaken(lab) * 100) / 100;
+	return `${volume(litresOf(lab))} in, ${length(depthOf(lab.pan) - lab.line_mm)} below the rim, floor ${percent(taken)} full`;
 }
 
 /** What is wrong with how the pan is filled. */

@@ -50,9 +50,9 @@ export const MARK_WORDS: Readonly<Record<Mark, string>> = {
 	fallingApart: "falling apart",
 };
 
-const PLOT = { top: 30, height: 176 };
-const BANDS = { top: PLOT.top + PLOT.height + 12, row: 23 };
-const LITRES = { top: BANDS.top + 4 * BANDS.row + 12, height: 46 };
+const PLOT = { top: 28, height: 146 };
+const BANDS = { top: PLOT.top + PLOT.height + 12, row: 21 };
+const LITRES = { top: BANDS.top + 4 * BANDS.row + 12, height: 40 };
 const HEIGHT = LITRES.top + LITRES.height + 30;
 const PLAIN_TICKS_C = [0, 50, 100, 150, 200];
 /** About how wide a band's name is, px. */
