@@ -29,18 +29,24 @@ const Choose = chakra("button", {
 	},
 });
 
+/** One class for both: a new one in the middle of a drag has the browser lay out the whole page. */
+const FillingLine = chakra("p", {
+	base: {
+		minHeight: "24px",
+		lineHeight: "24px",
+		color: "muted",
+		"&[data-wrong]": { color: "next", fontWeight: 650 },
+	},
+});
+
 /** How the pan is filled; what is wrong with that takes the same line, so that nothing below jumps. */
 function Filling({ lab, measures }: { readonly lab: LabPan; readonly measures: Measures }) {
 	const wrong = fillingWords(lab, measures);
+	if (wrong.length === 0) return <FillingLine role="status">{filledWords(lab, measures)}</FillingLine>;
 	return (
-		<chakra.p
-			minHeight="24px"
-			lineHeight="24px"
-			role="status"
-			{...(wrong.length > 0 ? { color: "next", fontWeight: "650" } : { color: "muted" })}
-		>
-			{wrong.length > 0 ? `▲ ${wrong.join(" ")}` : filledWords(lab, measures)}
-		</chakra.p>
+		<FillingLine role="status" data-wrong>
+			▲ {wrong.join(" ")}
+		</FillingLine>
 	);
 }
 
