@@ -68,6 +68,7 @@ test("the liquid line is dragged from half way to covered, and everything follow
 	await hydrated(page);
 	await page.getByRole("button", { name: "Back to the card's own line" }).click();
 	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
 	await expect(page.getByText(/liquid a finger below the top/).first()).toBeVisible();
 });
 
@@ -85,6 +86,7 @@ test("a pan is settled by the chef, kept, and let go again", async ({ page }) =>
 	await hydrated(page);
 	await page.getByRole("button", { name: "Let go" }).click();
 	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
 	await expect(page.getByText(/settled at/)).toHaveCount(0);
 });
 

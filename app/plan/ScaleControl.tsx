@@ -98,8 +98,12 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 	}, [submit]);
 	useEffect(() => {
 		const element = form.current;
-		element?.addEventListener(TRIAL, follow);
-		return () => element?.removeEventListener(TRIAL, follow);
+		const answer = (event: Event) => {
+			event.preventDefault();
+			follow();
+		};
+		element?.addEventListener(TRIAL, answer);
+		return () => element?.removeEventListener(TRIAL, answer);
 	}, [follow]);
 	return (
 		<Form

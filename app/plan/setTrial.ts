@@ -15,5 +15,7 @@ export function setTrial(figures: Readonly<Record<string, string>>): void {
 		const input = inputOf(name);
 		if (input) input.value = value;
 	}
-	document.querySelector("#scale")?.dispatchEvent(new Event(TRIAL));
+	const form = document.querySelector<HTMLFormElement>("#scale");
+	// Before the control listens nobody answers, and the form sends itself.
+	if (form?.dispatchEvent(new Event(TRIAL, { cancelable: true }))) form.requestSubmit();
 }
