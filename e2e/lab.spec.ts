@@ -194,6 +194,7 @@ test("a training round is played through, and the record says what was judged", 
 		.getByRole("button", { name: /Keep|Save/ })
 		.first()
 		.click();
+	await expect(page.getByRole("banner").getByRole("link", { name: "Runa" })).toBeVisible();
 	await page.goto("/lab/rounds");
 	await expect(page.getByRole("heading", { name: "Record of Runa" })).toBeVisible();
 	await expect(page.getByText("Nothing judged yet.")).toBeVisible();
