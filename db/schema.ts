@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
-import type { Cut } from "#core/braise";
+import { type Cut, USUAL_CONFIDENCE } from "#core/braise";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
 import type { ColourWay } from "#core/plan";
@@ -52,7 +52,9 @@ export const house = sqliteTable("house", {
 	saltLow_pct: real("salt_low_pct").notNull().default(0.8),
 	saltHigh_pct: real("salt_high_pct").notNull().default(1.2),
 	/** Days in a hundred on which a dish has to be tender by the time it is lifted. */
-	confidence_pct: integer("confidence_pct").notNull().default(90),
+	confidence_pct: integer("confidence_pct")
+		.notNull()
+		.default(USUAL_CONFIDENCE * 100),
 	version: version(),
 });
 

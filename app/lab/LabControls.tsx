@@ -6,7 +6,7 @@ import { LIDS, type Lid } from "#core/recipe";
 import { durationWords } from "#core/schedule";
 import { Choice } from "../ui/Field.tsx";
 import { type Measures, measuresIn } from "../ui/measures.ts";
-import { Key } from "../ui/parts.tsx";
+import { Key, Slider } from "../ui/parts.tsx";
 import {
 	HEATS,
 	HOT_START_C,
@@ -25,16 +25,6 @@ const Label = chakra("label", {
 	base: { display: "grid", gridTemplateColumns: "1fr auto", columnGap: "8px", alignItems: "baseline" },
 });
 const Value = chakra("b", { base: { fontFamily: "head", fontWeight: 700, fontSize: "18px" } });
-const Slider = chakra("input", {
-	base: {
-		gridColumn: "1 / -1",
-		width: "100%",
-		minHeight: "32px",
-		accentColor: "{colors.next}",
-		cursor: "ew-resize",
-	},
-});
-
 /** A pan of the house that can be tried. */
 export interface PanKind {
 	readonly name: string;
@@ -274,6 +264,8 @@ function Range({ label, shortKey, value, low, high, step = 1, text, onValue }: R
 			</chakra.span>
 			<Value>{text}</Value>
 			<Slider
+				gridColumn="1 / -1"
+				width="100%"
 				type="range"
 				aria-label={label}
 				aria-valuetext={text}

@@ -1,12 +1,10 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { memo } from "react";
-import type { PanThrough } from "#core/braise";
-import { cutWords } from "#core/braise";
+import { cutWords, type PanThrough, pointAt } from "#core/braise";
 import { durationWords } from "#core/schedule";
-import { BraiseCurve } from "../ui/BraiseCurve.tsx";
-import { CurveCursor, pointAt } from "../ui/CurveCursor.tsx";
 import type { Measures } from "../ui/measures.ts";
 import { Figure, Muted, Sheet } from "../ui/parts.tsx";
+import { ReadCurve } from "../ui/ReadCurve.tsx";
 import { HeatCut } from "./HeatCut.tsx";
 import type { LabPan } from "./labPan.ts";
 import { elapsed, filledWords, fillingWords, heatWords, storyWords } from "./labWords.ts";
@@ -70,6 +68,7 @@ interface LabPanSheetProps {
 export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 	const { name, lab, through, against, isChosen, end_min, cursor_min, count, measures } = props;
 	const { curve, tender_min } = through;
+	const story = storyWords(through, measures);
 	const width = WIDTHS[count] ?? 430;
 	const at = pointAt(curve, cursor_min);
 	const layers_C = curve.layers_C?.[at] ?? [];
@@ -91,19 +90,10 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 				</Muted>
 			</Choose>
 			<Filling lab={lab} measures={measures} />
-			<BraiseCurve
+			<ReadCurve
 				curve={curve}
 				units={measures.units}
-				words={`Pan ${name}: ${storyWords(through, measures).join(" ")}`}
-				clock={elapsed}
-				end_min={end_min}
-				cursor_min={cursor_min}
-				onCursor={props.onCursor}
-				width={width}
-			/>
-			<CurveCursor
-				curve={curve}
-				units={measures.units}
+				words={`Pan ${name}: ${story.join(" ")}`}
 				clock={elapsed}
 				end_min={end_min}
 				minute={cursor_min}
@@ -129,7 +119,7 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 			</chakra.figure>
 			<chakra.div marginTop="10px" display="grid" gap="4px">
 				{against ? <b>{against}</b> : null}
-				{storyWords(through, measures).map((sentence) => (
+				{story.map((sentence) => (
 					<p key={sentence}>{sentence}</p>
 				))}
 			</chakra.div>

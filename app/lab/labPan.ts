@@ -1,4 +1,4 @@
-import type { BraiseGiven, Cut, Heat, MeatShape } from "#core/braise";
+import { type BraiseGiven, type Cut, type Heat, type MeatShape, USUAL_OVEN_KW } from "#core/braise";
 import {
 	areaOf,
 	depthOf,
@@ -44,9 +44,6 @@ export interface HotStart {
 export const HOT_STARTS_MIN = [20, 40] as const;
 export const HOT_START_C = 220;
 
-/** Net power of a ten-rung oven that its pans share, kW. General practice. */
-export const OVEN_KW = 14;
-
 /** What each slider goes through. */
 export const LIMITS = {
 	thickness_mm: { low: 10, high: 120 },
@@ -84,7 +81,7 @@ export function givenOf(lab: LabPan): BraiseGiven {
 		...heatThrough(lab),
 		...(coverOff_min > 0 ? { lids: [{ at_min: coverOff_min, lid: "open" as const }] } : {}),
 		liquid_l: litresOf(lab),
-		oven: { power_kW: OVEN_KW, pans: pansInOven },
+		oven: { power_kW: USUAL_OVEN_KW, pans: pansInOven },
 	};
 }
 

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
 import { data, Form, Link, redirect } from "react-router";
 import { oneOf } from "#core/check";
+import { kept } from "#core/kept";
 import { ANSWERS, QUANTITIES, type Question, recordOf, roundOf } from "#core/training";
 import { addTrainingAnswers, readTrainingAnswers } from "#db";
 import { BraiseCurve } from "../ui/BraiseCurve.tsx";
@@ -36,14 +37,10 @@ function placeOf(request: Request): Place | null {
 }
 
 /** A round is drawn for the question, again for the answer, and again for its reason. */
-const drawn = new Map<number, Question[]>();
-const MOST_KEPT = 20;
+const roundOnce = kept<number, Question[]>(20);
 
 function questionAt({ seed, position }: Place): Question | undefined {
-	const round = drawn.get(seed) ?? roundOf(seed, IN_ROUND);
-	if (drawn.size >= MOST_KEPT) drawn.clear();
-	drawn.set(seed, round);
-	return round[position - 1];
+	return roundOnce(seed, () => roundOf(seed, IN_ROUND))[position - 1];
 }
 
 function newRound(): string {

@@ -1,10 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { type ReactNode, useCallback, useMemo, useState } from "react";
+import { type ReactNode, useCallback, useState } from "react";
 import { wallClock } from "#core/schedule";
-import { BraiseCurve } from "../ui/BraiseCurve.tsx";
-import { CurveCursor } from "../ui/CurveCursor.tsx";
 import { OvenCavity } from "../ui/OvenCavity.tsx";
 import { ActLink } from "../ui/parts.tsx";
+import { ReadCurve } from "../ui/ReadCurve.tsx";
 import type { BraiseDrawing, BraiseView, Check } from "./braise.view.ts";
 import { WaysPanel } from "./WaysPanel.tsx";
 
@@ -71,30 +70,18 @@ function Clocked({ drawing }: { readonly drawing: BraiseDrawing }) {
 		(minute: number) => wallClock(inAt + minute * 60_000, timeZone).time,
 		[inAt, timeZone],
 	);
-	const shown = useMemo(() => Math.min(cursor, end_min), [cursor, end_min]);
 	const curveOf = (width: number) => (
-		<>
-			<BraiseCurve
-				curve={curve}
-				units={units}
-				words={words}
-				clock={clock}
-				end_min={end_min}
-				moments={moments}
-				cursor_min={shown}
-				onCursor={setCursor}
-				width={width}
-			/>
-			<CurveCursor
-				curve={curve}
-				units={units}
-				clock={clock}
-				end_min={end_min}
-				minute={shown}
-				onMinute={setCursor}
-				width={width}
-			/>
-		</>
+		<ReadCurve
+			curve={curve}
+			units={units}
+			words={words}
+			clock={clock}
+			end_min={end_min}
+			moments={moments}
+			minute={Math.min(cursor, end_min)}
+			onMinute={setCursor}
+			width={width}
+		/>
 	);
 	// On a phone it is drawn narrow rather than small.
 	return (

@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { WayToTender } from "#core/braise";
 import { LIDS } from "#core/recipe";
-import { durationWords, wallClock } from "#core/schedule";
+import { durationWords, startBefore, wallClock } from "#core/schedule";
 import { Facts } from "../ui/Facts.tsx";
 import { Field } from "../ui/Field.tsx";
 import { type Measures, measuresIn } from "../ui/measures.ts";
@@ -143,14 +143,10 @@ function List({ ways, drawing }: { readonly ways: readonly WayToTender[]; readon
 	);
 }
 
-/** Starts are given to the five minutes, the earlier. */
-const STEP_MS = 5 * MINUTE_MS;
-
 function factsOf(way: WayToTender, { liftAt, timeZone }: BraiseDrawing, { volume }: Measures) {
-	const latest = Math.floor((liftAt - way.sure_min * MINUTE_MS) / STEP_MS) * STEP_MS;
 	const { electricity_kWh, gas_kWh } = way.energy;
 	return [
-		{ figure: wallClock(latest, timeZone).time, label: "in, at the latest" },
+		{ figure: wallClock(startBefore(liftAt, way.sure_min), timeZone).time, label: "in, at the latest" },
 		{ figure: durationWords(way.window_min), label: "until it falls apart" },
 		{ figure: volume(way.steam_l), label: "steamed away" },
 		{ figure: `${electricity_kWh.toFixed(1)} kWh`, label: `or ${gas_kWh.toFixed(0)} of gas` },

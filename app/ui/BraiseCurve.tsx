@@ -22,7 +22,6 @@ const Svg = chakra("svg", {
 			strokeLinejoin: "round",
 		},
 		"& .onBroth": { fill: "brothInk", stroke: "none" },
-		"& .big": { fill: "ink", fontFamily: "head", fontWeight: 700, fontSize: "18px" },
 		"& .grid": { stroke: "hair" },
 		"& .oven": { stroke: "muted", strokeWidth: 2, strokeDasharray: "7 5" },
 		"& .liquid": { stroke: "muted", strokeWidth: 2.5 },
@@ -43,7 +42,7 @@ const RIGHT = 14;
 /** The plot within the drawing, as shares of its width: what stands under it keeps to the same. */
 export const plotShares = (width = 640) => ({ left: LEFT / width, right: RIGHT / width });
 
-export const MARK_WORDS: Readonly<Record<Mark, string>> = {
+const MARK_WORDS: Readonly<Record<Mark, string>> = {
 	sliceable: "sliceable",
 	forkTender: "fork-tender",
 	shredding: "shredding",

@@ -1,13 +1,9 @@
-import { chakra } from "@chakra-ui/react/styled-system";
 import { memo } from "react";
-import type { BraiseCurve } from "#core/braise";
+import { type BraiseCurve, pointAt } from "#core/braise";
 import { plotShares } from "./BraiseCurve.tsx";
 import { Facts } from "./Facts.tsx";
 import { type Measures, measuresIn } from "./measures.ts";
-
-const Slider = chakra("input", {
-	base: { display: "block", minHeight: "32px", accentColor: "{colors.next}", cursor: "ew-resize" },
-});
+import { Slider } from "./parts.tsx";
 
 interface CurveCursorProps {
 	readonly curve: BraiseCurve;
@@ -62,8 +58,3 @@ export const CurveCursor = memo(function CurveCursor(props: CurveCursorProps) {
 		</>
 	);
 });
-
-/** The drawn point nearest to a minute. */
-export function pointAt({ every_min, core_C }: BraiseCurve, minute: number): number {
-	return Math.min(core_C.length - 1, Math.max(0, Math.round(minute / every_min)));
-}

@@ -120,6 +120,11 @@ export const Key = chakra("kbd", {
 	},
 });
 
+/** A slider, easy to take hold of. */
+export const Slider = chakra("input", {
+	base: { display: "block", minHeight: "32px", accentColor: "{colors.next}", cursor: "ew-resize" },
+});
+
 export const Table = chakra("table", {
 	base: {
 		"& th": {

@@ -1,5 +1,6 @@
 import { areaOf, depthOf, insideAt } from "../pans/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
+import { pointAt } from "./braiseCurve.ts";
 import { likelyMinutes } from "./likelyMinutes.ts";
 import type { PanThrough } from "./panThrough.ts";
 
@@ -24,7 +25,7 @@ export function beliefsOf({ given, curve, tender_min, story }: PanThrough): Beli
 	if (!tender_min || !story) return null;
 	const now_min = tender_min.likely;
 	const at_min = now_min * TWO_THIRDS;
-	const then_C = curve.core_C[Math.min(curve.core_C.length - 1, Math.round(at_min / curve.every_min))];
+	const then_C = curve.core_C[pointAt(curve, at_min)];
 	return {
 		juiceShare: story.juice_l / given.meat_kg,
 		core: { at_min, then_C: then_C ?? story.atTender_C, tender_C: story.atTender_C },

@@ -106,6 +106,11 @@ function warmer({ heat, resets = [] }: BraiseGiven, by_C: number): Partial<Brais
 	};
 }
 
+/** To fork-tender; as long as is looked ahead where it never is. */
+export function tenderRange({ marks }: Braised): Range {
+	return marks.forkTender ?? { low: LONGEST_MIN, likely: LONGEST_MIN, high: LONGEST_MIN };
+}
+
 /** Effects as shares of the likely time, added as independent ones are: by their squares. */
 function rangeOf(mark: Mark, likely: Simulated, ends: readonly Ends[]): Range | null {
 	const wanted = CALIBRATED.marks[mark];

@@ -58,3 +58,8 @@ export function braiseCurve(braised: Braised, end_min = endOfCurve(braised)): Br
 		dryAt_min: braised.dryAt_min,
 	};
 }
+
+/** The drawn point nearest to a minute. */
+export function pointAt({ every_min, core_C }: BraiseCurve, minute: number): number {
+	return Math.min(core_C.length - 1, Math.max(0, Math.round(minute / every_min)));
+}

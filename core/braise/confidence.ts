@@ -5,7 +5,7 @@ import type { Range } from "./Range.ts";
 export const USUAL_CONFIDENCE = 0.9;
 
 /** A range is what eight days in ten fall into: one in ten comes after its end. */
-const RANGE_END = probit(0.9);
+export const RANGE_END = probit(0.9);
 
 /**
  * Minutes after which it is tender on so many days out of all. The slow side of the range is

@@ -8,8 +8,9 @@ export {
 	LONGEST_MIN,
 	type Sensitivity,
 	THICKNESS_SPREAD,
+	tenderRange,
 } from "./braise.ts";
-export { type BraiseCurve, braiseCurve, endOfCurve } from "./braiseCurve.ts";
+export { type BraiseCurve, braiseCurve, endOfCurve, pointAt } from "./braiseCurve.ts";
 export { CALIBRATED } from "./calibrated.ts";
 export { minutesToBeSure, type StillToGo, stillToGo, USUAL_CONFIDENCE } from "./confidence.ts";
 export { CUT_GROUPS, type CutGroup, cutFactor } from "./cutFactors.ts";
@@ -26,5 +27,5 @@ export { BraiseAsked } from "./schemas.ts";
 export { type Simulated, type SimulateOptions, simulate } from "./simulate.ts";
 export { type BraiseStory, storyOf } from "./story.ts";
 export { type Kinetics, MARKS, type Mark, softeningRate } from "./tenderness.ts";
-export { usualMinutes, usualPan } from "./usualPan.ts";
+export { USUAL_OVEN_KW, usualMinutes, usualPan } from "./usualPan.ts";
 export { type CutSize, type WaysAsked, type WayToTender, waysAtOven, waysToTender } from "./waysToTender.ts";

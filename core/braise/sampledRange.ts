@@ -3,11 +3,9 @@ import { normal, seeded } from "../random/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import { CUT_SPREAD, HEAT_SPREAD_C, LONGEST_MIN, THICKNESS_SPREAD } from "./braise.ts";
 import { CALIBRATED } from "./calibrated.ts";
+import { RANGE_END } from "./confidence.ts";
 import type { Range } from "./Range.ts";
 import { simulate } from "./simulate.ts";
-
-/** The spreads are the ends of an 80 % range: so many standard deviations. */
-const END = 1.2816;
 
 /**
  * The range to fork-tender by drawing thickness, oven and animal at random many times: slower
@@ -18,7 +16,7 @@ const END = 1.2816;
  */
 export function sampledRange(given: BraiseGiven, samples: number, seed: number): Range {
 	const random = seeded(seed);
-	const draw = () => normal(random) / END;
+	const draw = () => normal(random) / RANGE_END;
 	const minutes = Array.from({ length: samples }, () => {
 		const thickness_mm = given.thickness_mm * (1 + THICKNESS_SPREAD) ** draw();
 		const toughness = (1 + CUT_SPREAD) ** draw();

@@ -3,6 +3,9 @@ import type { Cut } from "./cuts.ts";
 import { likelyMinutes } from "./likelyMinutes.ts";
 import type { HeatBody } from "./pieceHeat.ts";
 
+/** Power of a ten-rung oven that reaches its pans, kW. General practice. */
+export const USUAL_OVEN_KW = 14;
+
 /** A hotel pan as it is usually filled, for a dish that has no pan of its own yet. */
 export function usualPan(cut: Cut, body: HeatBody): BraiseGiven {
 	return {

@@ -1,6 +1,6 @@
 import type { Lid } from "../recipe/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
-import { type Braised, braise, LONGEST_MIN } from "./braise.ts";
+import { type Braised, braise, LONGEST_MIN, tenderRange } from "./braise.ts";
 import { minutesToBeSure } from "./confidence.ts";
 import { type OvenEnergy, ovenEnergy } from "./energy.ts";
 import { likelyMinutes } from "./likelyMinutes.ts";
@@ -127,7 +127,7 @@ function changed(given: BraiseGiven, size: CutSize, lid: Lid, oven_C: number): B
 function wayAt(asked: WaysAsked, size: CutSize, lid: Lid, oven_C: number): WayToTender {
 	const given = changed(asked.given, size, lid, oven_C);
 	const braised = braise(given);
-	const tender_min = braised.marks.forkTender ?? { low: LONGEST_MIN, likely: LONGEST_MIN, high: LONGEST_MIN };
+	const tender_min = tenderRange(braised);
 	const sure_min = minutesToBeSure(tender_min, asked.confidence);
 	const { likely } = tender_min;
 	return {

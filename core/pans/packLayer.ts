@@ -1,3 +1,4 @@
+import { kept } from "../kept/index.ts";
 import type { Floor } from "./PanShape.ts";
 import { footprint, type Piece } from "./Piece.ts";
 import { HAIR_MM, packBlocks } from "./packBlocks.ts";
@@ -23,18 +24,11 @@ export interface Placed {
  * @returns the places, from the middle of the pan; empty when the piece fits no way
  */
 export function packLayer(floor: Floor, piece: Piece, gap_mm: number): readonly Placed[] {
-	const key = keyOf(floor, piece, gap_mm);
-	const known = layers.get(key);
-	if (known) return known;
-	const laid = pack(floor, piece, gap_mm);
-	if (layers.size >= MOST_KEPT) layers.clear();
-	layers.set(key, laid);
-	return laid;
+	return layerOnce(keyOf(floor, piece, gap_mm), () => pack(floor, piece, gap_mm));
 }
 
 /** The same few layers are asked for over and over while a plan is tried. */
-const layers = new Map<string, readonly Placed[]>();
-const MOST_KEPT = 4000;
+const layerOnce = kept<string, readonly Placed[]>(4000);
 
 function keyOf(floor: Floor, piece: Piece, gap_mm: number): string {
 	const { length_mm, width_mm } = footprint(piece);

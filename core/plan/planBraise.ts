@@ -3,10 +3,11 @@ import {
 	type BraiseGiven,
 	braise,
 	heatBody,
-	LONGEST_MIN,
 	type Range,
+	tenderRange,
 	usualPan,
 } from "../braise/index.ts";
+import { kept } from "../kept/index.ts";
 import { type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
 import { areaOf, type ChosenPan, insideAt, type PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
@@ -43,7 +44,7 @@ export function planBraise(
 	const pieces = pans.reduce((sum, pan) => sum + pan.pieces, 0);
 	const given = withLate(givenOf(recipe, fullest, ovens), lines, fullest.pieces / pieces);
 	const braised = braisedOnce(given);
-	const tender_min = tenderOf(braised);
+	const tender_min = tenderRange(braised);
 	const steam_l = braised.likely.steamAt(tender_min.likely);
 	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
 	const surfaces = pans.reduce((sum, pan) => sum + floor(pan), 0) / floor(fullest);
@@ -61,7 +62,7 @@ const LATE_IN_C = 18;
 function withLate(given: BraiseGiven, lines: readonly PlanLine[], share: number): BraiseGiven {
 	const late = lines.filter(({ line, amount_g }) => line.late_min !== undefined && amount_g && !line.apart);
 	if (late.length === 0) return given;
-	const end_min = tenderOf(braisedOnce(given)).likely;
+	const end_min = tenderRange(braisedOnce(given)).likely;
 	const additions = late.map(({ line, amount_g }) => ({
 		at_min: Math.max(0, end_min - (line.late_min ?? 0)),
 		kg: ((amount_g ?? 0) / 1000) * share,
@@ -74,11 +75,7 @@ function withLate(given: BraiseGiven, lines: readonly PlanLine[], share: number)
 
 /** From the oven door to fork-tender in a usual pan, for a dish that has none. */
 export function usualTender({ cut, piece }: Recipe): Range {
-	return tenderOf(braisedOnce(usualPan(cut, heatBody(piece))));
-}
-
-function tenderOf({ marks }: Braised): Range {
-	return marks.forkTender ?? { low: LONGEST_MIN, likely: LONGEST_MIN, high: LONGEST_MIN };
+	return tenderRange(braisedOnce(usualPan(cut, heatBody(piece))));
 }
 
 function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {
@@ -110,15 +107,8 @@ function sharedPower({ oven, pans }: OvenLoad): Pick<BraiseGiven, "oven"> {
 const A_DROP_L = 0.05;
 
 /** The same pan is asked for again with every look at the plan. */
-const known = new Map<string, Braised>();
-const MOST_KEPT = 500;
+const once = kept<string, Braised>(500);
 
 function braisedOnce(given: BraiseGiven): Braised {
-	const key = JSON.stringify(given);
-	const found = known.get(key);
-	if (found) return found;
-	if (known.size >= MOST_KEPT) known.clear();
-	const braised = braise(given);
-	known.set(key, braised);
-	return braised;
+	return once(JSON.stringify(given), () => braise(given));
 }

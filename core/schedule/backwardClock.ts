@@ -48,7 +48,8 @@ export interface Clock {
 /** Starts are given to the five minutes, the earlier: nobody works to 15:19. */
 const STEP_MS = 5 * 60_000;
 
-function startBefore(end: number, minutes: number): number {
+/** The latest start on the five minutes that leaves so many minutes until `end`. */
+export function startBefore(end: number, minutes: number): number {
 	return toStep(minutesBefore(end, minutes), Math.floor);
 }
 

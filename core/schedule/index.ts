@@ -1,4 +1,4 @@
-export { backwardClock, type Clock, type DayOfWork, type Durations } from "./backwardClock.ts";
+export { backwardClock, type Clock, type DayOfWork, type Durations, startBefore } from "./backwardClock.ts";
 export { clockWords, type DayNames, dayNamesFor, dayWords, durationWords } from "./clockWords.ts";
 export {
 	fromWallClock,

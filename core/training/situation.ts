@@ -1,4 +1,4 @@
-import { type BraiseGiven, type Cut, likelyMinutes, type MeatShape } from "../braise/index.ts";
+import { type BraiseGiven, type Cut, likelyMinutes, type MeatShape, USUAL_OVEN_KW } from "../braise/index.ts";
 import {
 	type GastronormSize,
 	litresAround,
@@ -51,8 +51,6 @@ const PANS_ASKED: readonly { readonly gn: GastronormSize; readonly depth_mm: num
 ];
 const SHAPES: readonly MeatShape[] = ["slab", "cylinder", "ball"];
 const LIDS_ASKED: readonly Lid[] = ["foil", "lid"];
-/** Net power of a ten-rung oven, kW. General practice. */
-const OVEN_KW = 14;
 const LIQUID_IN_C = 95;
 
 /**
@@ -120,7 +118,7 @@ const CHANGED: Readonly<Record<Change, Changing>> = {
 	thinner: (before, random) => thickness(before, within(random, 0.55, 0.8)),
 	morePans: (before, random) => ({
 		...before,
-		oven: { power_kW: OVEN_KW, pans: Math.round(within(random, 4, 9)) },
+		oven: { power_kW: USUAL_OVEN_KW, pans: Math.round(within(random, 4, 9)) },
 	}),
 	coldStart: (before) => ({ ...before, start: { ...before.start, liquid_C: 10 } }),
 	doors: (before, random) => {

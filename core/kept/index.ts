@@ -1,0 +1,1 @@
+export { kept } from "./kept.ts";
