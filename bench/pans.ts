@@ -2,7 +2,7 @@ import { createRequire } from "node:module";
 import type { MaxRectsPacker as Packer } from "maxrects-packer";
 import {
 	areaOf,
-	chooseByHand,
+	chooseByBids,
 	choosePansWith,
 	deliveryOf,
 	footprint,
@@ -130,8 +130,8 @@ function benchChoosing(): void {
 		const choose = choosePansWith(solve);
 		const proven = choose(loads, stock, LIMITS);
 		const proven_ms = median(timed(5, () => choose(loads, stock, LIMITS)));
-		const hand = chooseByHand(loads, stock, LIMITS);
-		const hand_ms = median(timed(5, () => chooseByHand(loads, stock, LIMITS)));
+		const hand = chooseByBids(loads, stock, LIMITS);
+		const hand_ms = median(timed(5, () => chooseByBids(loads, stock, LIMITS)));
 		report(`${name}: HiGHS, rungs (proven) and pieces left over`, sums(proven), `${proven_ms.toFixed(0)} ms`);
 		report(
 			`${name}: by hand`,

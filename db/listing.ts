@@ -1,5 +1,4 @@
 import { and, asc, desc, eq, inArray, type SQL, sql } from "drizzle-orm";
-import { type Cut, cutWords } from "#core/braise";
 import {
 	ALLERGENS,
 	type Allergen,
@@ -10,6 +9,7 @@ import {
 	type Recipe,
 	withConsequences,
 } from "#core/recipe";
+import { type Cut, cutWords } from "#core/trade";
 import { readIngredients } from "./knownIngredients.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import { type RecipeState, recipe, recipeListing, recipeState, recipeUses, recipeVersion } from "./schema.ts";

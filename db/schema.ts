@@ -1,6 +1,6 @@
 import { sql } from "drizzle-orm";
 import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
-import { type Cut, USUAL_CONFIDENCE } from "#core/braise";
+import { USUAL_CONFIDENCE } from "#core/braise";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
 import type { ColourWay } from "#core/plan";
@@ -17,6 +17,7 @@ import type {
 	Supplier,
 } from "#core/recipe";
 import type { HouseCodeKey } from "#core/safety";
+import type { Cut } from "#core/trade";
 import type { Answer, Quantity, Change as TrainingChange } from "#core/training";
 
 /**

@@ -2,8 +2,8 @@ import { readFile } from "node:fs/promises";
 import { resolve } from "node:path";
 import { text } from "node:stream/consumers";
 import { Type } from "@sinclair/typebox";
+import { calculate, isWanted, valueAt, type Wanted } from "#core/cases";
 import { checked, Refusal } from "#core/check";
-import { calculate, isWanted, valueAt, type Wanted } from "#core/formats";
 
 /** Runs case files against the core alone: `npm run -s case -- FILE… [--show]`, `-` for standard input. */
 

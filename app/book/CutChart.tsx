@@ -1,5 +1,5 @@
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from "recharts";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
 import { minorUnitsOf, money } from "../ui/reading.ts";
 
 interface CutPoint {

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { CUTS, cutWords } from "#core/braise";
 import { ALLERGEN_NAMES, ALLERGENS, CATEGORIES, CATEGORY_KEYS, ORIGINS, SUPPLIERS } from "#core/recipe";
+import { CUTS, cutWords } from "#core/trade";
 import { Choice, Field } from "../ui/Field.tsx";
 import type { Typed, Wrong } from "../ui/form.ts";
 

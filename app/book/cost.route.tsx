@@ -3,7 +3,7 @@ import { Type } from "@sinclair/typebox";
 import { lazy, Suspense, useEffect, useState } from "react";
 import { data, Form, Link, redirect } from "react-router";
 import { compareCuts, costOfPlan } from "#core/cost";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
 import { readDish, readKitchen, readRecipeRow, setMenuPrice } from "#db";
 import { Facts } from "../ui/Facts.tsx";
 import { Field } from "../ui/Field.tsx";

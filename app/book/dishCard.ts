@@ -1,9 +1,9 @@
-import { cutWords } from "#core/braise";
 import { type Cost, costOfPlan } from "#core/cost";
 import { lineWords } from "#core/pans";
 import { type DishOrder, type Kitchen, type Plan, plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { LIDS, type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
+import { type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
+import { cutWords, LIDS } from "#core/trade";
 import { allergenView } from "../ui/allergenView.ts";
 import { lineView } from "../ui/lineView.ts";
 import { counted, money, percent, type Reading } from "../ui/reading.ts";

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { type Draft, emptyDraft, emptyLine, GROUPS } from "#core/recipe";
+import { type Draft, emptyDraft, emptyLine } from "#core/recipe";
+import { GROUPS } from "#core/trade";
 import {
 	addLine,
 	addStep,

@@ -1,4 +1,5 @@
-import { type Draft, type DraftLine, type DraftStep, emptyLine, emptyStep, GROUPS } from "#core/recipe";
+import { type Draft, type DraftLine, type DraftStep, emptyLine, emptyStep } from "#core/recipe";
+import { GROUPS } from "#core/trade";
 
 /** Every change a cook makes to a draft, as a function of the draft: pages and server use the same ones. */
 

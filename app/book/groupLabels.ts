@@ -1,4 +1,5 @@
-import { GROUPS, type RecipeLine } from "#core/recipe";
+import type { RecipeLine } from "#core/recipe";
+import { GROUPS } from "#core/trade";
 import type { LineGroup } from "../ui/LineTable.tsx";
 import type { LineView } from "../ui/lineView.ts";
 

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, Link, redirect } from "react-router";
 import { Refusal } from "#core/check";
-import { wallClock } from "#core/schedule";
+import { wallClock } from "#core/time";
 import {
 	addPrice,
 	changeIngredient,

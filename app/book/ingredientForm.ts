@@ -1,9 +1,9 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { CUTS } from "#core/braise";
 import { Name, oneOf, Refusal, refuse } from "#core/check";
 import { parseQuantity, toBase, UNITS, type UnitSystem } from "#core/quantity";
 import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, SUPPLIERS, type Supplier } from "#core/recipe";
-import { fromWallClock } from "#core/schedule";
+import { fromWallClock } from "#core/time";
+import { CUTS } from "#core/trade";
 import type { IngredientFields, PriceRow } from "#db";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
 

@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { memo } from "react";
-import { CUTS, type Cut, cutWords, type Heat, type MeatShape } from "#core/braise";
+import type { Heat, MeatShape } from "#core/braise";
 import { depthOf, type PanShape, panWords } from "#core/pans";
-import { LIDS, type Lid } from "#core/recipe";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
+import { CUTS, type Cut, cutWords, LIDS, type Lid } from "#core/trade";
 import { Choice } from "../ui/Field.tsx";
 import { type Measures, measuresIn } from "../ui/measures.ts";
 import { Key, Slider } from "../ui/parts.tsx";

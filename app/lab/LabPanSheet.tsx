@@ -1,7 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { memo } from "react";
-import { cutWords, type PanThrough, pointAt } from "#core/braise";
-import { durationWords } from "#core/schedule";
+import { type PanThrough, pointAt } from "#core/braise";
+import { durationWords } from "#core/time";
+import { cutWords } from "#core/trade";
 import type { Measures } from "../ui/measures.ts";
 import { Figure, Muted, Sheet } from "../ui/parts.tsx";
 import { ReadCurve } from "../ui/ReadCurve.tsx";

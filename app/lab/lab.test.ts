@@ -1,8 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { beliefsOf, CUTS, pansThrough, panThrough } from "#core/braise";
-import { readBraise } from "#core/formats";
+import { beliefsOf, pansThrough, panThrough } from "#core/braise";
+import { readBraise } from "#core/cases";
 import { depthOf } from "#core/pans";
+import { CUTS } from "#core/trade";
 import { CHANGES, outcomeOf, QUANTITIES, recordOf, roundOf, situationOf } from "#core/training";
 import { labAddress } from "../ui/labAddress.ts";
 import { measuresIn } from "../ui/measures.ts";

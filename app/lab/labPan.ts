@@ -1,4 +1,4 @@
-import { type BraiseGiven, type Cut, type Heat, type MeatShape, USUAL_OVEN_KW } from "#core/braise";
+import { type BraiseGiven, type Heat, type MeatShape, USUAL_OVEN_KW } from "#core/braise";
 import {
 	areaOf,
 	depthOf,
@@ -8,7 +8,7 @@ import {
 	MEAT_KG_PER_L,
 	type PanShape,
 } from "#core/pans";
-import type { Lid } from "#core/recipe";
+import type { Cut, Lid } from "#core/trade";
 
 /** One pan as the lab's sliders have it: the liquid by its line, not by its litres. */
 export interface LabPan {

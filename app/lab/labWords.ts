@@ -1,8 +1,7 @@
 import type { Beliefs, PanThrough } from "#core/braise";
-import { cutWords } from "#core/braise";
 import { depthOf, panWords } from "#core/pans";
-import { LIDS } from "#core/recipe";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
+import { cutWords, LIDS } from "#core/trade";
 import type { Measures } from "../ui/measures.ts";
 import { counted, percent } from "../ui/reading.ts";
 import { floorTaken, HEATS, isOverfull, type LabPan, litresOf } from "./labPan.ts";

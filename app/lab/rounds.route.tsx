@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
 import { data, Form, Link, redirect } from "react-router";
 import { oneOf } from "#core/check";
-import { kept } from "#core/kept";
+import { memoise } from "#core/memoise";
 import { ANSWERS, QUANTITIES, type Question, recordOf, roundOf } from "#core/training";
 import { addTrainingAnswers, readTrainingAnswers } from "#db";
 import { BraiseCurve } from "../ui/BraiseCurve.tsx";
@@ -37,7 +37,7 @@ function placeOf(request: Request): Place | null {
 }
 
 /** A round is drawn for the question, again for the answer, and again for its reason. */
-const roundOnce = kept<number, Question[]>(20);
+const roundOnce = memoise<number, Question[]>(20);
 
 function questionAt({ seed, position }: Place): Question | undefined {
 	return roundOnce(seed, () => roundOf(seed, IN_ROUND))[position - 1];

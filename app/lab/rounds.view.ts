@@ -1,7 +1,7 @@
-import { braiseCurve, cutWords } from "#core/braise";
+import { braiseCurve } from "#core/braise";
 import { panWords } from "#core/pans";
-import { LIDS } from "#core/recipe";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
+import { cutWords, LIDS } from "#core/trade";
 import {
 	ANSWERS,
 	type Answer,

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type ReactNode, useCallback, useState } from "react";
-import { wallClock } from "#core/schedule";
+import { wallClock } from "#core/time";
 import { OvenCavity } from "../ui/OvenCavity.tsx";
 import { ActLink } from "../ui/parts.tsx";
 import { ReadCurve } from "../ui/ReadCurve.tsx";

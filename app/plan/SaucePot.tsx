@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import { reduce } from "#core/sauce";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
 import { Facts } from "../ui/Facts.tsx";
 import { measuresIn } from "../ui/measures.ts";
 import { Muted } from "../ui/parts.tsx";

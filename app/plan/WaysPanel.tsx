@@ -1,13 +1,14 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { WayToTender } from "#core/braise";
-import { LIDS } from "#core/recipe";
-import { durationWords, startBefore, wallClock } from "#core/schedule";
+import { startBefore } from "#core/tasks";
+import { durationWords, wallClock } from "#core/time";
+import { LIDS } from "#core/trade";
 import { Facts } from "../ui/Facts.tsx";
 import { Field } from "../ui/Field.tsx";
 import { type Measures, measuresIn } from "../ui/measures.ts";
 import { Act, Heading, Muted, Note } from "../ui/parts.tsx";
-import { useBraiseWorker } from "../ui/useBraiseWorker.ts";
+import { useBraiseWorker } from "../workers/useBraiseWorker.ts";
 import type { BraiseDrawing } from "./braise.view.ts";
 
 const Ways = chakra("ul", {

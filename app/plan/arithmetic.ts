@@ -1,9 +1,8 @@
-import { CUT_SPREAD, cutWords, THICKNESS_SPREAD } from "#core/braise";
+import { CUT_SPREAD, THICKNESS_SPREAD } from "#core/braise";
 import { BED_FILL, type ChosenPan, type LiquidLine, lineWords } from "#core/pans";
 import type { Kitchen, Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import type { PlaceKey, Recipe } from "#core/recipe";
-import { durationWords } from "#core/schedule";
+import type { Recipe } from "#core/recipe";
 import {
 	COLOUR_MIN,
 	COLOUR_RECOVERY_MIN,
@@ -12,6 +11,9 @@ import {
 	TRAY_FILM_MM,
 	TRAY_HANDS_MIN,
 } from "#core/sear";
+import { durationWords } from "#core/time";
+import type { PlaceKey } from "#core/trade";
+import { cutWords } from "#core/trade";
 import { isByPiece } from "#core/yields";
 import type { DishWithRecipe, Sitting } from "#db";
 import { counted, percent, type Reading } from "../ui/reading.ts";

@@ -8,9 +8,10 @@ import {
 } from "#core/braise";
 import { depthOf, rimOf, smallerPiece } from "#core/pans";
 import type { Kitchen, Plan, PlanBraise } from "#core/plan";
-import { LIDS, type Recipe } from "#core/recipe";
+import type { Recipe } from "#core/recipe";
 import { HOUSE_CODES } from "#core/safety";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
+import { LIDS } from "#core/trade";
 import { isByPiece } from "#core/yields";
 import type { CurveMoment } from "../ui/BraiseCurve.tsx";
 import type { OvenDrawing } from "../ui/drawings.ts";

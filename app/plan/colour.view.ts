@@ -1,6 +1,6 @@
 import type { ColourWay } from "#core/plan";
-import { durationWords } from "#core/schedule";
 import { COLOUR_C, SEAR_GAP_MM } from "#core/sear";
+import { durationWords } from "#core/time";
 import type { PanDrawing } from "../ui/drawings.ts";
 import { panDrawing } from "../ui/panDrawing.ts";
 import { counted } from "../ui/reading.ts";

@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import type { Plan } from "#core/plan";
 import type { Recipe } from "#core/recipe";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
 import { readKitchen, readSitting } from "#db";
 import { Paper, PaperHead, PrintPage } from "../ui/Paper.tsx";
 import { plannedDishes } from "../ui/planned.server.ts";

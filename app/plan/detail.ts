@@ -1,5 +1,5 @@
 import type { PlanLine } from "#core/plan";
-import type { PlaceKey } from "#core/recipe";
+import type { PlaceKey } from "#core/trade";
 import { type LineView, lineView } from "../ui/lineView.ts";
 import { type StepView, stepView } from "../ui/stepView.ts";
 import { type WarningWords, warningWords } from "../ui/warningWords.ts";

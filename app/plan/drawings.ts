@@ -1,4 +1,4 @@
-import type { PlaceKey } from "#core/recipe";
+import type { PlaceKey } from "#core/trade";
 import { type AccountView, accountView } from "./account.view.ts";
 import type { SumsFor } from "./arithmetic.ts";
 import { type BraiseView, braiseView } from "./braise.view.ts";

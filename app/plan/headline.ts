@@ -1,7 +1,7 @@
 import { lineWords } from "#core/pans";
 import type { PlanSauce } from "#core/plan";
-import { LIDS, type PlaceKey } from "#core/recipe";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
+import { LIDS, type PlaceKey } from "#core/trade";
 import type { Fact } from "../ui/Facts.tsx";
 import { marinade_l, setOf } from "../ui/places.ts";
 import { counted, type Reading } from "../ui/reading.ts";

@@ -1,7 +1,8 @@
 import { lineWords } from "#core/pans";
 import type { Plan } from "#core/plan";
-import { ALLERGENS, LIDS } from "#core/recipe";
-import { wallClock } from "#core/schedule";
+import { ALLERGENS } from "#core/recipe";
+import { wallClock } from "#core/time";
+import { LIDS } from "#core/trade";
 import type { Sitting } from "#db";
 import { setOf } from "../ui/places.ts";
 import type { PlannedDishRow } from "../ui/planned.server.ts";

@@ -1,6 +1,5 @@
 import { USUAL_REDUCTION, VEGETABLE_WATER } from "#core/liquid";
 import { dredgedFlour, type Plan } from "#core/plan";
-import { LIDS } from "#core/recipe";
 import {
 	KNEADED_FLOUR_G_PER_L,
 	MOST_STEAM_KG_PER_M2_H,
@@ -9,7 +8,8 @@ import {
 	STEAM_KJ_PER_KG,
 	thicken,
 } from "#core/sauce";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
+import { LIDS } from "#core/trade";
 import { percent, type Reading } from "../ui/reading.ts";
 import type { Sum, SumsFor } from "./arithmetic.ts";
 import { saltWords } from "./pot.view.ts";

@@ -1,8 +1,9 @@
 import type { Kitchen, Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import type { PlaceKey, Recipe } from "#core/recipe";
+import type { Recipe } from "#core/recipe";
 import { HOUSE_CODES } from "#core/safety";
-import { wallClock } from "#core/schedule";
+import { wallClock } from "#core/time";
+import type { PlaceKey } from "#core/trade";
 import { cookedRecipe, type DishWithRecipe, type PanTypeRow, type Sitting } from "#db";
 import { allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";

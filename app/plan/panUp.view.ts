@@ -1,7 +1,8 @@
 import type { Bed, ChosenPan, LiquidLine, PanLimits, PanShape, PanWish, Piece } from "#core/pans";
 import { lineWords, piecesPerPan, rimOf } from "#core/pans";
 import type { UnitSystem } from "#core/quantity";
-import { LIDS, type Recipe } from "#core/recipe";
+import type { Recipe } from "#core/recipe";
+import { LIDS } from "#core/trade";
 import type { PanDrawing } from "../ui/drawings.ts";
 import { panDrawing } from "../ui/panDrawing.ts";
 import { counted, type Reading } from "../ui/reading.ts";

@@ -1,6 +1,6 @@
 import type { Remedy } from "#core/liquid";
 import { threeDigits, type UnitSystem } from "#core/quantity";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
 import type { Reading } from "../ui/reading.ts";
 import type { SumsFor } from "./arithmetic.ts";
 

@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { UNITS } from "#core/quantity";
-import { PLACES } from "#core/recipe";
+import { PLACES } from "#core/trade";
 import { type DemoTable, type DemoTables, demoTables, tableOf } from "../ui/demoTables.testing.ts";
 import { readingIn } from "../ui/reading.ts";
 import { sheetView } from "./sheet.view.ts";

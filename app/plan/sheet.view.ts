@@ -1,9 +1,9 @@
 import { lineWords } from "#core/pans";
 import { handsOn, type Kitchen, type Plan } from "#core/plan";
-import { LIDS } from "#core/recipe";
 import { HOUSE_CODES } from "#core/safety";
-import { durationWords, wallClock } from "#core/schedule";
 import { COLOUR_C } from "#core/sear";
+import { durationWords, wallClock } from "#core/time";
+import { LIDS } from "#core/trade";
 import type { Sitting } from "#db";
 import { type AllergenView, allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";

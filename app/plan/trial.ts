@@ -1,7 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Count, Covers, oneOf, Refusal, refuse } from "#core/check";
 import { parseQuantity, toBase, type UnitSystem } from "#core/quantity";
-import { fromWallClock } from "#core/schedule";
+import { fromWallClock } from "#core/time";
 import type { DishWithRecipe, Sitting } from "#db";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
 import { readLine, readWishes } from "../ui/settled.ts";

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, redirect } from "react-router";
-import { onDay, wallClock } from "#core/schedule";
+import { onDay, wallClock } from "#core/time";
 import { addSitting } from "#db";
 import { NotSentNote } from "../ui/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/offline.ts";

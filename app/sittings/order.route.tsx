@@ -1,5 +1,5 @@
 import type { OrderRow } from "#core/plan";
-import { wallClock } from "#core/schedule";
+import { wallClock } from "#core/time";
 import { Paper, PaperHead, PaperTable, PrintPage } from "../ui/Paper.tsx";
 import { ActLink, Note } from "../ui/parts.tsx";
 import { counted, money, type Reading } from "../ui/reading.ts";

@@ -1,6 +1,6 @@
 import ExcelJS from "exceljs";
 import type { OrderRow } from "#core/plan";
-import { wallClock } from "#core/schedule";
+import { wallClock } from "#core/time";
 import { minorUnitsOf } from "../ui/reading.ts";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/orderXlsx.route";

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, Link, redirect } from "react-router";
-import { wallClock } from "#core/schedule";
+import { wallClock } from "#core/time";
 import {
 	changeSitting,
 	newDish,

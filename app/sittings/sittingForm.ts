@@ -1,7 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Covers, LARGEST_COUNT, Name, Refusal, refuse } from "#core/check";
 import { DIET_KEYS, type DietCount } from "#core/recipe";
-import { fromWallClock } from "#core/schedule";
+import { fromWallClock } from "#core/time";
 import type { SittingDetails } from "#db";
 import { type FormRead, readForm, typedIn, type Wrong, wrongOf } from "../ui/form.ts";
 

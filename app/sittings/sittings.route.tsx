@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { onDay } from "#core/schedule";
+import { onDay } from "#core/time";
 import { readSittings, type Sitting, withRecipes } from "#db";
 import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
 import { counted } from "../ui/reading.ts";

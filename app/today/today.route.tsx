@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { onDay } from "#core/schedule";
+import { onDay } from "#core/time";
 import { readKitchen, readSittings } from "#db";
 import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
 import { plannedDishes } from "../ui/planned.server.ts";

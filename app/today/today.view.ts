@@ -1,4 +1,4 @@
-import { onDay } from "#core/schedule";
+import { onDay } from "#core/time";
 import type { Sitting } from "#db";
 import { type PlaceView, placesOf } from "../ui/places.ts";
 import type { PlannedDishRow } from "../ui/planned.server.ts";

@@ -1,7 +1,7 @@
 import type { Plan } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import type { HouseCode } from "#core/safety";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
 import type { Reading } from "./reading.ts";
 
 /**

@@ -1,6 +1,7 @@
 import { countByType, type Plan } from "#core/plan";
-import { PLACES, type PlaceKey, type Recipe } from "#core/recipe";
-import { durationWords } from "#core/schedule";
+import type { Recipe } from "#core/recipe";
+import { durationWords } from "#core/time";
+import { PLACES, type PlaceKey } from "#core/trade";
 import { counted, type Reading } from "./reading.ts";
 
 /** One place of the long table: its name, its one figure and its clock. */

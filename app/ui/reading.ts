@@ -1,5 +1,5 @@
 import type { UnitSystem } from "#core/quantity";
-import { clockWords, type DayNames, dayNamesFor, dayWords, wallClock } from "#core/schedule";
+import { clockWords, type DayNames, dayNamesFor, dayWords, wallClock } from "#core/time";
 import { type Measures, measuresIn } from "./measures.ts";
 
 /** How one reader is told things: units, the house's clock, and which day is today. */

@@ -1,6 +1,6 @@
 import { handsOn } from "#core/plan";
 import type { RecipeStep } from "#core/recipe";
-import { durationWords } from "#core/schedule";
+import { durationWords } from "#core/time";
 import { PLACE_LABELS } from "./places.ts";
 
 /** One step of the method, ready to read. */

@@ -1,7 +1,7 @@
 import type { PlanWarning, StockUse } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { durationWords } from "#core/schedule";
 import { COLOUR_C } from "#core/sear";
+import { durationWords } from "#core/time";
 import type { Reading } from "./reading.ts";
 
 export interface WarningWords {

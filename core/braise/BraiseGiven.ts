@@ -1,6 +1,5 @@
 import type { PanShape } from "../pans/index.ts";
-import type { Lid } from "../recipe/index.ts";
-import type { Cut } from "./cuts.ts";
+import type { Cut, Lid } from "../trade/index.ts";
 import type { MeatShape } from "./MeatHeat.ts";
 
 export type Heat =

@@ -1,15 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import {
-	type BraiseGiven,
-	braise,
-	CALIBRATED,
-	CUTS,
-	type Heat,
-	MARKS,
-	simulate,
-	softeningRate,
-} from "./index.ts";
+import { CUTS } from "../trade/index.ts";
+import { type BraiseGiven, braise, CALIBRATED, type Heat, MARKS, simulate, softeningRate } from "./index.ts";
 import { eliminate, type MeatShape, meatHeat, scratchFor, substitute } from "./MeatHeat.ts";
 
 const GIVEN: BraiseGiven = {

@@ -1,6 +1,6 @@
+import type { Range } from "../quantity/index.ts";
 import type { BraiseGiven, Heat } from "./BraiseGiven.ts";
 import { CALIBRATED } from "./calibrated.ts";
-import type { Range } from "./Range.ts";
 import { type Simulated, simulate } from "./simulate.ts";
 import { MARKS, type Mark } from "./tenderness.ts";
 

@@ -1,6 +1,6 @@
+import type { Range } from "../quantity/index.ts";
 import type { BraisePoint } from "./BraiseGiven.ts";
 import type { Braised } from "./braise.ts";
-import type { Range } from "./Range.ts";
 import { MARKS, type Mark } from "./tenderness.ts";
 
 /** The course of one pan as it is drawn: plain numbers, even in time. */

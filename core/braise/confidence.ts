@@ -1,5 +1,5 @@
 import { cumulativeStdNormalProbability, probit } from "simple-statistics";
-import type { Range } from "./Range.ts";
+import type { Range } from "../quantity/index.ts";
 
 /** Share of days on which a dish has to be tender by the time it is lifted. House setting. */
 export const USUAL_CONFIDENCE = 0.9;

@@ -1,5 +1,5 @@
+import type { Cut } from "../trade/index.ts";
 import { CALIBRATED } from "./calibrated.ts";
-import type { Cut } from "./cuts.ts";
 
 export type CutGroup = keyof typeof CALIBRATED.factors;
 

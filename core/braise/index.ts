@@ -1,5 +1,5 @@
+export { CUTS, type Cut, cutWords } from "../trade/index.ts";
 export type { BraiseGiven, BraiseLedger, BraisePoint, Heat } from "./BraiseGiven.ts";
-export { type Beliefs, beliefsOf } from "./beliefs.ts";
 export {
 	type Braised,
 	braise,
@@ -14,14 +14,13 @@ export { type BraiseCurve, braiseCurve, endOfCurve, pointAt } from "./braiseCurv
 export { CALIBRATED } from "./calibrated.ts";
 export { minutesToBeSure, type StillToGo, stillToGo, USUAL_CONFIDENCE } from "./confidence.ts";
 export { CUT_GROUPS, type CutGroup, cutFactor } from "./cutFactors.ts";
-export { CUTS, type Cut, cutWords } from "./cuts.ts";
 export { type OvenEnergy, ovenEnergy } from "./energy.ts";
 export { likelyMinutes } from "./likelyMinutes.ts";
 export type { MeatShape } from "./MeatHeat.ts";
+export { type Beliefs, beliefsOf } from "./oldClaims.ts";
 export { type PansThrough, pansThrough } from "./pansThrough.ts";
 export { type PanThrough, panThrough } from "./panThrough.ts";
 export { type HeatBody, heatBody } from "./pieceHeat.ts";
-export type { Range } from "./Range.ts";
 export { sampledRange } from "./sampledRange.ts";
 export { BraiseAsked } from "./schemas.ts";
 export { type Simulated, type SimulateOptions, simulate } from "./simulate.ts";

@@ -1,7 +1,7 @@
+import type { Range } from "../quantity/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import { braise, type Sensitivity } from "./braise.ts";
 import { type BraiseCurve, braiseCurve } from "./braiseCurve.ts";
-import type { Range } from "./Range.ts";
 import { type BraiseStory, storyOf } from "./story.ts";
 
 /** One pan reckoned through, as plain values that pass from a worker to a page. */

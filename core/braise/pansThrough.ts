@@ -1,5 +1,5 @@
 import type { BraiseGiven } from "./BraiseGiven.ts";
-import { type Beliefs, beliefsOf } from "./beliefs.ts";
+import { type Beliefs, beliefsOf } from "./oldClaims.ts";
 import { type PanThrough, panThrough } from "./panThrough.ts";
 
 /** Pans side by side, and what the first of them says to old beliefs. */

@@ -1,10 +1,10 @@
 import { quantileSorted } from "simple-statistics";
+import type { Range } from "../quantity/index.ts";
 import { normal, seeded } from "../random/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import { CUT_SPREAD, HEAT_SPREAD_C, LONGEST_MIN, THICKNESS_SPREAD } from "./braise.ts";
 import { CALIBRATED } from "./calibrated.ts";
 import { RANGE_END } from "./confidence.ts";
-import type { Range } from "./Range.ts";
 import { simulate } from "./simulate.ts";
 
 /**

@@ -1,6 +1,6 @@
 import { Type } from "@sinclair/typebox";
-import { Celsius, Kilograms, Litres, Loss, Millimetres, Minutes, oneOf } from "../check/fields.ts";
-import { CUTS } from "./cuts.ts";
+import { Celsius, Kilograms, Litres, Loss, Millimetres, Minutes, oneOf } from "../check/index.ts";
+import { CUTS } from "../trade/index.ts";
 import { LID_LETS_OUT } from "./heatConstants.ts";
 
 const SetTo = Type.Number({ minimum: 30, maximum: 300, allowed: "a temperature from 30 to 300 °C" });

@@ -1,5 +1,5 @@
 import { areaOf, depthOf, emptyPanWeight, heightOf, insideAt, type PanShape } from "../pans/index.ts";
-import type { Lid } from "../recipe/index.ts";
+import type { Lid } from "../trade/index.ts";
 import type { BraiseGiven, BraiseLedger, BraisePoint, Heat } from "./BraiseGiven.ts";
 import { cutFactor } from "./cutFactors.ts";
 import {

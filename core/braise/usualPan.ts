@@ -1,5 +1,5 @@
+import type { Cut } from "../trade/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
-import type { Cut } from "./cuts.ts";
 import { likelyMinutes } from "./likelyMinutes.ts";
 import type { HeatBody } from "./pieceHeat.ts";
 

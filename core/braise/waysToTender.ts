@@ -1,11 +1,11 @@
-import type { Lid } from "../recipe/index.ts";
+import type { Range } from "../quantity/index.ts";
+import type { Lid } from "../trade/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import { type Braised, braise, LONGEST_MIN, tenderRange } from "./braise.ts";
 import { minutesToBeSure } from "./confidence.ts";
 import { type OvenEnergy, ovenEnergy } from "./energy.ts";
 import { likelyMinutes } from "./likelyMinutes.ts";
 import type { HeatBody } from "./pieceHeat.ts";
-import type { Range } from "./Range.ts";
 
 /** A piece as the butcher can cut it: whole, or in so many parts. */
 export interface CutSize extends HeatBody {

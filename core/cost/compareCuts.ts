@@ -1,5 +1,6 @@
-import { type Cut, heatBody, usualMinutes } from "../braise/index.ts";
+import { heatBody, usualMinutes } from "../braise/index.ts";
 import type { Ingredient, Recipe } from "../recipe/index.ts";
+import type { Cut } from "../trade/index.ts";
 import { CUT_YIELDS, cookedShare, isByPiece, type Losses } from "../yields/index.ts";
 
 /** One cut as the main of a dish. */

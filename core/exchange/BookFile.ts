@@ -1,5 +1,4 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { CUTS } from "../braise/index.ts";
 import { Loss, Name, oneOf } from "../check/index.ts";
 import {
 	ALLERGEN_NAMES,
@@ -11,6 +10,7 @@ import {
 	SUPPLIERS,
 	type Supplier,
 } from "../recipe/index.ts";
+import { CUTS } from "../trade/index.ts";
 
 const Instant = Type.Integer({
 	minimum: 0,

@@ -1,4 +1,4 @@
-import { refuse } from "../check/Refusal.ts";
+import { refuse } from "../check/index.ts";
 
 /** Two stocks with their gelatin, g a litre, and what is wanted of them. */
 export interface StockBlend {

@@ -1,4 +1,4 @@
-import type { Cut } from "../braise/index.ts";
+import type { Cut } from "../trade/index.ts";
 
 /** What a cut gives to its liquid, as shares of its raw weight without bone. */
 export interface CutGives {

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { CUTS } from "../braise/index.ts";
+import { CUTS } from "../trade/index.ts";
 import {
 	blendStock,
 	CUT_GIVES,

@@ -2,7 +2,7 @@ import type { Oven } from "../ovens/index.ts";
 import type { PanShape, PanType, PanWish } from "../pans/index.ts";
 import type { AllergenListKey, Ingredient } from "../recipe/index.ts";
 import type { HouseCodeKey } from "../safety/index.ts";
-import type { WorkingHours } from "../schedule/index.ts";
+import type { WorkingHours } from "../time/index.ts";
 
 /** What the kitchen has and how it works: everything a plan needs besides recipe and sitting. */
 export interface Kitchen {

@@ -1,4 +1,4 @@
-import type { PlaceKey } from "../recipe/index.ts";
+import type { PlaceKey } from "../trade/index.ts";
 
 /** Pans of one kind: how many there are, and who has them. */
 export interface StockUse {

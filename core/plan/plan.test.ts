@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { chooseByHand } from "../pans/index.ts";
+import { chooseByBids } from "../pans/index.ts";
 import { type Ingredient, ingredient, type Recipe } from "../recipe/index.ts";
 import { type DishOrder, type Kitchen, onePanMore, plan, planSitting, sizeDish } from "./index.ts";
 
@@ -301,10 +301,10 @@ describe("colouring in the pan and in the oven", () => {
 describe("one pan more", () => {
 	it("finds room where the stock was used up, and says nothing where it spares nothing", () => {
 		const dish = sizeDish(RECIPE, { ...ORDER, covers: 1000 }, KITCHEN);
-		const [best] = onePanMore([dish], KITCHEN, chooseByHand);
+		const [best] = onePanMore([dish], KITCHEN, chooseByBids);
 		expect(best?.pieces).toBeGreaterThan(0);
 		const roomy = { ...KITCHEN, pans: KITCHEN.pans.map((type) => ({ ...type, stock: 200 })) };
-		expect(onePanMore([sizeDish(RECIPE, ORDER, roomy)], roomy, chooseByHand)).toEqual([]);
+		expect(onePanMore([sizeDish(RECIPE, ORDER, roomy)], roomy, chooseByBids)).toEqual([]);
 	});
 });
 

@@ -1,17 +1,11 @@
-import { minutesToBeSure, type Range } from "../braise/index.ts";
+import { minutesToBeSure } from "../braise/index.ts";
 import type { LiquidAccount } from "../liquid/index.ts";
 import { fitOvens, type OvenFit } from "../ovens/index.ts";
 import { choosePans, type PanChoice, type PanLoad, type PanType, type PanWish } from "../pans/index.ts";
-import {
-	type AllergenFound,
-	allergensIn,
-	asScaleLine,
-	ingredientOf,
-	PLACES,
-	type PlaceKey,
-	type Recipe,
-} from "../recipe/index.ts";
-import { backwardClock, type Clock } from "../schedule/index.ts";
+import type { Range } from "../quantity/index.ts";
+import { type AllergenFound, allergensIn, asScaleLine, ingredientOf, type Recipe } from "../recipe/index.ts";
+import { backwardClock, type Clock } from "../tasks/index.ts";
+import { PLACES, type PlaceKey } from "../trade/index.ts";
 import type { DishOrder, Kitchen } from "./Kitchen.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
 import { type PlanBraise, planBraise, usualTender } from "./planBraise.ts";

@@ -1,15 +1,8 @@
-import {
-	type Braised,
-	type BraiseGiven,
-	braise,
-	heatBody,
-	type Range,
-	tenderRange,
-	usualPan,
-} from "../braise/index.ts";
-import { kept } from "../kept/index.ts";
+import { type Braised, type BraiseGiven, braise, heatBody, tenderRange, usualPan } from "../braise/index.ts";
+import { memoise } from "../memoise/index.ts";
 import { type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
 import { areaOf, type ChosenPan, insideAt, type PanChoice } from "../pans/index.ts";
+import type { Range } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import type { PlanLine } from "./planLines.ts";
 
@@ -107,7 +100,7 @@ function sharedPower({ oven, pans }: OvenLoad): Pick<BraiseGiven, "oven"> {
 const A_DROP_L = 0.05;
 
 /** The same pan is asked for again with every look at the plan. */
-const once = kept<string, Braised>(500);
+const once = memoise<string, Braised>(500);
 
 function braisedOnce(given: BraiseGiven): Braised {
 	return once(JSON.stringify(given), () => braise(given));

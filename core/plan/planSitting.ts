@@ -1,6 +1,6 @@
 import { Refusal } from "../check/index.ts";
 import type { Oven, OvenLoad } from "../ovens/index.ts";
-import { type ChoosePans, chooseByHand, type PanChoice } from "../pans/index.ts";
+import { type ChoosePans, chooseByBids, type PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import type { DishOrder, Kitchen } from "./Kitchen.ts";
 import { countByType, type Plan, planIn, type SizedDish, sizeDish } from "./plan.ts";
@@ -31,7 +31,7 @@ type Sized =
 export function planSitting(
 	dishes: readonly DishToPlan[],
 	kitchen: Kitchen,
-	choose: ChoosePans = chooseByHand,
+	choose: ChoosePans = chooseByBids,
 ): PlannedDish[] {
 	const sized = dishes.map(({ id, recipe, order }): Sized => {
 		const dish = orRefused(() => sizeDish(recipe, order, kitchen));

@@ -1,4 +1,5 @@
-import type { PlaceKey, Recipe, RecipeStep } from "../recipe/index.ts";
+import type { Recipe, RecipeStep } from "../recipe/index.ts";
+import type { PlaceKey } from "../trade/index.ts";
 
 export interface WorkMinutes {
 	/** Minutes for one cook. */

@@ -1,4 +1,4 @@
-import { refuse } from "../check/Refusal.ts";
+import { refuse } from "../check/index.ts";
 import type { Quantity } from "./parseQuantity.ts";
 import { toBase, UNITS } from "./units.ts";
 

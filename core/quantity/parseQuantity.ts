@@ -1,4 +1,4 @@
-import { refuse } from "../check/Refusal.ts";
+import { refuse } from "../check/index.ts";
 import { type Dimension, toBase, UNITS, type UnitName, unitNamed } from "./units.ts";
 
 export interface Quantity {

@@ -1,7 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { oneOf } from "../check/index.ts";
-import { ROLES } from "../scaling/index.ts";
-import { GROUPS, PLACES } from "./Recipe.ts";
+import { GROUPS, PLACES, ROLES } from "../trade/index.ts";
 import { SCHOOL_QUESTIONS, Schools } from "./schools.ts";
 
 const Typed = Type.String({ maxLength: 1000, allowed: "text of up to 1,000 characters" });

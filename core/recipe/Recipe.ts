@@ -1,37 +1,10 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { CUTS } from "../braise/index.ts";
 import { Celsius, Count, Kilograms, Loss, MillimetresOrNone, Minutes, Name, oneOf } from "../check/index.ts";
 import { LineBelowTop, LineByShare, LineOverTop, Piece } from "../pans/index.ts";
 import { UNITS, type UnitName } from "../quantity/index.ts";
-import { ROLES } from "../scaling/index.ts";
+import { CUTS, GROUPS, LID_KEYS, PLACES, ROLES } from "../trade/index.ts";
 import { Losses, PortionByPiece, PortionByWeight } from "../yields/index.ts";
 import { SCHOOL_QUESTIONS, Schools } from "./schools.ts";
-
-/** The places of the long table, in the order of work. */
-export const PLACES = [
-	"buy",
-	"trim",
-	"marinate",
-	"sear",
-	"build",
-	"panUp",
-	"braise",
-	"rest",
-	"sauce",
-	"plate",
-] as const;
-export type PlaceKey = (typeof PLACES)[number];
-
-export const GROUPS = ["base", "liquid", "finish", "garnish", "side"] as const;
-
-export const LIDS = {
-	open: "no lid",
-	paper: "paper disc",
-	foil: "foil over parchment",
-	lid: "tight lid",
-	sealed: "sealed lid",
-} as const;
-export type Lid = keyof typeof LIDS;
 
 const Text = Type.String({ minLength: 1, maxLength: 600, allowed: "text of 1 to 600 characters" });
 export const Summary = Type.String({ maxLength: 400, allowed: "text of up to 400 characters" });
@@ -127,7 +100,7 @@ export const Recipe = Type.Object(
 		),
 		braise: Type.Object({
 			line: Type.Union([LineByShare, LineBelowTop, LineOverTop]),
-			lid: oneOf(Object.keys(LIDS) as Lid[]),
+			lid: oneOf(LID_KEYS),
 			/** The oven range that suits the dish, and what the card is tested at. */
 			oven_C: Type.Object({ low: Celsius, set: Celsius, high: Celsius }),
 		}),

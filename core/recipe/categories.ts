@@ -1,4 +1,4 @@
-import type { Role } from "../scaling/index.ts";
+import type { Role } from "../trade/index.ts";
 
 /** Where an ingredient comes from, for the diets it rules out. */
 export const ORIGINS = ["plant", "meat", "pork", "fish", "milk", "egg", "honey", "alcohol"] as const;

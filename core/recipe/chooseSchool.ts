@@ -1,8 +1,8 @@
 import { refuse } from "../check/index.ts";
+import { PLACES } from "../trade/index.ts";
 import { ALLERGENS, type Allergen, withConsequences } from "./allergens.ts";
 import { type Draft, type DraftStep, emptyLine, emptyStep } from "./Draft.ts";
 import type { Ingredient } from "./Ingredient.ts";
-import { PLACES } from "./Recipe.ts";
 import { mainGrams, readTyped } from "./readTyped.ts";
 import { EFFECTS, type Effect } from "./schoolEffects.ts";
 import { SCHOOLS, type SchoolQuestion } from "./schools.ts";

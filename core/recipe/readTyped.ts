@@ -1,5 +1,5 @@
-import { CUTS, type Cut, cutWords } from "../braise/index.ts";
-import type { Role } from "../scaling/index.ts";
+import type { Role } from "../trade/index.ts";
+import { CUTS, type Cut, cutWords } from "../trade/index.ts";
 import { CATEGORIES } from "./categories.ts";
 import type { Draft, DraftLine, DraftStep } from "./Draft.ts";
 import { FieldReader } from "./FieldReader.ts";

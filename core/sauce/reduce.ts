@@ -1,4 +1,4 @@
-import { refuse } from "../check/Refusal.ts";
+import { refuse } from "../check/index.ts";
 import type { Reduction } from "./schemas.ts";
 
 /** Heat that turns a kilo of boiling water into steam, kJ/kg (steam tables, at 1 atm). */

@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Litres, Millimetres, oneOf } from "../check/fields.ts";
+import { Litres, Millimetres, oneOf } from "../check/index.ts";
 
 export const THICKENERS = ["starch", "roux", "kneadedButter"] as const;
 export type Thickener = (typeof THICKENERS)[number];

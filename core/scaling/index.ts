@@ -1,3 +1,2 @@
-export { ROLE_LAW, ROLES, type Role } from "./roles.ts";
 export { type ScaledLine, ScaleLine, ScaleTo, scaleLines } from "./scaleLines.ts";
 export { SCALE_READINGS_G, SCALE_STEPS, weighAsCook } from "./weighAsCook.ts";

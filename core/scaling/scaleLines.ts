@@ -1,7 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Grams, Kilograms, LARGEST_COUNT, Litres, Name, oneOf } from "../check/fields.ts";
-import { refuse } from "../check/Refusal.ts";
-import { ROLES, type Role } from "./roles.ts";
+import { Grams, Kilograms, LARGEST_COUNT, Litres, Name, oneOf, refuse } from "../check/index.ts";
+import { ROLES, type Role } from "../trade/index.ts";
 import { weighAsCook } from "./weighAsCook.ts";
 
 export const ScaleLine = Type.Object({

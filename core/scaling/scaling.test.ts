@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { ROLES, type Role, SCALE_READINGS_G, scaleLines, weighAsCook } from "./index.ts";
+import { ROLES, type Role } from "../trade/index.ts";
+import { SCALE_READINGS_G, scaleLines, weighAsCook } from "./index.ts";
 
 const BASE = { baseMain_kg: 2.5, main_kg: 15, basePortions: 10, portions: 60, searLoads: 7, sauce_l: 4.2 };
 const amount = fc.double({ min: 0.5, max: 50_000, noNaN: true });

@@ -1,4 +1,4 @@
-import type { Role } from "./roles.ts";
+import type { Role } from "../trade/index.ts";
 
 /** Steps of a kitchen's scales: under each weight, round to this. g. @see model, section B */
 export const SCALE_STEPS: readonly { readonly under_g: number; readonly step_g: number }[] = [

@@ -1,4 +1,4 @@
-import { refuse } from "../check/Refusal.ts";
+import { refuse } from "../check/index.ts";
 import { areaOf, insideAt, type PanShape, type Piece, packLayer, panWords } from "../pans/index.ts";
 
 /** Film of fat under one load, mm, and the density of cooking fat, kg/l. @see model, section D */

@@ -1,4 +1,4 @@
-import { type BraiseGiven, type Cut, likelyMinutes, type MeatShape, USUAL_OVEN_KW } from "../braise/index.ts";
+import { type BraiseGiven, likelyMinutes, type MeatShape, USUAL_OVEN_KW } from "../braise/index.ts";
 import {
 	type GastronormSize,
 	litresAround,
@@ -7,7 +7,7 @@ import {
 	volumeBelow,
 } from "../pans/index.ts";
 import { type Random, seeded } from "../random/index.ts";
-import type { Lid } from "../recipe/index.ts";
+import type { Cut, Lid } from "../trade/index.ts";
 
 /** What is other in the second pan than in the first. */
 export const CHANGES = [

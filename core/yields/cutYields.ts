@@ -1,4 +1,4 @@
-import type { Cut } from "../braise/index.ts";
+import type { Cut } from "../trade/index.ts";
 import type { Losses } from "./yieldChain.ts";
 
 /**

@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Covers, Grams, Kilograms, Loss, Spare, Uptake } from "../check/fields.ts";
+import { Covers, Grams, Kilograms, Loss, Spare, Uptake } from "../check/index.ts";
 
 /** What a purchased weight loses on its way to the plate, as shares of what each step starts with. */
 export const Losses = Type.Object({

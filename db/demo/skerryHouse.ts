@@ -1,7 +1,7 @@
 import { readdir, readFile } from "node:fs/promises";
 import { basename, join } from "node:path";
 import { CATEGORIES, type Ingredient } from "#core/recipe";
-import { fromWallClock, onDay, wallClock } from "#core/schedule";
+import { fromWallClock, onDay, wallClock } from "#core/time";
 import { addRecipe, readRecipe, setMenuPrice } from "../book.ts";
 import { readHouse } from "../kitchen.ts";
 import type { Store } from "../Store.ts";

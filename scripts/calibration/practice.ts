@@ -1,4 +1,5 @@
-import type { BraiseGiven, Cut, Mark } from "#core/braise";
+import type { BraiseGiven, Mark } from "#core/braise";
+import type { Cut } from "#core/trade";
 
 /** One thing kitchens know: so long until this cut, cooked so, is at this mark. */
 export interface Practice {

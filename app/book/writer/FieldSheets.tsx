@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
-import { CUTS, cutWords } from "#core/braise";
-import { CATEGORIES, CATEGORY_KEYS, type Draft, LIDS } from "#core/recipe";
+import { CATEGORIES, CATEGORY_KEYS, type Draft } from "#core/recipe";
+import { CUTS, cutWords, LIDS } from "#core/trade";
 import { Choice, Field, LongText } from "../../ui/Field.tsx";
 import { Heading, Sheet } from "../../ui/parts.tsx";
 import { changeField } from "../draftEdits.ts";

@@ -17,8 +17,8 @@ import {
 import type { KeyboardEvent } from "react";
 import { Link } from "react-router";
 import { threeDigits } from "#core/quantity";
-import { clausesOf, type Draft, type DraftLine, type DraftLineRead, GROUPS, gramsOrNull } from "#core/recipe";
-import { ROLE_LAW, ROLES, type Role } from "#core/scaling";
+import { clausesOf, type Draft, type DraftLine, type DraftLineRead, gramsOrNull } from "#core/recipe";
+import { GROUPS, ROLE_LAW, ROLES, type Role } from "#core/trade";
 import { Input, Select } from "../../ui/Field.tsx";
 import { Act, Heading, Hidden, Muted, Sheet } from "../../ui/parts.tsx";
 import { addLine, changeLine, inGroups, moveLine, placeLine, removeLine } from "../draftEdits.ts";

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { KeyboardEvent } from "react";
-import { type Draft, type DraftStep, PLACES } from "#core/recipe";
+import type { Draft, DraftStep } from "#core/recipe";
+import { PLACES } from "#core/trade";
 import { Area, Input, Select } from "../../ui/Field.tsx";
 import { Act, Heading, Muted, Sheet } from "../../ui/parts.tsx";
 import { PLACE_LABELS } from "../../ui/places.ts";

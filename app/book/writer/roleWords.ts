@@ -1,4 +1,4 @@
-import type { Role } from "#core/scaling";
+import type { Role } from "#core/trade";
 
 /** The roles of lines as a cook reads them. */
 export const ROLE_WORDS: Readonly<Record<Role, string>> = {

@@ -1,1 +1,0 @@
-export { kept } from "./kept.ts";

@@ -1,0 +1,1 @@
+export { memoise } from "./memoise.ts";

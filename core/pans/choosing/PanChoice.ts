@@ -1,0 +1,83 @@
+import type { FilledPan, PanLimits } from "../shape/index.ts";
+import { lineAbovePiece, type PanType, pieceBelow } from "../shape/index.ts";
+import { type Candidate, fillOne, type PanLoad, rungsOf } from "./panCandidates.ts";
+import { spreadEvenly } from "./spreadEvenly.ts";
+
+export interface ChosenPan extends FilledPan {
+	readonly type: PanType;
+	readonly capacity: number;
+}
+
+/** The pans of one dish. */
+export interface PanChoice {
+	/** Kind by kind; within a kind the fullest first. */
+	readonly pans: readonly ChosenPan[];
+	/** Pieces for which the stock has no pan. */
+	readonly unplaced: number;
+	/** Oven floor taken, in gastronorm 1/1 rungs. */
+	readonly rungs: number;
+	readonly liquid_l: number;
+}
+
+/** A pan more is only taken where it spares at least this share of the liquid. */
+export const LIQUID_WORTH_A_PAN = 0.1;
+
+/** What a pan more is held to cost, in litres, where so much at least is poured in all. */
+export function panInLitres(poured_l: number): number {
+	return Math.max(0.001, poured_l * LIQUID_WORTH_A_PAN);
+}
+
+/** The least that could be poured: all pieces in the kind that wastes least, less what the solids take up. */
+export function leastPoured({ pieces, piece, line, bed }: PanLoad, kinds: readonly Candidate[]): number {
+	const perPiece_l = Math.min(...kinds.map(({ below_l, capacity }) => below_l / capacity));
+	const solid_l = pieces * pieceBelow(piece, lineAbovePiece(piece, line)) + bed.volume_l;
+	return kinds.length === 0 ? 0 : Math.max(0, pieces * perPiece_l - solid_l);
+}
+
+/** How many pans of each kind. */
+export type Counts = readonly { readonly of: Candidate; readonly count: number }[];
+
+/**
+ * The pans of these counts with the pieces shared out: each kind filled to the same degree,
+ * its pieces spread over its pans to within one. Pans that would stay empty go back.
+ */
+export function filledChoice(counts: Counts, load: PanLoad, limits: PanLimits): PanChoice {
+	const room = counts.reduce((sum, { of, count }) => sum + of.capacity * count, 0);
+	const placed = Math.min(load.pieces, room);
+	const shared = shareOut(counts, placed, room);
+	const pans = shared.flatMap(({ of, pieces }) => filled(of, pieces, load, limits));
+	return {
+		pans,
+		unplaced: load.pieces - placed,
+		rungs: shared.reduce((sum, { of, pieces }) => sum + rungsOf(of, pieces.length), 0),
+		liquid_l: pans.reduce((sum, pan) => sum + pan.liquid_l, 0),
+	};
+}
+
+/** At most two different fillings of a kind occur, so each is worked out once. */
+function filled(of: Candidate, pieces: readonly number[], load: PanLoad, limits: PanLimits): ChosenPan[] {
+	const known = new Map<number, ChosenPan>();
+	return pieces.map((held) => {
+		const pan = known.get(held) ?? {
+			...fillOne(of.type, load, held, limits),
+			type: of.type,
+			capacity: of.capacity,
+		};
+		known.set(held, pan);
+		return pan;
+	});
+}
+
+function shareOut(counts: Counts, placed: number, room: number): { of: Candidate; pieces: number[] }[] {
+	let left = placed;
+	let roomLeft = room;
+	return counts
+		.filter(({ count }) => count > 0)
+		.map(({ of, count }) => {
+			const holds = of.capacity * count;
+			const pieces = Math.min(holds, Math.round((left * holds) / roomLeft));
+			left -= pieces;
+			roomLeft -= holds;
+			return { of, pieces: spreadEvenly(pieces, count).filter((held) => held > 0) };
+		});
+}

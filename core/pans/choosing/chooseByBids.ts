@@ -1,0 +1,212 @@
+import { seeded, shuffled } from "../../random/index.ts";
+import type { PanLimits, PanType } from "../shape/index.ts";
+import { type Counts, filledChoice, leastPoured, type PanChoice, panInLitres } from "./PanChoice.ts";
+import { type Candidate, candidatesFor, DRAWBACK_RUNGS, type PanLoad, rungsOf } from "./panCandidates.ts";
+import { tradePans } from "./tradePans.ts";
+
+/** Gives each dish its pans out of one stock. The answers stand in the order of the loads. */
+export type ChoosePans = (
+	loads: readonly PanLoad[],
+	stock: readonly PanType[],
+	limits: PanLimits,
+) => PanChoice[];
+
+/**
+ * Rounds in which dishes that want the same pans bid for them, and by how many rungs a pan
+ * that is short becomes dearer in one round.
+ */
+const ROUNDS = 24;
+const DEARER = 0.35;
+
+/** What a pan of a kind costs beside its own rungs, in rungs. */
+type Prices = ReadonlyMap<string, number>;
+const FREE: Prices = new Map();
+
+/**
+ * Pans dish after dish, each the best for itself out of what is left. Where dishes want the
+ * same pans, those become dearer round after round, so that a dish that can do without leaves
+ * them to one that cannot; the orders change too, and the best of all rounds is kept. For one
+ * dish it is exact; for more it is close.
+ */
+export const chooseByBids: ChoosePans = (loads, stock, limits) => {
+	const alone = chooseApart(loads, stock, limits);
+	if (isWithin(stock, alone)) return alone;
+	const random = seeded(loads.length);
+	const given = loads.map((_, index) => index);
+	const prices = new Map<string, number>();
+	const attempt = (order: readonly number[]) => {
+		const chosen = inOrder(order, loads, stock, limits, prices);
+		const after = traded(chosen, loads, stock, limits);
+		return isBetter(after, chosen) ? after : chosen;
+	};
+	let best = attempt(given);
+	for (let round = 0; round < ROUNDS; round += 1) {
+		const asked = loads.map((load) => chooseOne(load, stock, limits, prices));
+		for (const type of stock) {
+			const short = usedOf(type, asked) - type.stock;
+			if (short > 0) prices.set(type.id, (prices.get(type.id) ?? 0) + DEARER);
+		}
+		const tried = attempt(shuffled(given, random));
+		if (isBetter(tried, best)) best = tried;
+	}
+	return best;
+};
+
+/** After trading, each dish chooses anew among the pans that are now its own. */
+function traded(
+	choices: readonly PanChoice[],
+	loads: readonly PanLoad[],
+	stock: readonly PanType[],
+	limits: PanLimits,
+): PanChoice[] {
+	const held = choices.map((choice) => stock.map((type) => usedOf(type, [choice])));
+	const shelf = stock.map((type) => type.stock - usedOf(type, choices));
+	const traders = loads.map((load) => {
+		const candidates = candidatesFor(load, stock, limits);
+		const kinds = stock.map(({ id }) => candidates.find(({ type }) => type.id === id));
+		return { pieces: load.pieces, kinds };
+	});
+	const after = tradePans(held, shelf, traders);
+	return loads.map((load, dish) => {
+		const counts = stock.flatMap((_, kind) => {
+			const of = traders[dish]?.kinds[kind];
+			return of ? [{ of, count: after[dish]?.[kind] ?? 0 }] : [];
+		});
+		return filledChoice(counts, load, limits);
+	});
+}
+
+/** Each dish as if it had the whole stock to itself. */
+export function chooseApart(
+	loads: readonly PanLoad[],
+	stock: readonly PanType[],
+	limits: PanLimits,
+): PanChoice[] {
+	return loads.map((load) => chooseOne(load, stock, limits));
+}
+
+/** Pans for one dish out of the kitchen's stock. */
+export function choosePans(load: PanLoad, stock: readonly PanType[], limits: PanLimits): PanChoice {
+	return chooseOne(load, stock, limits);
+}
+
+function inOrder(
+	order: readonly number[],
+	loads: readonly PanLoad[],
+	stock: readonly PanType[],
+	limits: PanLimits,
+	prices: Prices,
+): PanChoice[] {
+	const chosen: PanChoice[] = [];
+	let left = stock;
+	for (const dish of order) {
+		const choice = chooseOne(loads[dish] as PanLoad, left, limits, prices);
+		chosen[dish] = choice;
+		left = left.map((type) => ({ ...type, stock: type.stock - usedOf(type, [choice]) }));
+	}
+	return chosen;
+}
+
+function usedOf({ id }: PanType, choices: readonly PanChoice[]): number {
+	return choices.reduce((sum, { pans }) => sum + pans.filter(({ type }) => type.id === id).length, 0);
+}
+
+export function isWithin(stock: readonly PanType[], choices: readonly PanChoice[]): boolean {
+	return stock.every((type) => usedOf(type, choices) <= type.stock);
+}
+
+function isBetter(one: readonly PanChoice[], other: readonly PanChoice[]): boolean {
+	const measures: ((choice: PanChoice) => number)[] = [
+		({ unplaced }) => unplaced,
+		({ pans }) => pans.filter(({ warnings }) => warnings.length > 0).length,
+		({ rungs }) => rungs,
+		({ liquid_l }) => liquid_l,
+		({ pans }) => pans.length,
+	];
+	for (const measure of measures) {
+		const difference = sumOf(one, measure) - sumOf(other, measure);
+		if (Math.abs(difference) > 1e-6) return difference < 0;
+	}
+	return false;
+}
+
+function sumOf(choices: readonly PanChoice[], measure: (choice: PanChoice) => number): number {
+	return choices.reduce((sum, choice) => sum + measure(choice), 0);
+}
+
+function chooseOne(
+	load: PanLoad,
+	stock: readonly PanType[],
+	limits: PanLimits,
+	prices: Prices = FREE,
+): PanChoice {
+	const candidates = candidatesFor(load, stock, limits);
+	const settled = candidates
+		.filter(({ wished }) => wished !== undefined)
+		.map((of) => ({ of, count: Math.min(of.wished ?? 0, of.type.stock) }));
+	const open = candidates.filter(({ wished }) => wished === undefined);
+	const left = Math.max(0, load.pieces - roomOf(settled));
+	const space = (of: Candidate, count: number) =>
+		(rungsOf(of, count) + count * ((prices.get(of.type.id) ?? 0) + of.drawback * DRAWBACK_RUNGS)) * RUNG;
+	const aPan_l = panInLitres(leastPoured(load, candidates));
+	const best = cheapest(open, left, (of, count) => space(of, count) + (aPan_l + of.below_l) * count);
+	return filledChoice([...settled, ...best], load, limits);
+}
+
+/** A rung outweighs all litres. */
+const RUNG = 1e7;
+
+function roomOf(counts: Counts): number {
+	return counts.reduce((sum, { of, count }) => sum + of.capacity * count, 0);
+}
+
+/**
+ * The cheapest counts that hold so many pieces, exactly: kind after kind, for every number of
+ * pieces still to be held. When all pans together hold fewer, all are taken.
+ */
+function cheapest(
+	candidates: readonly Candidate[],
+	pieces: number,
+	cost: (of: Candidate, count: number) => number,
+): Counts {
+	if (roomOf(candidates.map((of) => ({ of, count: of.type.stock }))) <= pieces) {
+		return candidates.map((of) => ({ of, count: of.type.stock }));
+	}
+	let least = new Float64Array(pieces + 1).fill(Number.POSITIVE_INFINITY);
+	least[0] = 0;
+	const taken = candidates.map((of) => {
+		const { next, counts } = withKind(least, of, cost);
+		least = next;
+		return counts;
+	});
+	let left = pieces;
+	return [...candidates.entries()]
+		.reverse()
+		.map(([index, of]) => {
+			const count = taken[index]?.[left] ?? 0;
+			left = Math.max(0, left - count * of.capacity);
+			return { of, count };
+		})
+		.reverse();
+}
+
+/** The least cost for every number of pieces once this kind may be used too, and how many of it that takes. */
+function withKind(
+	before: Float64Array,
+	of: Candidate,
+	cost: (of: Candidate, count: number) => number,
+): { next: Float64Array<ArrayBuffer>; counts: Uint32Array } {
+	const next = new Float64Array(before);
+	const counts = new Uint32Array(before.length);
+	const most = Math.min(of.type.stock, Math.ceil((before.length - 1) / of.capacity));
+	for (let count = 1; count <= most; count += 1) {
+		const price = cost(of, count);
+		for (let pieces = 1; pieces < before.length; pieces += 1) {
+			const so = (before[Math.max(0, pieces - count * of.capacity)] as number) + price;
+			if (so >= (next[pieces] as number)) continue;
+			next[pieces] = so;
+			counts[pieces] = count;
+		}
+	}
+	return { next, counts };
+}

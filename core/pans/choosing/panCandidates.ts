@@ -1,0 +1,99 @@
+import { piecesPerPan } from "../packing/index.ts";
+import {
+	type Bed,
+	depthOf,
+	type FilledPan,
+	fillPan,
+	type LiquidLine,
+	type PanLimits,
+	type PanType,
+	type Piece,
+	pieceHeight,
+	rungsHigh,
+	shelfShare,
+	volumeBelow,
+} from "../shape/index.ts";
+
+/** So many pans of one kind, no more and no fewer; none keeps the kind for others. */
+export interface PanWish {
+	readonly typeId: string;
+	readonly count: number;
+}
+
+/** What has to go into pans. */
+export interface PanLoad {
+	readonly piece: Piece;
+	readonly pieces: number;
+	readonly gap_mm: number;
+	readonly line: LiquidLine;
+	/** Vegetables under all the pieces together. */
+	readonly bed: Bed;
+	/** What the chef has settled. */
+	readonly wishes?: readonly PanWish[];
+}
+
+/** A kind of pan that one dish may use. */
+export interface Candidate {
+	readonly type: PanType;
+	readonly capacity: number;
+	/** Share of a gastronorm 1/1 level, and the rungs it reaches up. */
+	readonly share: number;
+	readonly high: number;
+	/** What a full one holds below its line, pieces and bed and liquid, litres. */
+	readonly below_l: number;
+	/** Exactly so many are wished for; undefined leaves it open. */
+	readonly wished: number | undefined;
+	/** Whether it is better left on the shelf: 0 when a full one keeps its headspace and can be carried. */
+	readonly drawback: number;
+}
+
+/** Gastronorm 1/1 rungs that so many pans of a kind take: whole levels, each as high as the pan. */
+export function rungsOf({ share, high }: Pick<Candidate, "share" | "high">, count: number): number {
+	return Math.ceil(count * share - 1e-9) * high;
+}
+
+/** The kinds in which a piece of the dish lies, less what the chef has ruled out. */
+export function candidatesFor(load: PanLoad, stock: readonly PanType[], limits: PanLimits): Candidate[] {
+	return stock
+		.filter((type) => type.stock > 0)
+		.map((type) => candidate(type, load, limits))
+		.filter(({ capacity, wished }) => capacity > 0 && wished !== 0);
+}
+
+/** A pan that is over-full or too heavy for one, and one that does not close over its pieces. */
+const AWKWARD = 1;
+const DOES_NOT_CLOSE = 5;
+/** How much worse a pan is that weighs twice the limit. */
+const OVER_LIMIT = 2;
+
+/** What a pan with a drawback is held to cost in rungs: it stays on the shelf while any other will do. */
+export const DRAWBACK_RUNGS = 300;
+
+function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
+	const capacity = piecesPerPan(type.shape, load.piece, load.gap_mm);
+	const full = fillOne(type, load, Math.min(capacity, load.pieces), limits);
+	return {
+		type,
+		capacity,
+		share: shelfShare(type.shape),
+		high: rungsHigh(type.shape),
+		below_l: volumeBelow(type.shape, Math.min(full.line_mm, depthOf(type.shape))),
+		wished: load.wishes?.find(({ typeId }) => typeId === type.id)?.count,
+		drawback: drawbackOf(full, full.bed_mm + pieceHeight(load.piece) <= depthOf(type.shape), limits),
+	};
+}
+
+/** The further over the carrying limit, the worse. */
+function drawbackOf(full: FilledPan, closes: boolean, { liftLimit_kg }: PanLimits): number {
+	if (!closes) return DOES_NOT_CLOSE;
+	const over = Math.max(0, full.lifted_kg / liftLimit_kg - 1);
+	const isAwkward = full.warnings.includes("overfull") || over > 0;
+	return isAwkward ? AWKWARD + over * OVER_LIMIT : 0;
+}
+
+/** One pan with some of the pieces and its share of the bed. */
+export function fillOne(type: PanType, load: PanLoad, pieces: number, limits: PanLimits): FilledPan {
+	const share = pieces / load.pieces;
+	const bed = { volume_l: load.bed.volume_l * share, weight_kg: load.bed.weight_kg * share };
+	return fillPan(type.shape, load.piece, pieces, load.line, bed, limits);
+}

@@ -1,0 +1,31 @@
+import { GASTRONORM } from "./gastronorm.ts";
+import { depthOf, type PanShape, rimOf } from "./PanShape.ts";
+
+/** A kind of pan on the kitchen's shelf. */
+export interface PanType {
+	readonly id: string;
+	readonly name: string;
+	readonly shape: PanShape;
+	readonly stock: number;
+}
+
+/** Height of one rung in an oven, mm, and the free space over a pan: the usual catering pitch. */
+export const RUNG_MM = 65;
+export const OVER_PAN_MM = 10;
+
+/** Share of a gastronorm 1/1 shelf that a pan takes. */
+export function shelfShare(shape: PanShape): number {
+	if ("gn" in shape) return GASTRONORM[shape.gn].shareOfOne;
+	const rim = rimOf(shape);
+	const one = GASTRONORM["1/1"];
+	const turned = Math.min(
+		Math.max(rim.length_mm / one.length_mm, rim.width_mm / one.width_mm),
+		Math.max(rim.length_mm / one.width_mm, rim.width_mm / one.length_mm),
+	);
+	return turned <= 1 ? 1 : 2;
+}
+
+/** Rungs that a pan of this depth takes up. */
+export function rungsHigh(shape: PanShape, pitch_mm = RUNG_MM): number {
+	return Math.max(1, Math.ceil((depthOf(shape) + OVER_PAN_MM) / pitch_mm));
+}

@@ -1,0 +1,48 @@
+export {
+	BED_FILL,
+	type Bed,
+	type FilledPan,
+	fillPan,
+	HEADSPACE_LID_MM,
+	HEADSPACE_OPEN_MM,
+	LIFT_LIMIT_KG,
+	LIQUID_KG_PER_L,
+	litresToLine,
+	NO_BED,
+	type PanLimits,
+	type PanWarning,
+} from "./fillPan.ts";
+export {
+	GASTRONORM,
+	GASTRONORM_DEPTHS_MM,
+	GASTRONORM_SIZES,
+	type GastronormSize,
+} from "./gastronorm.ts";
+export { LINE_SCHOOLS, type LiquidLine, lineAbovePiece, lineWords } from "./liquidLine.ts";
+export { lineAround, litresAround, type MeatLayer } from "./litresAround.ts";
+export {
+	areaOf,
+	checkMeasured,
+	depthOf,
+	emptyPanWeight,
+	type Floor,
+	heightOf,
+	insideAt,
+	type PanShape,
+	panWords,
+	rimOf,
+	volumeBelow,
+} from "./PanShape.ts";
+export { OVER_PAN_MM, type PanType, RUNG_MM, rungsHigh, shelfShare } from "./PanType.ts";
+export { footprint, MEAT_KG_PER_L, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
+export {
+	BoxPan,
+	GastronormPan,
+	LineBelowTop,
+	LineByShare,
+	LineOverTop,
+	MeasuredPan,
+	Piece,
+	RoundPan,
+} from "./schemas.ts";
+export { smallerPiece } from "./smallerPiece.ts";

@@ -1,0 +1,1 @@
+export { backwardClock, type Clock, type DayOfWork, type Durations, startBefore } from "./backwardClock.ts";
