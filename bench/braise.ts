@@ -1,11 +1,9 @@
 import { once } from "node:events";
 import { createRequire } from "node:module";
 import { Worker } from "node:worker_threads";
-import { type BraiseGiven, braise, softeningRate, usualPan } from "#core/braise";
+import { alongProbe, type BraiseGiven, braise, simulate, softeningRate, usualPan } from "#core/braise";
+import { BATH_W_PER_M2K, bodyOf, LIQUID_J_PER_KGK, outsideOf, pieceHeat, STEEL_J_PER_KGK } from "#core/heat";
 import { emptyPanWeight } from "#core/pans";
-import { BATH_W_PER_M2K, LIQUID_J_PER_KGK, STEEL_J_PER_KGK } from "../core/braise/heatConstants.ts";
-import { meatHeat } from "../core/braise/MeatHeat.ts";
-import { outsideOf, simulate } from "../core/braise/simulate.ts";
 import { median, report, timed } from "./table.ts";
 
 const DAY_MIN = 1440;
@@ -23,7 +21,12 @@ const { Solver } = createRequire(import.meta.url)("odex") as { Solver: new (n: n
 /** One pan through a day, alone and against a general solver; the ranges by sampling; memory. */
 export async function benchBraise(): Promise<void> {
 	console.log("\nThe braise");
-	const oven = usualPan("goatShoulder", { shape: "cylinder", thickness_mm: 50 });
+	const oven = usualPan("goatShoulder", {
+		shape: "cylinder",
+		diameter_mm: 50,
+		length_mm: 110,
+		weight_g: 220,
+	});
 	const bath: BraiseGiven = { ...oven, lid: "sealed", heat: { kind: "waterBath", set_C: 70 } };
 	const day_ms = median(timed(60, () => simulate(bath, { minutes: DAY_MIN })));
 	report("24 h of one pan", `${day_ms.toFixed(1)} ms`, "under 5 ms");
@@ -60,19 +63,19 @@ function benchAgainstGeneral(bath: BraiseGiven): void {
 
 /** Layers, liquid and softening through a day by the general solver. @returns the softening */
 function generally(given: BraiseGiven, tolerance: number): number {
-	const { shape, thickness_mm, meat_kg, liquid_l, pan, heat, start } = given;
-	const meat = meatHeat(shape, thickness_mm, meat_kg, start.meat_C);
+	const { sides, meat_kg, liquid_l, pan, heat, start } = given;
+	const meat = pieceHeat({ body: bodyOf(sides), weight_kg: meat_kg, start_C: start.meat_C });
 	const layers = meat.C.length;
 	const liquid_JK = liquid_l * LIQUID_J_PER_KGK + emptyPanWeight(pan) * STEEL_J_PER_KGK;
 	const coupling_WK = BATH_W_PER_M2K * outsideOf(pan);
 	const set_C = "set_C" in heat ? heat.set_C : 0;
 	const factor = simulateFactor(given);
-	const solver = new Solver(layers + 2);
+	const solver = new Solver(2 * layers + 1);
 	solver.absoluteTolerance = tolerance;
 	solver.relativeTolerance = tolerance;
 	solver.maxSteps = 1e7;
 	const change = (_: number, y: number[]): number[] => {
-		const next = new Array<number>(layers + 2);
+		const next = new Array<number>(2 * layers + 1);
 		let inner_W = 0;
 		for (let layer = 0; layer < layers; layer += 1) {
 			const outer_W = (meat.link_WK[layer] as number) * ((y[layer + 1] as number) - (y[layer] as number));
@@ -80,11 +83,13 @@ function generally(given: BraiseGiven, tolerance: number): number {
 			inner_W = outer_W;
 		}
 		next[layers] = (coupling_WK * (set_C - (y[layers] as number)) - inner_W) / liquid_JK;
-		next[layers + 1] = (factor * softeningRate(y[0] as number)) / 60;
+		for (let layer = 0; layer < layers; layer += 1) {
+			next[layers + 1 + layer] = (factor * softeningRate(y[layer] as number)) / 60;
+		}
 		return next;
 	};
-	const first = [...meat.C, start.liquid_C, 0];
-	return solver.solve(change, 0, first, DAY_MIN * 60).y[layers + 1] as number;
+	const first = [...meat.C, start.liquid_C, ...meat.C.map(() => 0)];
+	return alongProbe(solver.solve(change, 0, first, DAY_MIN * 60).y, layers + 1);
 }
 
 /** How fast this cut softens, found from our own run: the same figure for both. */

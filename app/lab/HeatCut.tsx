@@ -1,6 +1,6 @@
 import { scaleLinear } from "d3-scale";
 import { memo } from "react";
-import type { MeatShape } from "#core/braise";
+import { formOf, type PieceForm, thicknessOf } from "#core/heat";
 import { areaOf, depthOf, insideAt, lineAround, rimOf } from "#core/pans";
 import { heatColour } from "../ui/heat.ts";
 import type { LabPan } from "./labPan.ts";
@@ -24,7 +24,9 @@ const SLICE = 2.4;
 /** The pan cut through at one moment, to scale: pieces coloured from outside to centre by their temperature. */
 export const HeatCut = memo(function HeatCut(props: HeatCutProps) {
 	const { lab, layers_C, liquid_C, liquid_l, words, width } = props;
-	const { pan, thickness_mm, meat_kg, shape } = lab;
+	const { pan, meat_kg, sides } = lab;
+	const thickness_mm = thicknessOf(sides);
+	const shape = formOf(sides);
 	const rim_mm = rimOf(pan).length_mm;
 	const px = scaleLinear()
 		.domain([0, rim_mm])
@@ -100,7 +102,7 @@ function across(floor: ReturnType<typeof insideAt>): number {
 }
 
 interface PieceProps {
-	readonly shape: MeatShape;
+	readonly shape: PieceForm;
 	readonly x: number;
 	readonly y: number;
 	readonly wide: number;

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { memo } from "react";
-import type { Heat, MeatShape } from "#core/braise";
+import { type Heat, type PieceSides, thicknessOf, withThickness } from "#core/heat";
 import { depthOf, type PanShape, panWords } from "#core/pans";
 import { durationWords } from "#core/time";
 import { CUTS, type Cut, cutWords, LIDS, type Lid } from "#core/trade";
@@ -15,16 +15,22 @@ import {
 	type LabPan,
 	LIMITS,
 	litresOf,
-	SHAPES,
+	ofKind,
+	otherSides,
+	PIECE_KINDS,
 	STARTS,
 	type StartKey,
 	startKey,
+	withOtherSide,
 } from "./labPan.ts";
 
 const Label = chakra("label", {
 	base: { display: "grid", gridTemplateColumns: "1fr auto", columnGap: "8px", alignItems: "baseline" },
 });
 const Value = chakra("b", { base: { fontFamily: "head", fontWeight: 700, fontSize: "18px" } });
+/** The sides of a piece besides its thickness. */
+const OTHER_SIDE_LABELS = ["Width", "Length"];
+
 /** A pan of the house that can be tried. */
 export interface PanKind {
 	readonly name: string;
@@ -53,11 +59,23 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 			<Range
 				label="Thickness of a piece"
 				shortKey="1"
-				value={lab.thickness_mm}
+				value={thicknessOf(lab.sides)}
 				{...LIMITS.thickness_mm}
-				text={length(lab.thickness_mm)}
-				onValue={(thickness_mm) => onChange({ thickness_mm })}
+				text={length(thicknessOf(lab.sides))}
+				onValue={(thickness_mm) => onChange({ sides: withThickness(lab.sides, thickness_mm) })}
 			/>
+			{otherSides(lab.sides).map((side_mm, index) => (
+				<Range
+					// biome-ignore lint/suspicious/noArrayIndexKey: the sides of a piece stand in their order
+					key={index}
+					label={OTHER_SIDE_LABELS[otherSides(lab.sides).length === 1 ? 1 : index] ?? ""}
+					value={side_mm}
+					low={thicknessOf(lab.sides)}
+					{...LIMITS.side_mm}
+					text={length(side_mm)}
+					onValue={(mm) => onChange({ sides: withOtherSide(lab.sides, index, mm) })}
+				/>
+			))}
 			{"set_C" in heat ? (
 				<Range
 					label="Set to"
@@ -106,7 +124,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 			/>
 			<Selects
 				cut={lab.cut}
-				shape={lab.shape}
+				sides={lab.sides}
 				lid={lab.lid}
 				heat={heat.kind}
 				pan={lab.pan}
@@ -120,7 +138,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 	);
 });
 
-type SelectsProps = Pick<LabPan, "cut" | "shape" | "lid" | "pan" | "start" | "hotStart"> &
+type SelectsProps = Pick<LabPan, "cut" | "sides" | "lid" | "pan" | "start" | "hotStart"> &
 	Pick<LabControlsProps, "kinds" | "units" | "onChange"> & { readonly heat: Heat["kind"] };
 
 /** What is chosen from a list; it is not drawn again while a slider moves. */
@@ -159,10 +177,12 @@ const Selects = memo(function Selects(props: SelectsProps) {
 			</Choice>
 			<Choice
 				label="Piece"
-				value={props.shape}
-				onChange={(event) => onChange({ shape: event.currentTarget.value as MeatShape })}
+				value={props.sides.kind}
+				onChange={(event) =>
+					onChange({ sides: ofKind(event.currentTarget.value as PieceSides["kind"], props.sides) })
+				}
 			>
-				{Object.entries(SHAPES).map(([key, words]) => (
+				{Object.entries(PIECE_KINDS).map(([key, words]) => (
 					<option key={key} value={key}>
 						{words}
 					</option>
@@ -244,7 +264,7 @@ function samePan(one: PanShape, other: PanShape): boolean {
 
 interface RangeProps {
 	readonly label: string;
-	readonly shortKey: string;
+	readonly shortKey?: string;
 	readonly value: number;
 	readonly low: number;
 	readonly high: number;
@@ -253,14 +273,16 @@ interface RangeProps {
 	readonly onValue: (value: number) => void;
 }
 
-function Range({ label, shortKey, value, low, high, step = 1, text, onValue }: RangeProps) {
+function Range({ label, shortKey = "", value, low, high, step = 1, text, onValue }: RangeProps) {
 	return (
 		<Label>
 			<chakra.span color="muted">
 				{label}{" "}
-				<Key aria-hidden fontSize="14px">
-					{shortKey}
-				</Key>
+				{shortKey ? (
+					<Key aria-hidden fontSize="14px">
+						{shortKey}
+					</Key>
+				) : null}
 			</chakra.span>
 			<Value>{text}</Value>
 			<Slider
@@ -269,7 +291,7 @@ function Range({ label, shortKey, value, low, high, step = 1, text, onValue }: R
 				type="range"
 				aria-label={label}
 				aria-valuetext={text}
-				aria-keyshortcuts={shortKey}
+				{...(shortKey ? { "aria-keyshortcuts": shortKey } : {})}
 				min={low}
 				max={high}
 				step={step}

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { memo } from "react";
 import { type PanThrough, pointAt } from "#core/braise";
+import { thicknessOf } from "#core/heat";
 import { durationWords } from "#core/time";
 import { cutWords } from "#core/trade";
 import type { Measures } from "../ui/measures.ts";
@@ -79,7 +80,8 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 		<Sheet paddingTop="0" aria-label={`Pan ${name}`}>
 			<Choose type="button" aria-pressed={isChosen} onClick={() => props.onChoose(props.index)}>
 				<Muted>
-					Pan {name}: {cutWords(lab.cut)}, {measures.length(lab.thickness_mm)}, {heatWords(lab, measures)}
+					Pan {name}: {cutWords(lab.cut)}, {measures.length(thicknessOf(lab.sides))},{" "}
+					{heatWords(lab, measures)}
 				</Muted>
 				<Figure display="block" fontSize="28px" data-figure="window">
 					{tender_min ? durationWords(tender_min.likely) : "never tender"}

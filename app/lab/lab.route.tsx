@@ -15,7 +15,7 @@ import type { Route } from "./+types/lab.route";
 import { LabControls } from "./LabControls.tsx";
 import { LabPanSheet } from "./LabPanSheet.tsx";
 import { changedPan, FIRST_PANS, givenOf, type LabPan, labPanOf } from "./labPan.ts";
-import { againstFirst, beliefWords } from "./labWords.ts";
+import { againstFirst, oldClaimWords } from "./labWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Lab" }];
 
@@ -182,10 +182,10 @@ export default function Lab({ loaderData }: Route.ComponentProps) {
 							marginTop="10px"
 							gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(3, minmax(0,1fr))" }}
 						>
-							{through.beliefs ? (
-								beliefWords(through.beliefs, measures).map(({ belief, plainly, here }) => (
-									<div key={belief}>
-										<chakra.dt fontWeight="650">{belief}</chakra.dt>
+							{through.oldClaims ? (
+								oldClaimWords(through.oldClaims, measures).map(({ claim, plainly, here }) => (
+									<div key={claim}>
+										<chakra.dt fontWeight="650">{claim}</chakra.dt>
 										<dd>
 											<b>{plainly}</b> <Muted>{here}</Muted>
 										</dd>

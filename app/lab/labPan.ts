@@ -1,4 +1,5 @@
-import { type BraiseGiven, type Heat, type MeatShape, USUAL_OVEN_KW } from "#core/braise";
+import { type BraiseGiven, USUAL_OVEN_KW } from "#core/braise";
+import { type Heat, type PieceForm, type PieceSides, sidesByThickness, thicknessOf } from "#core/heat";
 import {
 	areaOf,
 	depthOf,
@@ -13,8 +14,9 @@ import type { Cut, Lid } from "#core/trade";
 /** One pan as the lab's sliders have it: the liquid by its line, not by its litres. */
 export interface LabPan {
 	readonly cut: Cut;
-	readonly shape: MeatShape;
-	readonly thickness_mm: number;
+	/** The sides of one piece, mm. */
+	readonly sides: PieceSides;
+	readonly boneShare?: number;
 	readonly meat_kg: number;
 	/** Liquid line above the floor, mm. */
 	readonly line_mm: number;
@@ -50,14 +52,14 @@ export const LIMITS = {
 	meat_kg: { low: 0.5, high: 16 },
 	pansInOven: { low: 1, high: 20 },
 	line_mm: { low: 10 },
+	side_mm: { high: 400 },
 	coverOff_min: { low: 0, high: 300 },
 } as const;
 
 /** The lab is opened with these: one piece thick, one thin. */
 export const FIRST_PANS: readonly LabPan[] = [70, 45].map((thickness_mm) => ({
 	cut: "goatShoulder",
-	shape: "cylinder",
-	thickness_mm,
+	sides: { kind: "bar", diameter_mm: thickness_mm, length_mm: 110 },
 	meat_kg: 4.5,
 	line_mm: 45,
 	pan: { gn: "1/1", depth_mm: 100 },
@@ -97,14 +99,14 @@ export function isOven(heat: Heat): heat is Extract<Heat, { set_C: number }> {
 	return heat.kind === "fanOven" || heat.kind === "stillOven";
 }
 
-export function litresOf({ pan, meat_kg, thickness_mm, line_mm, vegetables_kg = 0 }: LabPan): number {
-	const poured_l = litresAround(pan, { meat_kg, height_mm: thickness_mm }, line_mm) - vegetables_kg;
+export function litresOf({ pan, meat_kg, sides, line_mm, vegetables_kg = 0 }: LabPan): number {
+	const poured_l = litresAround(pan, { meat_kg, height_mm: thicknessOf(sides) }, line_mm) - vegetables_kg;
 	return Math.max(LEAST_L, poured_l);
 }
 
 export function labPanOf({ liquid_l, oven, lids, resets, ...given }: BraiseGiven): LabPan {
-	const { pan, meat_kg, thickness_mm, vegetables_kg = 0 } = given;
-	const line_mm = lineAround(pan, { meat_kg, height_mm: thickness_mm }, liquid_l + vegetables_kg);
+	const { pan, meat_kg, sides, vegetables_kg = 0 } = given;
+	const line_mm = lineAround(pan, { meat_kg, height_mm: thicknessOf(sides) }, liquid_l + vegetables_kg);
 	const [back] = resets ?? [];
 	const { heat } = given;
 	const begun = back && isOven(heat);
@@ -119,14 +121,14 @@ export function labPanOf({ liquid_l, oven, lids, resets, ...given }: BraiseGiven
 }
 
 /** How full the floor of the pan lies, as a share; above one the pieces lie on each other. */
-export function floorTaken({ pan, meat_kg, thickness_mm }: LabPan): number {
-	const layer_l = (areaOf(insideAt(pan, 0)) * thickness_mm) / 1e6;
+export function floorTaken({ pan, meat_kg, sides }: LabPan): number {
+	const layer_l = (areaOf(insideAt(pan, 0)) * thicknessOf(sides)) / 1e6;
 	return meat_kg / MEAT_KG_PER_L / layer_l;
 }
 
 /** Whether the line stands too near the rim. */
-export function isOverfull({ pan, line_mm, thickness_mm }: LabPan): boolean {
-	return Math.max(line_mm, thickness_mm) > depthOf(pan) - RIM_MM;
+export function isOverfull({ pan, line_mm, sides }: LabPan): boolean {
+	return Math.max(line_mm, thicknessOf(sides)) > depthOf(pan) - RIM_MM;
 }
 
 /** The same pan with some of it changed; what no longer fits is brought within its limits. */
@@ -166,8 +168,40 @@ export function startKey({ start }: Pick<LabPan, "start">): StartKey | null {
 	);
 }
 
-export const SHAPES = {
-	slab: "slice",
-	cylinder: "bar or leg",
-	ball: "cube or ball",
-} as const satisfies Record<MeatShape, string>;
+/** What a piece is, in a cook's words, by the kind of its sides. */
+export const PIECE_KINDS = {
+	block: "block: length, width, thickness",
+	bar: "round bar or leg",
+	ball: "ball",
+} as const satisfies Record<PieceSides["kind"], string>;
+
+const FORM_OF_KIND: Readonly<Record<PieceSides["kind"], PieceForm>> = {
+	block: "slab",
+	bar: "cylinder",
+	ball: "ball",
+};
+/** What a piece weighs whose form is chosen anew, kg. */
+const A_PIECE_KG = 0.35;
+
+/** A piece of another kind, as thick as this one. */
+export function ofKind(kind: PieceSides["kind"], sides: PieceSides): PieceSides {
+	return kind === sides.kind ? sides : sidesByThickness(FORM_OF_KIND[kind], thicknessOf(sides), A_PIECE_KG);
+}
+
+/** Sides of a piece besides its thickness, the shorter first, mm. */
+export function otherSides(sides: PieceSides): readonly number[] {
+	if (sides.kind === "ball") return [];
+	if (sides.kind === "bar") return [Math.max(sides.length_mm, sides.diameter_mm)];
+	return [...sides.sides_mm].sort((a, b) => a - b).slice(1);
+}
+
+/** The same piece with one of its other sides changed; none becomes thinner than the thickness. */
+export function withOtherSide(sides: PieceSides, index: number, mm: number): PieceSides {
+	if (sides.kind === "ball") return sides;
+	if (sides.kind === "bar") {
+		return sides.length_mm < sides.diameter_mm ? { ...sides, diameter_mm: mm } : { ...sides, length_mm: mm };
+	}
+	const sorted = [...sides.sides_mm].sort((a, b) => a - b);
+	sorted[index + 1] = Math.max(sorted[0] as number, mm);
+	return { kind: "block", sides_mm: [sorted[2] as number, sorted[1] as number, sorted[0] as number] };
+}

@@ -1,10 +1,11 @@
-import type { Beliefs, PanThrough } from "#core/braise";
+import type { OldClaims, PanThrough } from "#core/braise";
+import { formOf, thicknessOf } from "#core/heat";
 import { depthOf, panWords } from "#core/pans";
 import { durationWords } from "#core/time";
 import { cutWords, LIDS } from "#core/trade";
 import type { Measures } from "../ui/measures.ts";
 import { counted, percent } from "../ui/reading.ts";
-import { floorTaken, HEATS, isOverfull, type LabPan, litresOf } from "./labPan.ts";
+import { floorTaken, HEATS, isOverfull, type LabPan, litresOf, otherSides } from "./labPan.ts";
 
 /** What happened in one pan, sentence by sentence. */
 export function storyWords(through: PanThrough, { temperature, volume }: Measures): string[] {
@@ -41,6 +42,8 @@ const UNSURE = {
 	thickness: "how thick the pieces really are",
 	oven: "what the oven really gives",
 	cut: "the animal",
+	pan: "how well the heat gets into the pan",
+	lid: "how well the lid sits",
 } as const;
 
 /** What is other in one pan than in the first, and what that did. */
@@ -67,12 +70,11 @@ export function againstFirst(
 }
 
 function differences(a: LabPan, b: LabPan, measures: Measures): string[] {
-	const { length, mass, volume } = measures;
+	const { mass, volume } = measures;
 	const heat = (lab: LabPan) => heatWords(lab, measures);
 	const rows: [string, string][] = [
 		[cutWords(a.cut), cutWords(b.cut)],
-		[a.shape, b.shape],
-		[`${length(a.thickness_mm)} thick`, `${length(b.thickness_mm)} thick`],
+		[sidesWords(a, measures), sidesWords(b, measures)],
 		[heat(a), heat(b)],
 		[LIDS[a.lid], LIDS[b.lid]],
 		[panWords(a.pan), panWords(b.pan)],
@@ -98,6 +100,19 @@ function doorWords({ doors = [] }: LabPan): string {
 function hotWords({ hotStart }: LabPan, { temperature }: Measures): string {
 	if (hotStart === null) return "no hot start";
 	return `${temperature(hotStart.set_C)} for the first ${durationWords(hotStart.minutes)}`;
+}
+
+/** "110 × 70 × 45 mm", the way heat takes last. */
+function sidesWords({ sides }: LabPan, { length }: Measures): string {
+	const others = otherSides(sides).map((mm) => `${length(mm)} × `);
+	return `${formWords(sides)} ${others.reverse().join("")}${length(thicknessOf(sides))} thick`;
+}
+
+const FORMS = { slab: "slices", cylinder: "bars", ball: "cubes or balls" } as const;
+
+/** What the piece heats like. */
+export function formWords(sides: LabPan["sides"]): string {
+	return FORMS[formOf(sides)];
 }
 
 /** "1:40" after the oven door. */
@@ -131,28 +146,28 @@ export function fillingWords(lab: LabPan, { length }: Measures): string[] {
 	];
 }
 
-/** An old belief and what the first pan says to it. */
-export interface Belief {
-	readonly belief: string;
+/** An old claim and what the first pan says to it. */
+export interface OldClaimWords {
+	readonly claim: string;
 	readonly plainly: string;
 	readonly here: string;
 }
 
-export function beliefWords(beliefs: Beliefs, { temperature }: Measures): Belief[] {
-	const { juiceShare, core, doubled } = beliefs;
+export function oldClaimWords(claims: OldClaims, { temperature }: Measures): OldClaimWords[] {
+	const { juiceShare, core, doubled } = claims;
 	return [
 		{
-			belief: "“Searing seals in the juice.”",
+			claim: "“Searing seals in the juice.”",
 			plainly: "It does not. Searing is for flavour and colour.",
 			here: `Pan A loses ${percent(Math.round(juiceShare * 100) / 100)} of its weight as juice by fork-tender, coloured or not: it runs out as the meat passes 45 to 85 °C, and no crust holds it.`,
 		},
 		{
-			belief: "“It is done at a core temperature.”",
+			claim: "“It is done at a core temperature.”",
 			plainly: "A braise is done by time at temperature. Feel it.",
 			here: `At ${durationWords(core.at_min)} the centre of pan A is at ${temperature(core.then_C)} and it pulls; at fork-tender it is at ${temperature(core.tender_C)}. A thermometer can hardly tell the two apart.`,
 		},
 		{
-			belief: "“Twice the portions, twice the time.”",
+			claim: "“Twice the portions, twice the time.”",
 			plainly: "The time goes by the thickness of a piece, not by how many there are.",
 			here: `Pan A takes ${durationWords(doubled.now_min)}; in twice as many pans ${durationWords(doubled.morePans_min)}, in one pan of twice the floor ${durationWords(doubled.widerPan_min)}.`,
 		},

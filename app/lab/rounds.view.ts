@@ -1,4 +1,5 @@
 import { braiseCurve } from "#core/braise";
+import { thicknessOf } from "#core/heat";
 import { panWords } from "#core/pans";
 import { durationWords } from "#core/time";
 import { cutWords, LIDS } from "#core/trade";
@@ -84,7 +85,7 @@ export function questionView({ situation }: Question, measures: Measures) {
 function panLine({ before }: Situation, { length, mass, temperature, volume }: Measures): string {
 	const { heat } = before;
 	const oven = "set_C" in heat ? `${HEATS[heat.kind].words} at ${temperature(heat.set_C)}` : "hob";
-	return `${mass(before.meat_kg)} of ${cutWords(before.cut)}, ${length(before.thickness_mm)} thick, in one ${panWords(before.pan)} with ${volume(before.liquid_l)} of boiling stock at ${SALT_IN_PCT} % salt, ${LIDS[before.lid]}, ${oven}.`;
+	return `${mass(before.meat_kg)} of ${cutWords(before.cut)}, ${length(thicknessOf(before.sides))} thick, in one ${panWords(before.pan)} with ${volume(before.liquid_l)} of boiling stock at ${SALT_IN_PCT} % salt, ${LIDS[before.lid]}, ${oven}.`;
 }
 
 /** The one thing that is other, in a sentence. */
@@ -105,7 +106,7 @@ function changeWords({ change, before, after }: Situation, measures: Measures): 
 			return `The oven is set to ${set(after)} in place of ${set(before)}.`;
 		case "thicker":
 		case "thinner":
-			return `The pieces are ${length(after.thickness_mm)} thick; the weight is the same.`;
+			return `The pieces are ${length(thicknessOf(after.sides))} thick; the weight is the same.`;
 		case "morePans":
 			return `${after.oven?.pans} such pans stand in the oven in place of one.`;
 		case "coldStart":

@@ -1,4 +1,5 @@
 import { CUT_SPREAD, THICKNESS_SPREAD } from "#core/braise";
+import { formOf, thicknessOf } from "#core/heat";
 import { BED_FILL, type ChosenPan, type LiquidLine, lineWords } from "#core/pans";
 import type { Kitchen, Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
@@ -295,14 +296,16 @@ const BODIES = {
 /** "heated like a bar 48 mm thick, from 15 °C in boiling liquid" */
 function bodyWords({ braise }: Plan, reading: Reading): string {
 	if (!braise) return "by its cut alone, since there is no pan";
-	const { shape, thickness_mm, start } = braise.given;
-	return `${BODIES[shape]} ${reading.length(thickness_mm)} thick, from ${reading.temperature(start.meat_C)} in boiling liquid`;
+	const { sides, start } = braise.given;
+	return `${BODIES[formOf(sides)]} ${reading.length(thicknessOf(sides))} thick, from ${reading.temperature(start.meat_C)} in boiling liquid`;
 }
 
 const UNSURE = {
 	thickness: `pieces ${percent(THICKNESS_SPREAD)} thinner or thicker`,
 	oven: "the oven hotter or colder than it says",
 	cut: `an animal ${percent(CUT_SPREAD)} more tender or tougher`,
+	pan: "a pan that takes the heat better or worse",
+	lid: "a lid that sits better or worse",
 } as const;
 
 /** What the range is made of, the most telling first. */

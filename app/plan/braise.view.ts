@@ -1,11 +1,5 @@
-import {
-	type BraiseCurve,
-	braiseCurve,
-	type CutSize,
-	heatBody,
-	stillToGo,
-	type WaysAsked,
-} from "#core/braise";
+import { type BraiseCurve, braiseCurve, type CutSize, stillToGo, type WaysAsked } from "#core/braise";
+import { sidesOf } from "#core/heat";
 import { depthOf, rimOf, smallerPiece } from "#core/pans";
 import type { Kitchen, Plan, PlanBraise } from "#core/plan";
 import type { Recipe } from "#core/recipe";
@@ -111,7 +105,7 @@ function waysOf(recipe: Recipe, plan: Plan, braise: PlanBraise, kitchen: Kitchen
 /** As the butcher can cut it; what is served by the piece stays whole. */
 function sizesOf({ piece, portion }: Recipe): CutSize[] {
 	const halvings = isByPiece(portion) ? [0] : [0, 1, 2];
-	return halvings.map((times) => ({ parts: 2 ** times, ...heatBody(smallerPiece(piece, times)) }));
+	return halvings.map((times) => ({ parts: 2 ** times, sides: sidesOf(smallerPiece(piece, times)) }));
 }
 
 /** What is felt for, and what is done when it is early or late. */

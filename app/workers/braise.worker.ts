@@ -15,7 +15,7 @@ export interface Ways {
 }
 
 const braising = {
-	/** Pans side by side, and what the first of them says to old beliefs. */
+	/** Pans side by side, and what the first of them says to old claims. */
 	pans(given: readonly BraiseGiven[]): PansThrough {
 		return pansThrough(given);
 	},

@@ -1,40 +1,34 @@
+import type { Events, Heat, OvenPower, PieceSides } from "../heat/index.ts";
 import type { PanShape } from "../pans/index.ts";
 import type { Cut, Lid } from "../trade/index.ts";
-import type { MeatShape } from "./MeatHeat.ts";
-
-export type Heat =
-	| {
-			readonly kind: "stillOven" | "fanOven" | "waterBath" | "pressure" | "slowCooker";
-			readonly set_C: number;
-	  }
-	| { readonly kind: "hob"; readonly simmer: boolean };
 
 /** One pan as it goes in. */
-export interface BraiseGiven {
+export interface BraiseGiven extends Events {
 	readonly cut: Cut;
-	readonly shape: MeatShape;
-	/** Through the piece the shortest way. */
-	readonly thickness_mm: number;
+	/** The sides of one piece, mm. */
+	readonly sides: PieceSides;
+	/** Meat with its bone, kg. */
 	readonly meat_kg: number;
+	/** Bone as a share of that weight. */
+	readonly boneShare?: number;
 	readonly liquid_l: number;
 	readonly pan: PanShape;
 	readonly lid: Lid;
 	readonly heat: Heat;
 	readonly start: { readonly meat_C: number; readonly liquid_C: number };
-	/** Share of the meat that it loses as juice; the cut's usual cooking loss. */
+	/** Share of the meat without bone that it loses as juice; the cut's usual cooking loss. */
 	readonly cookingLoss?: number;
 	/** Vegetables lying in the liquid; they hold heat as water does. */
 	readonly vegetables_kg?: number;
-	/** The oven's power and how many such pans share it; without it there is always enough. */
-	readonly oven?: { readonly power_kW: number; readonly pans: number };
-	/** Times the door is opened, and by how much the air falls. */
-	readonly doors?: readonly { readonly at_min: number; readonly drop_C: number }[];
-	/** The oven set anew: start hot, then drop. */
-	readonly resets?: readonly { readonly at_min: number; readonly set_C: number }[];
-	/** The lid changed: off at the end. */
-	readonly lids?: readonly { readonly at_min: number; readonly lid: Lid }[];
-	/** What joins late and cools the pan. */
-	readonly additions?: readonly { readonly at_min: number; readonly kg: number; readonly temp_C: number }[];
+	readonly oven?: OvenPower;
+	/** Share of steam in the oven's air; the usual one of its kind where nothing is said. */
+	readonly humidity?: number;
+	/** Height above the sea, m. */
+	readonly altitude_m?: number;
+	/** How much better or worse than usual the heat gets into the pan, a factor. */
+	readonly coupling?: number;
+	/** How much more or less than usual the lid lets out, a factor. */
+	readonly leak?: number;
 }
 
 /** The state of the pan at one minute. */

@@ -1,14 +1,21 @@
+import { type HeatKind, thicker } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
-import type { BraiseGiven, Heat } from "./BraiseGiven.ts";
+import type { BraiseGiven } from "./BraiseGiven.ts";
 import { CALIBRATED } from "./calibrated.ts";
+import { RANGE_END } from "./confidence.ts";
+import { CUT_GROUPS } from "./cutFactors.ts";
 import { type Simulated, simulate } from "./simulate.ts";
 import { MARKS, type Mark } from "./tenderness.ts";
 
-/** How far pieces, ovens and animals stray from what is said, as the ends of an 80 % range. */
+/** How far pieces, animals, lids and pans stray from what is said, as the ends of an 80 % range. */
 export const THICKNESS_SPREAD = 0.15;
 export const CUT_SPREAD = 0.2;
+/** Heat that gets into a pan: where it stands, how its floor lies. A factor. */
+export const COUPLING_SPREAD = 0.2;
+/** What a lid lets out: how well it sits. A factor. */
+export const LEAK_SPREAD = 2;
 /** °C, by how well the temperature is held. */
-export const HEAT_SPREAD_C: Readonly<Record<Heat["kind"], number>> = {
+export const HEAT_SPREAD_C: Readonly<Record<HeatKind, number>> = {
 	stillOven: 8,
 	fanOven: 8,
 	hob: 2,
@@ -22,7 +29,7 @@ export const LONGEST_MIN = 2880;
 
 /** What may be other than it was said, and what that does. */
 export interface Sensitivity {
-	readonly what: "thickness" | "oven" | "cut";
+	readonly what: "thickness" | "oven" | "cut" | "pan" | "lid";
 	/** Minutes to fork-tender at both ends of its spread. */
 	readonly low_min: number;
 	readonly high_min: number;
@@ -37,37 +44,60 @@ export interface Braised {
 	readonly likely: Simulated;
 	/** The most telling first. */
 	readonly sensitivities: readonly Sensitivity[];
+	/** Spread of the model's own error for this cut, σ of the logarithm of the minutes. */
+	readonly modelSpread: number;
 }
 
 export interface BraiseOptions {
 	/** Whether the likely course tells every layer of the meat. */
 	readonly layers?: boolean;
+	/** How it is known to soften; the shipped constants unless a kitchen's log says otherwise. */
+	readonly tenderness?: Tenderness;
+}
+
+/** What is believed of tenderness besides the heat: how far it may be out. */
+export interface Tenderness {
+	/** A factor on the minutes that the kitchen's own log gives; 1 without one. */
+	readonly times: number;
+	/** σ of the logarithm that stays. */
+	readonly spread: number;
 }
 
 /**
  * From the pan to the four marks, with ranges from what is not known for certain: how thick the
- * pieces are, how hot the oven really is, how tough the animal was. Each is tried at both ends
- * and their effects are added as independent ones.
+ * pieces are, how hot the oven really is, how tough the animal was, how well pan and lid sit,
+ * and how far the model itself is out. Each is tried at both ends and their effects are added
+ * as independent ones.
  *
  * @returns a mark is null when it is not reached within two days
- * @see model, section E
+ * @see model, sections E and J
  */
-export function braise(given: BraiseGiven, { layers = false }: BraiseOptions = {}): Braised {
+export function braise(given: BraiseGiven, { layers = false, tenderness }: BraiseOptions = {}): Braised {
 	const until = (CALIBRATED.marks.fallingApart / (1 - CUT_SPREAD)) * 1.02;
 	const likely = simulate(given, { minutes: LONGEST_MIN, until, layers });
 	const ends = endsOf(given, likely, until);
+	const { times, spread: modelSpread } = tenderness ?? { times: 1, spread: modelSpreadOf(given) };
 	const forkTender_min = likely.reached(CALIBRATED.marks.forkTender);
 	return {
-		marks: Object.fromEntries(MARKS.map((mark) => [mark, rangeOf(mark, likely, ends)])) as Braised["marks"],
-		liquidLeft_l: likely.leftAt(forkTender_min ?? likely.points.at(-1)?.minute ?? 0),
+		marks: Object.fromEntries(
+			MARKS.map((mark) => [mark, rangeOf(mark, likely, ends, modelSpread, times)]),
+		) as Braised["marks"],
+		liquidLeft_l: likely.leftAt((forkTender_min ?? likely.points.at(-1)?.minute ?? 0) * times),
 		dryAt_min: likely.dryAt_min,
 		peakLiquid_C: likely.peakLiquid_C,
 		likely,
 		sensitivities: sensitivitiesOf(likely, ends),
+		modelSpread,
 	};
 }
 
-/** Both ends of what is not known; `toughness` divides the softening that is asked. */
+/** The fit's own uncertainty of the group and what no constant explains, together. */
+export function modelSpreadOf({ cut }: Pick<BraiseGiven, "cut">): number {
+	const { model, groups } = CALIBRATED.spreads;
+	return Math.hypot(model, groups[CUT_GROUPS[cut]]);
+}
+
+/** Both ends of what is not known; the factors divide the softening that is asked. */
 interface Ends {
 	readonly what: Sensitivity["what"];
 	readonly low: Simulated;
@@ -77,29 +107,47 @@ interface Ends {
 }
 
 function endsOf(given: BraiseGiven, likely: Simulated, until: number): Ends[] {
+	const { sides, coupling = 1, leak = 1 } = given;
 	const run = (changed: Partial<BraiseGiven>) =>
 		simulate({ ...given, ...changed }, { minutes: LONGEST_MIN, until, every_min: Number.POSITIVE_INFINITY });
+	const ends = (
+		what: Sensitivity["what"],
+		sooner: Partial<BraiseGiven>,
+		later: Partial<BraiseGiven>,
+	): Ends => ({ what, low: run(sooner), high: run(later), lowFactor: 1, highFactor: 1 });
+	const spread_C = HEAT_SPREAD_C[given.heat.kind];
 	return [
-		{
-			what: "thickness",
-			low: run({ thickness_mm: given.thickness_mm * (1 - THICKNESS_SPREAD) }),
-			high: run({ thickness_mm: given.thickness_mm * (1 + THICKNESS_SPREAD) }),
-			lowFactor: 1,
-			highFactor: 1,
-		},
-		{
-			what: "oven",
-			low: run(warmer(given, HEAT_SPREAD_C[given.heat.kind])),
-			high: run(warmer(given, -HEAT_SPREAD_C[given.heat.kind])),
-			lowFactor: 1,
-			highFactor: 1,
-		},
+		ends(
+			"thickness",
+			{ sides: thicker(sides, 1 - THICKNESS_SPREAD) },
+			{ sides: thicker(sides, 1 + THICKNESS_SPREAD) },
+		),
+		ends("oven", warmer(given, spread_C), warmer(given, -spread_C)),
 		{ what: "cut", low: likely, high: likely, lowFactor: 1 + CUT_SPREAD, highFactor: 1 - CUT_SPREAD },
+		...(isInOven(given)
+			? [
+					ends(
+						"pan",
+						{ coupling: coupling * (1 + COUPLING_SPREAD) },
+						{ coupling: coupling / (1 + COUPLING_SPREAD) },
+					),
+				]
+			: []),
+		...(leaks(given) ? [ends("lid", { leak: leak / LEAK_SPREAD }, { leak: leak * LEAK_SPREAD })] : []),
 	];
 }
 
+function isInOven({ heat }: BraiseGiven): boolean {
+	return heat.kind === "stillOven" || heat.kind === "fanOven";
+}
+
+/** An open pan has no lid that could sit badly, and under pressure none may. */
+function leaks({ lid, heat }: BraiseGiven): boolean {
+	return isInOven({ heat } as BraiseGiven) && lid !== "open" && lid !== "sealed";
+}
+
 function warmer({ heat, resets = [] }: BraiseGiven, by_C: number): Partial<BraiseGiven> {
-	if (!("set_C" in heat)) return {};
+	if (heat.kind === "hob") return { heat: { ...heat, off_K: (heat.off_K ?? 0) + by_C } };
 	return {
 		heat: { ...heat, set_C: heat.set_C + by_C },
 		resets: resets.map((reset) => ({ ...reset, set_C: reset.set_C + by_C })),
@@ -112,12 +160,19 @@ export function tenderRange({ marks }: Braised): Range {
 }
 
 /** Effects as shares of the likely time, added as independent ones are: by their squares. */
-function rangeOf(mark: Mark, likely: Simulated, ends: readonly Ends[]): Range | null {
+function rangeOf(
+	mark: Mark,
+	likely: Simulated,
+	ends: readonly Ends[],
+	modelSpread: number,
+	times: number,
+): Range | null {
 	const wanted = CALIBRATED.marks[mark];
 	const middle = likely.reached(wanted);
 	if (middle === null) return null;
-	let sooner = 0;
-	let later = 0;
+	const own = (modelSpread * RANGE_END) ** 2;
+	let sooner = own;
+	let later = own;
 	for (const { low, high, lowFactor, highFactor } of ends) {
 		const early = low.reached(wanted / lowFactor) ?? middle;
 		const late = high.reached(wanted / highFactor) ?? LONGEST_MIN;
@@ -125,9 +180,9 @@ function rangeOf(mark: Mark, likely: Simulated, ends: readonly Ends[]): Range | 
 		later += Math.log(Math.max(1, late / middle)) ** 2;
 	}
 	return {
-		low: middle * Math.exp(-Math.sqrt(sooner)),
-		likely: middle,
-		high: middle * Math.exp(Math.sqrt(later)),
+		low: middle * times * Math.exp(-Math.sqrt(sooner)),
+		likely: middle * times,
+		high: middle * times * Math.exp(Math.sqrt(later)),
 	};
 }
 

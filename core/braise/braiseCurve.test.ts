@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { braise, braiseCurve, endOfCurve, usualPan } from "./index.ts";
 
-const given = usualPan("porkShoulder", { shape: "cylinder", thickness_mm: 50 });
+const given = usualPan("porkShoulder", { shape: "cylinder", diameter_mm: 50, length_mm: 110, weight_g: 220 });
 
 describe("the drawn course of a braise", () => {
 	const braised = braise(given, { layers: true });

@@ -4,8 +4,8 @@ import { pointAt } from "./braiseCurve.ts";
 import { likelyMinutes } from "./likelyMinutes.ts";
 import type { PanThrough } from "./panThrough.ts";
 
-/** What the model says to three old beliefs, for one pan. */
-export interface Beliefs {
+/** What the model says to three old claims, for one pan. */
+export interface OldClaims {
 	/** Share of the meat that has run out as juice by fork-tender, seared or not. */
 	readonly juiceShare: number;
 	/** The centre, when two thirds of the time have gone and when it is tender, °C. */
@@ -21,7 +21,7 @@ export interface Beliefs {
 const TWO_THIRDS = 2 / 3;
 
 /** @returns null for a pan that is never tender */
-export function beliefsOf({ given, curve, tender_min, story }: PanThrough): Beliefs | null {
+export function oldClaimsOf({ given, curve, tender_min, story }: PanThrough): OldClaims | null {
 	if (!tender_min || !story) return null;
 	const now_min = tender_min.likely;
 	const at_min = now_min * TWO_THIRDS;

@@ -1,6 +1,6 @@
+import { GAS_J_PER_MOLK, KELVIN } from "../heat/index.ts";
 import { CALIBRATED } from "./calibrated.ts";
 import type { CutGroup } from "./cutFactors.ts";
-import { GAS_J_PER_MOLK } from "./heatConstants.ts";
 
 /** What a probe finds, in the order in which it comes. */
 export const MARKS = ["sliceable", "forkTender", "shredding", "fallingApart"] as const;
@@ -18,8 +18,6 @@ export interface Kinetics {
 	/** How fast each group of cuts softens. */
 	readonly factors: Readonly<Record<CutGroup, number>>;
 }
-
-const KELVIN = 273.15;
 
 /**
  * How fast collagen turns to gelatin, per minute, for a cut whose factor is 1: first order,

@@ -1,15 +1,16 @@
 import { describe, expect, it } from "vitest";
+import { sidesOf } from "../heat/index.ts";
 import { braise, ovenEnergy, storyOf, usualPan, type WaysAsked, waysAtOven, waysToTender } from "./index.ts";
 
-const BODY = { shape: "cylinder", thickness_mm: 55 } as const;
+const PIECE = { shape: "cylinder", diameter_mm: 55, length_mm: 120, weight_g: 300 } as const;
 const asked = (wanted_min: number): WaysAsked => ({
-	given: usualPan("goatShoulder", BODY),
+	given: usualPan("goatShoulder", PIECE),
 	pans: 5,
 	ovens: 1,
 	lids: ["lid", "paper"],
 	sizes: [
-		{ parts: 1, ...BODY },
-		{ parts: 4, shape: "ball", thickness_mm: 40 },
+		{ parts: 1, sides: sidesOf(PIECE) },
+		{ parts: 4, sides: { kind: "ball", diameter_mm: 40 } },
 	],
 	oven_C: { low: 80, high: 190 },
 	confidence: 0.9,
@@ -36,7 +37,7 @@ describe("ways to have it tender by a time", () => {
 	});
 
 	it("in less time the small pieces come first; in no time nothing does, and that is said", () => {
-		const soon = waysToTender(asked(155));
+		const soon = waysToTender(asked(172));
 		expect(soon.find(({ inTime }) => inTime)?.parts).toBe(4);
 		expect(waysToTender(asked(30)).every(({ inTime }) => !inTime)).toBe(true);
 	});
@@ -66,7 +67,7 @@ describe("energy of an oven", () => {
 
 describe("the story of a braise", () => {
 	it("tells when the middle was hot and how much softening came after", () => {
-		const given = usualPan("goatShoulder", BODY);
+		const given = usualPan("goatShoulder", PIECE);
 		const braised = braise(given);
 		const story = storyOf(given, braised);
 		expect(story?.liquidTop_C).toBeGreaterThan(98);
@@ -78,7 +79,7 @@ describe("the story of a braise", () => {
 	});
 
 	it("is not told of a pan that never gets there", () => {
-		const given = usualPan("goatShoulder", BODY);
+		const given = usualPan("goatShoulder", PIECE);
 		const warm = { ...given, heat: { kind: "waterBath", set_C: 45 } as const };
 		expect(storyOf(warm, braise(warm))).toBeNull();
 	});

@@ -1,3 +1,4 @@
+import type { PieceSides } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { Lid } from "../trade/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
@@ -5,11 +6,11 @@ import { type Braised, braise, LONGEST_MIN, tenderRange } from "./braise.ts";
 import { minutesToBeSure } from "./confidence.ts";
 import { type OvenEnergy, ovenEnergy } from "./energy.ts";
 import { likelyMinutes } from "./likelyMinutes.ts";
-import type { HeatBody } from "./pieceHeat.ts";
 
 /** A piece as the butcher can cut it: whole, or in so many parts. */
-export interface CutSize extends HeatBody {
+export interface CutSize {
 	readonly parts: number;
+	readonly sides: PieceSides;
 }
 
 export interface WaysAsked {
@@ -120,8 +121,7 @@ function sureRatio({ given, confidence }: WaysAsked): number {
 
 function changed(given: BraiseGiven, size: CutSize, lid: Lid, oven_C: number): BraiseGiven {
 	const kind = given.heat.kind === "stillOven" ? "stillOven" : "fanOven";
-	const { shape, thickness_mm } = size;
-	return { ...given, shape, thickness_mm, lid, heat: { kind, set_C: oven_C } };
+	return { ...given, sides: size.sides, lid, heat: { kind, set_C: oven_C } };
 }
 
 function wayAt(asked: WaysAsked, size: CutSize, lid: Lid, oven_C: number): WayToTender {

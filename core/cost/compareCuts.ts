@@ -1,4 +1,4 @@
-import { heatBody, usualMinutes } from "../braise/index.ts";
+import { usualMinutes } from "../braise/index.ts";
 import type { Ingredient, Recipe } from "../recipe/index.ts";
 import type { Cut } from "../trade/index.ts";
 import { CUT_YIELDS, cookedShare, isByPiece, type Losses } from "../yields/index.ts";
@@ -45,7 +45,7 @@ export function compareCuts(recipe: Recipe, known: ReadonlyMap<string, Ingredien
 					perCookedKg_minor,
 					perPortion_minor: (perCookedKg_minor * portion_g(recipe)) / 1000,
 					yield: left,
-					tender_min: usualMinutes(cut, heatBody(recipe.piece)),
+					tender_min: usualMinutes(cut, recipe.piece, losses.boneShare),
 					own: one.id === own,
 				},
 			];

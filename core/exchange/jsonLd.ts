@@ -1,4 +1,4 @@
-import { heatBody, usualMinutes } from "../braise/index.ts";
+import { usualMinutes } from "../braise/index.ts";
 import { refuse } from "../check/index.ts";
 import { formatQuantity, readable } from "../quantity/index.ts";
 import {
@@ -41,7 +41,9 @@ export function toJsonLd(
 ): RecipeJsonLd {
 	const hands = doc.steps.reduce((sum, step) => sum + step.handsOn_min, 0);
 	const waits = doc.steps.reduce((sum, step) => sum + step.waiting_min, 0);
-	const cook = isPreparation(doc) ? waits : Math.round(usualMinutes(doc.cut, heatBody(doc.piece)));
+	const cook = isPreparation(doc)
+		? waits
+		: Math.round(usualMinutes(doc.cut, doc.piece, doc.losses.boneShare));
 	return {
 		"@context": "https://schema.org",
 		"@type": "Recipe",

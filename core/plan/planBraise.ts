@@ -1,4 +1,5 @@
-import { type Braised, type BraiseGiven, braise, heatBody, tenderRange, usualPan } from "../braise/index.ts";
+import { type Braised, type BraiseGiven, braise, tenderRange, usualPan } from "../braise/index.ts";
+import { sidesOf } from "../heat/index.ts";
 import { memoise } from "../memoise/index.ts";
 import { type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
 import { areaOf, type ChosenPan, insideAt, type PanChoice } from "../pans/index.ts";
@@ -60,6 +61,8 @@ function withLate(given: BraiseGiven, lines: readonly PlanLine[], share: number)
 		at_min: Math.max(0, end_min - (line.late_min ?? 0)),
 		kg: ((amount_g ?? 0) / 1000) * share,
 		temp_C: LATE_IN_C,
+		water: 0.9,
+		gives: 0.25,
 	}));
 	const lying = late.filter(({ line }) => line.role === "vegetable");
 	const lying_kg = lying.reduce((sum, { amount_g }) => sum + ((amount_g ?? 0) / 1000) * share, 0);
@@ -67,8 +70,8 @@ function withLate(given: BraiseGiven, lines: readonly PlanLine[], share: number)
 }
 
 /** From the oven door to fork-tender in a usual pan, for a dish that has none. */
-export function usualTender({ cut, piece }: Recipe): Range {
-	return tenderRange(braisedOnce(usualPan(cut, heatBody(piece))));
+export function usualTender({ cut, piece, losses }: Recipe): Range {
+	return tenderRange(braisedOnce(usualPan(cut, piece, losses.boneShare)));
 }
 
 function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {
@@ -76,7 +79,8 @@ function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {
 	const { boneShare = 0, cookingLoss } = recipe.losses;
 	return {
 		cut: recipe.cut,
-		...heatBody(recipe.piece),
+		sides: sidesOf(recipe.piece),
+		boneShare,
 		meat_kg: (pan.pieces * recipe.piece.weight_g) / 1000,
 		liquid_l: Math.max(A_DROP_L, pan.liquid_l),
 		vegetables_kg: pan.bed.weight_kg,
@@ -85,7 +89,7 @@ function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {
 		heat: { kind: load?.oven.kind ?? "fanOven", set_C: load?.set_C ?? recipe.braise.oven_C.set },
 		start: { meat_C: PIECE_IN_C, liquid_C: LIQUID_IN_C },
 		...(load ? sharedPower(load) : {}),
-		cookingLoss: cookingLoss * (1 - boneShare),
+		cookingLoss,
 	};
 }
 

@@ -1,4 +1,5 @@
-import { type BraiseGiven, likelyMinutes, type MeatShape, USUAL_OVEN_KW } from "../braise/index.ts";
+import { type BraiseGiven, likelyMinutes, USUAL_OVEN_KW } from "../braise/index.ts";
+import { PIECE_FORMS, sidesByThickness, thicker } from "../heat/index.ts";
 import {
 	type GastronormSize,
 	litresAround,
@@ -49,9 +50,10 @@ const PANS_ASKED: readonly { readonly gn: GastronormSize; readonly depth_mm: num
 	{ gn: "2/3", depth_mm: 100 },
 	{ gn: "2/1", depth_mm: 100 },
 ];
-const SHAPES: readonly MeatShape[] = ["slab", "cylinder", "ball"];
 const LIDS_ASKED: readonly Lid[] = ["foil", "lid"];
 const LIQUID_IN_C = 95;
+/** What one piece weighs, kg. */
+const A_PIECE_KG = 0.35;
 
 /**
  * A situation drawn from the model by its seed, the same for the same seed.
@@ -76,8 +78,7 @@ function panOf(random: Random, kind: Change): BraiseGiven {
 	const cut = pick(CUTS_ASKED, random);
 	return {
 		cut,
-		shape: pick(SHAPES, random),
-		thickness_mm,
+		sides: sidesByThickness(pick(PIECE_FORMS, random), thickness_mm, A_PIECE_KG),
 		meat_kg,
 		liquid_l: round(Math.max(0.5, litresAround(pan, { meat_kg, height_mm: thickness_mm }, line_mm)), 0.1),
 		pan,
@@ -142,7 +143,7 @@ function reset(before: BraiseGiven, by_C: number): BraiseGiven {
 }
 
 function thickness(before: BraiseGiven, times: number): BraiseGiven {
-	return { ...before, thickness_mm: Math.round(before.thickness_mm * times) };
+	return { ...before, sides: thicker(before.sides, times) };
 }
 
 function within(random: Random, low: number, high: number): number {

@@ -1,13 +1,20 @@
-import { Matrix, solve } from "ml-matrix";
+import { inverse, Matrix, solve } from "ml-matrix";
 import {
+	type BraiseGiven,
+	COUPLING_SPREAD,
 	CUT_GROUPS,
+	CUT_SPREAD,
 	type CutGroup,
+	HEAT_SPREAD_C,
 	type Kinetics,
+	LEAK_SPREAD,
 	MARKS,
 	type Mark,
+	RANGE_END,
 	simulate,
-	softeningRate,
+	THICKNESS_SPREAD,
 } from "#core/braise";
+import { GAS_J_PER_MOLK, KELVIN, thicker } from "#core/heat";
 import type { Practice } from "./practice.ts";
 
 /** Reference of the kinetics, °C; only the other two constants are free. */
@@ -17,37 +24,64 @@ export const YARDSTICK: CutGroup = "pork";
 const GROUPS = [...new Set(Object.values(CUT_GROUPS))].filter((group) => group !== YARDSTICK);
 const FREE_MARKS = MARKS.filter((mark) => mark !== "forkTender");
 
-/** Minutes between two looks, and how long is looked. */
-const LOOK_MIN = 1;
-const LONGEST_MIN = 2000;
+/** So many looks at least until the high end of a range. */
+const LOOKS = 120;
 
-/** Temperature of the middle through time: it does not hang on the kinetics, so it is made once. */
-export interface History {
+/** Temperatures of the meat through time: they do not hang on the kinetics, so they are made once. */
+export interface Course {
+	readonly every_min: number;
+	readonly layers: number;
+	/** What stands in the exponent beside the activation energy, look by look and layer by layer, 1/(kJ/mol). */
+	readonly inverse: Float64Array;
+}
+
+export interface History extends Course {
 	readonly practice: Practice;
-	/** Temperature of the middle at every look, °C. */
-	readonly core_C: readonly number[];
 }
 
 export function historyOf(practice: Practice): History {
-	const { points } = simulate(practice.given, {
-		minutes: Math.min(LONGEST_MIN, practice.high_min * 2.5),
-		every_min: LOOK_MIN,
-	});
-	return { practice, core_C: points.slice(1).map(({ core_C }) => core_C) };
+	return { practice, ...courseOf(practice.given, practice.high_min) };
 }
 
+function courseOf(given: BraiseGiven, high_min: number): Course {
+	const every_min = Math.max(1, Math.round(high_min / LOOKS));
+	const { points } = simulate(given, { minutes: high_min * 2.5, every_min, layers: true });
+	const meat = points.slice(1).map(({ layers_C = [] }) => layers_C.slice(layers_C.length - MEAT_LAYERS));
+	const inverse = Float64Array.from(meat.flat(), (celsius) => {
+		const apart = 1 / (celsius + KELVIN) - 1 / (REFERENCE_C + KELVIN);
+		return (-1000 * apart) / GAS_J_PER_MOLK;
+	});
+	return { every_min, layers: MEAT_LAYERS, inverse };
+}
+
+const MEAT_LAYERS = 16;
+
 /** Minutes to the mark under some constants; past the end of what was looked at it goes on at the last pace. */
-export function predicted({ practice, core_C }: History, kinetics: Kinetics): number {
-	const factor = kinetics.factors[CUT_GROUPS[practice.given.cut]];
+export function predicted(
+	{ practice, every_min, layers, inverse }: History,
+	kinetics: Kinetics,
+	toughness = 1,
+): number {
+	const factor = (kinetics.factors[CUT_GROUPS[practice.given.cut]] / toughness) * kinetics.atReference_perMin;
 	const wanted = kinetics.marks[practice.mark];
-	let softened = 0;
-	let more = 0;
-	for (const [look, celsius] of core_C.entries()) {
-		more = factor * LOOK_MIN * softeningRate(celsius, kinetics);
-		if (softened + more >= wanted) return (look + (wanted - softened) / more) * LOOK_MIN;
-		softened += more;
+	const soft = new Float64Array(layers);
+	const looks = inverse.length / layers;
+	let before = 0;
+	let pace = 0;
+	for (let look = 0; look < looks; look += 1) {
+		let resistance = 0;
+		for (let layer = 0; layer < layers; layer += 1) {
+			const rate = Math.exp(kinetics.activation_kJ * (inverse[look * layers + layer] as number));
+			const now = (soft[layer] as number) + factor * every_min * rate;
+			soft[layer] = now;
+			resistance += Math.exp(-now);
+		}
+		const now = -Math.log(resistance / layers);
+		pace = now - before;
+		if (now >= wanted) return (look + (wanted - before) / pace) * every_min;
+		before = now;
 	}
-	return (core_C.length + (wanted - softened) / more) * LOOK_MIN;
+	return (looks + (wanted - before) / pace) * every_min;
 }
 
 const START = {
@@ -65,6 +99,9 @@ function startValues(): readonly number[] {
 		...GROUPS.map(() => 0),
 	];
 }
+
+/** What each free constant is called, in the solver's order. */
+export const FREE = ["rate", "activation energy", ...FREE_MARKS, ...GROUPS];
 
 function kineticsFrom(values: readonly number[]): Kinetics {
 	const [rate = 0, activation = 0, ...rest] = values;
@@ -87,9 +124,11 @@ const NUDGE = 1e-3;
 const BOLDER = 0.3;
 const CAREFUL = 4;
 
-interface Fitted {
+export interface Fitted {
 	readonly kinetics: Kinetics;
 	readonly values: readonly number[];
+	/** Covariance of the logarithms of the free constants. */
+	readonly covariance: Matrix;
 }
 
 /**
@@ -115,7 +154,7 @@ export function fitConstants(histories: readonly History[], start = startValues(
 		values = tried;
 		here = there;
 	}
-	return { kinetics: kineticsFrom(values), values };
+	return { kinetics: kineticsFrom(values), values, covariance: covarianceOf(values, here, misses) };
 }
 
 /** How far off the middle of its range a prediction is: one at either end. */
@@ -128,17 +167,75 @@ function squares(misses: readonly number[]): number {
 	return misses.reduce((sum, miss) => sum + miss * miss, 0);
 }
 
-function stepFrom(
-	values: readonly number[],
-	here: readonly number[],
-	misses: (values: readonly number[]) => number[],
-	damping: number,
-): number[] {
+type Misses = (values: readonly number[]) => number[];
+
+function slopesOf(values: readonly number[], here: readonly number[], misses: Misses): Matrix {
 	const slopes = values.map((_, parameter) => {
 		const moved = values.map((value, index) => (index === parameter ? value + NUDGE : value));
 		return misses(moved).map((miss, index) => (miss - (here[index] as number)) / NUDGE);
 	});
-	const across = new Matrix(slopes);
+	return new Matrix(slopes);
+}
+
+function stepFrom(
+	values: readonly number[],
+	here: readonly number[],
+	misses: Misses,
+	damping: number,
+): number[] {
+	const across = slopesOf(values, here, misses);
 	const normal = across.mmul(across.transpose()).add(Matrix.eye(values.length, values.length).mul(damping));
 	return solve(normal, across.mmul(Matrix.columnVector([...here]))).to1DArray();
+}
+
+function covarianceOf(values: readonly number[], here: readonly number[], misses: Misses): Matrix {
+	const across = slopesOf(values, here, misses);
+	const free = Math.max(1, here.length - values.length);
+	return inverse(across.mmul(across.transpose())).mul(squares(here) / free);
+}
+
+/** Spread of a prediction that comes from the fit itself, σ of the logarithm of the minutes. */
+export function spreadOfFit(history: History, { values, covariance }: Fitted): number {
+	const minutes = (at: readonly number[]) => Math.log(predicted(history, kineticsFrom(at)));
+	const here = minutes(values);
+	const slopes = values.map(
+		(_, parameter) =>
+			(minutes(values.map((value, index) => (index === parameter ? value + NUDGE : value))) - here) / NUDGE,
+	);
+	const row = Matrix.rowVector(slopes);
+	return Math.sqrt(row.mmul(covariance).mmul(row.transpose()).get(0, 0));
+}
+
+/** Spread of a row that comes from what is not known of piece, oven, animal, pan and lid, σ of the logarithm. */
+export function spreadOfInputs(history: History, kinetics: Kinetics): number {
+	const { practice } = history;
+	const { given, high_min } = practice;
+	const { heat, sides } = given;
+	const middle = predicted(history, kinetics);
+	const effect = (sooner: Partial<BraiseGiven>, later: Partial<BraiseGiven>) => {
+		const at = (changed: Partial<BraiseGiven>) =>
+			predicted({ practice, ...courseOf({ ...given, ...changed }, high_min) }, kinetics);
+		return Math.log(at(later) / at(sooner)) / 2;
+	};
+	const by_C = HEAT_SPREAD_C[heat.kind];
+	const set = (more: number): Partial<BraiseGiven> =>
+		heat.kind === "hob"
+			? { heat: { ...heat, off_K: more } }
+			: { heat: { ...heat, set_C: heat.set_C + more } };
+	const animal =
+		Math.log(
+			predicted(history, kinetics, 1 / (1 - CUT_SPREAD)) / predicted(history, kinetics, 1 / (1 + CUT_SPREAD)),
+		) / 2;
+	const effects = [
+		animal,
+		effect({ sides: thicker(sides, 1 - THICKNESS_SPREAD) }, { sides: thicker(sides, 1 + THICKNESS_SPREAD) }),
+		effect(set(by_C), set(-by_C)),
+		...(heat.kind === "stillOven" || heat.kind === "fanOven"
+			? [
+					effect({ coupling: 1 + COUPLING_SPREAD }, { coupling: 1 / (1 + COUPLING_SPREAD) }),
+					effect({ leak: 1 / LEAK_SPREAD }, { leak: LEAK_SPREAD }),
+				]
+			: []),
+	];
+	return Number.isFinite(middle) ? Math.hypot(...effects) / RANGE_END : Number.NaN;
 }

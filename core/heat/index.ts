@@ -1,0 +1,57 @@
+export {
+	bodyOf,
+	boneVolume,
+	formOf,
+	type HeatBody,
+	PIECE_FORMS,
+	type PieceForm,
+	type PieceSides,
+	sidesByThickness,
+	sidesOf,
+	thicker,
+	thicknessOf,
+	withThickness,
+} from "./body.ts";
+export {
+	eliminate,
+	LAYERS,
+	type PieceHeat,
+	type PieceOfMeat,
+	pieceHeat,
+	type Scratch,
+	scratchFor,
+	substitute,
+} from "./conduction.ts";
+export {
+	AIR_HUMIDITY,
+	BATH_W_PER_M2K,
+	boilingPoint,
+	GAS_J_PER_MOLK,
+	KELVIN,
+	LID_HANDS_BACK,
+	LID_LETS_IN,
+	LIQUID_J_PER_KGK,
+	MEAT_J_PER_KGK,
+	MEAT_WATER,
+	SIMMER_BELOW_BOIL_K,
+	SOLIDS_J_PER_KGK,
+	STEAM_J_PER_KG,
+	STEEL_J_PER_KGK,
+	WEEP_FROM_C,
+	WEEP_TO_C,
+} from "./constants.ts";
+export {
+	type Addition,
+	type Door,
+	type Events,
+	HEAT_KINDS,
+	type Heat,
+	type HeatKind,
+	inOrder,
+	type LidChange,
+	minutesOf,
+	type OvenPower,
+	type Reset,
+} from "./Heat.ts";
+export { airAt, ceilingOf, outsideOf, type Source, simmerAt, sourceOf } from "./sources.ts";
+export { type SteamFlow, steamFlow, steamFrom, usualHumidity } from "./steam.ts";
