@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from "node:fs";
 import { join } from "node:path";
-import { type DishOrder, type Kitchen, plan } from "#core/plan";
+import type { Kitchen } from "#core/kitchen";
+import { type DishOrder, plan } from "#core/plan";
 import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
 import { INGREDIENTS } from "../db/demo/ingredients.ts";
 import { median, report, timed } from "./table.ts";
@@ -12,41 +13,51 @@ const RUNS = 400;
 const LOOP = 1_000_000;
 
 const KITCHEN: Kitchen = {
-	pans: [
-		{ id: "a", name: "GN 1/1-65", shape: { gn: "1/1", depth_mm: 65 }, stock: 60 },
-		{ id: "b", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 120 },
-		{ id: "c", name: "GN 1/1-150", shape: { gn: "1/1", depth_mm: 150 }, stock: 40 },
-		{ id: "d", name: "GN 1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 80 },
-		{ id: "e", name: "GN 1/3-100", shape: { gn: "1/3", depth_mm: 100 }, stock: 40 },
-		{ id: "f", name: "GN 2/1-100", shape: { gn: "2/1", depth_mm: 100 }, stock: 20 },
-	],
-	ovens: ["one", "two", "three", "four"].map((name) => ({
-		id: name,
-		name,
-		kind: "fanOven",
-		rungs: 20,
-		pitch_mm: 65,
-		shelf: "2/1",
-		min_C: 60,
-		max_C: 260,
-	})),
-	searPan: { name: "Tilting pan", shape: { box: { length_mm: 720, width_mm: 520, depth_mm: 180 } } },
-	trays: [{ id: "t", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 40 }],
-	burners: 3,
-	hobPower_kW: 3,
-	headspace_mm: 25,
-	liftLimit_kg: 15,
-	houseCode: "blast90",
-	timeZone: "Atlantic/Faroe",
-	hours: { opens_min: 360, closes_min: 1320 },
-	allergenList: "eu14",
-	scaleStep_g: 1,
-	saltBand_pct: { low: 0.8, high: 1.2 },
-	confidence: 0.9,
-	ingredients: new Map(INGREDIENTS.map((one) => [one.id, one])),
+	equipment: {
+		pans: [
+			{ id: "a", name: "GN 1/1-65", shape: { gn: "1/1", depth_mm: 65 }, stock: 60 },
+			{ id: "b", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 120 },
+			{ id: "c", name: "GN 1/1-150", shape: { gn: "1/1", depth_mm: 150 }, stock: 40 },
+			{ id: "d", name: "GN 1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 80 },
+			{ id: "e", name: "GN 1/3-100", shape: { gn: "1/3", depth_mm: 100 }, stock: 40 },
+			{ id: "f", name: "GN 2/1-100", shape: { gn: "2/1", depth_mm: 100 }, stock: 20 },
+		],
+		ovens: ["one", "two", "three", "four"].map((name) => ({
+			id: name,
+			name,
+			kind: "fanOven",
+			rungs: 20,
+			pitch_mm: 65,
+			shelf: "2/1",
+			min_C: 60,
+			max_C: 260,
+		})),
+		searPan: {
+			id: "tilting",
+			name: "Tilting pan",
+			shape: { box: { length_mm: 720, width_mm: 520, depth_mm: 180 } },
+		},
+		trays: [{ id: "t", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 40 }],
+		burners: 3,
+		hobPower_kW: 3,
+	},
+	policy: {
+		headspace_mm: 25,
+		liftLimit_kg: 15,
+		houseCode: "blast90",
+		timeZone: "Atlantic/Faroe",
+		hours: { opens_min: 360, closes_min: 1320 },
+		allergenList: "eu14",
+		scaleStep_g: 1,
+		saltBand_pct: { low: 0.8, high: 1.2 },
+		confidence: 0.9,
+		altitude_m: 0,
+	},
+	known: { byId: new Map(INGREDIENTS.map((one) => [one.id, one])), preparations: new Map() },
 };
 
 const ORDER: DishOrder = {
+	id: "dish",
 	serviceAt: Date.UTC(2026, 10, 28, 19, 30),
 	covers: COVERS,
 	uptake: 1,

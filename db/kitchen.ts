@@ -1,9 +1,9 @@
 import { asc, eq } from "drizzle-orm";
 import { nanoid } from "nanoid";
+import type { Kitchen } from "#core/kitchen";
 import type { PanShape, PanType } from "#core/pans";
-import type { Kitchen } from "#core/plan";
 import { changesBetween, eventsSince, record } from "./events.ts";
-import { readIngredients } from "./knownIngredients.ts";
+import { readKnown } from "./knownIngredients.ts";
 import { Missing, Stale } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
 import { type EventSubject, house, oven, panType } from "./schema.ts";
@@ -65,30 +65,35 @@ function measuredShape(row: PanTypeRow): PanShape | undefined {
 
 /** Everything a plan needs of the kitchen. */
 export async function readKitchen(db: Reader): Promise<Kitchen> {
-	const [row, pans, ovens, ingredients] = await Promise.all([
+	const [row, pans, ovens, known] = await Promise.all([
 		readHouse(db),
 		readPanTypes(db),
 		readOvens(db),
-		readIngredients(db),
+		readKnown(db),
 	]);
 	const searPan = pans.find((pan) => pan.id === row.searPanId);
 	return {
-		pans: pans.filter((pan) => pan.use === "braise").map(asPanType),
-		trays: pans.filter((pan) => pan.use === "tray").map(asPanType),
-		ovens,
-		searPan: searPan ? { name: searPan.name, shape: shapeOf(searPan) } : null,
-		burners: row.burners,
-		hobPower_kW: row.hobPower_w / 1000,
-		headspace_mm: row.headspace_mm,
-		liftLimit_kg: row.liftLimit_g / 1000,
-		houseCode: row.houseCode,
-		timeZone: row.timeZone,
-		hours: { opens_min: row.opens_min, closes_min: row.closes_min },
-		allergenList: row.allergenList,
-		scaleStep_g: row.scaleStep_g,
-		confidence: row.confidence_pct / 100,
-		saltBand_pct: { low: row.saltLow_pct, high: row.saltHigh_pct },
-		ingredients,
+		equipment: {
+			pans: pans.filter((pan) => pan.use === "braise").map(asPanType),
+			trays: pans.filter((pan) => pan.use === "tray").map(asPanType),
+			ovens,
+			searPan: searPan ? { id: searPan.id, name: searPan.name, shape: shapeOf(searPan) } : null,
+			burners: row.burners,
+			hobPower_kW: row.hobPower_w / 1000,
+		},
+		policy: {
+			headspace_mm: row.headspace_mm,
+			liftLimit_kg: row.liftLimit_g / 1000,
+			houseCode: row.houseCode,
+			timeZone: row.timeZone,
+			hours: { opens_min: row.opens_min, closes_min: row.closes_min },
+			allergenList: row.allergenList,
+			scaleStep_g: row.scaleStep_g,
+			confidence: row.confidence_pct / 100,
+			saltBand_pct: { low: row.saltLow_pct, high: row.saltHigh_pct },
+			altitude_m: row.altitude_m,
+		},
+		known,
 	};
 }
 

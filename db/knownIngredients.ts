@@ -1,9 +1,16 @@
 import { and, asc, eq, lte } from "drizzle-orm";
+import type { KnownIngredients } from "#core/kitchen";
 import { CATEGORIES, type Ingredient, type Preparation, ingredient as usual, withMade } from "#core/recipe";
 import type { Reader } from "./Store.ts";
 import { ingredient, ingredientPrice, recipeListing, recipeVersion } from "./schema.ts";
 
 type IngredientRow = typeof ingredient.$inferSelect;
+
+/** What things are: everything a line can name, and what of it is made in the house. */
+export async function readKnown(db: Reader, at = Date.now()): Promise<KnownIngredients> {
+	const preparations = await readPreparations(db);
+	return { byId: await readBought(db, preparations, at), preparations };
+}
 
 /**
  * Everything a line can name, by short name: what is bought, and what is made in the
@@ -13,10 +20,17 @@ type IngredientRow = typeof ingredient.$inferSelect;
  * @param at the instant whose prices hold
  */
 export async function readIngredients(db: Reader, at = Date.now()): Promise<Map<string, Ingredient>> {
-	const [rows, prices, preparations] = await Promise.all([
+	return readBought(db, await readPreparations(db), at);
+}
+
+async function readBought(
+	db: Reader,
+	preparations: ReadonlyMap<string, Preparation>,
+	at: number,
+): Promise<Map<string, Ingredient>> {
+	const [rows, prices] = await Promise.all([
 		db.select().from(ingredient).orderBy(asc(ingredient.name)),
 		readPricesPerKg(db, at),
-		readPreparations(db),
 	]);
 	const bought = new Map(rows.map((row) => [row.id, asIngredient(row, prices.get(row.id) ?? null)]));
 	const known = withMade(preparations, bought);

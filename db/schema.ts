@@ -56,6 +56,8 @@ export const house = sqliteTable("house", {
 	confidence_pct: integer("confidence_pct")
 		.notNull()
 		.default(USUAL_CONFIDENCE * 100),
+	/** Height above the sea, m: the boil follows it. */
+	altitude_m: integer("altitude_m").notNull().default(0),
 	version: version(),
 });
 
@@ -110,6 +112,10 @@ export const ingredient = sqliteTable("ingredient", {
 	density_g_per_ml: real("density_g_per_ml"),
 	each_g: real("each_g"),
 	trimLoss: real("trim_loss").notNull().default(0),
+	/** What it does in a pan, where that is another than its name and category say. */
+	givesWater: real("gives_water"),
+	takesRoom: integer("takes_room", { mode: "boolean" }),
+	salt_pct: real("salt_pct"),
 	allergens: text("allergens", { mode: "json" }).$type<Allergen[]>().notNull(),
 	mayContain: text("may_contain", { mode: "json" }).$type<Allergen[]>().notNull().default([]),
 	/** Usual pack. */

@@ -181,8 +181,8 @@ export function orderOf(
 	{ serviceAt, covers, hands }: Pick<Sitting, "serviceAt" | "covers" | "hands">,
 	dish: SittingDish,
 ): DishOrder {
-	const { uptake, spare, panTypeId, panWishes, colour } = dish;
-	return { serviceAt, covers, hands, uptake, spare, panTypeId, panWishes, colour, basis: basisOf(dish) };
+	const { id, uptake, spare, panTypeId, panWishes, colour } = dish;
+	return { id, serviceAt, covers, hands, uptake, spare, panTypeId, panWishes, colour, basis: basisOf(dish) };
 }
 
 function basisOf({ basis, onHand_g, panCount }: SittingDish): DishOrder["basis"] {

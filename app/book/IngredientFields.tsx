@@ -66,6 +66,29 @@ export function IngredientFields({ typed, wrong }: { readonly typed: Typed; read
 					wrong={wrong.trim}
 				/>
 				<Field label="Usual pack" name="pack" defaultValue={typed.pack} wrong={wrong.pack} />
+				<Field
+					label="Salt in 100 g"
+					name="salt"
+					after="g"
+					inputMode="decimal"
+					placeholder="as usual"
+					defaultValue={typed.salt}
+					wrong={wrong.salt}
+				/>
+				<Field
+					label="Gives up as liquid"
+					name="water"
+					after="%"
+					inputMode="decimal"
+					placeholder="as usual"
+					defaultValue={typed.water}
+					wrong={wrong.water}
+				/>
+				<Choice label="Takes room in the pan" name="room" defaultValue={typed.room} wrong={wrong.room}>
+					<option value="">as usual for its kind</option>
+					<option value="yes">yes, it lies there</option>
+					<option value="no">no, it goes into the liquid</option>
+				</Choice>
 			</Grid>
 			<Boxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
 			<Boxes legend="May contain traces of" of="may" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />

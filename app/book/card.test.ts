@@ -92,14 +92,17 @@ describe("a dish's card", () => {
 		const { cost } = dishCard(dish("Goat"), { basis: "factor", factor: 1 }, house);
 		expect(cost.perPortion).toMatch(/^€\d\.\d\d$/);
 		expect(cost.shareOfMenu).toMatch(/^\d+(\.\d)? %$/);
-		const ingredients = new Map(house.kitchen.ingredients);
+		const ingredients = new Map(house.kitchen.known.byId);
 		const wine = ingredients.get("white-wine");
 		if (!wine) throw new Error("no wine");
 		ingredients.set("white-wine", { ...wine, pricePerKg_minor: null });
 		const bare = dishCard(
 			dish("Goat"),
 			{ basis: "factor", factor: 1 },
-			{ ...house, kitchen: { ...house.kitchen, ingredients } },
+			{
+				...house,
+				kitchen: { ...house.kitchen, known: { ...house.kitchen.known, byId: ingredients } },
+			},
 		);
 		expect(bare.cost).toMatchObject({ perPortion: null, shareOfMenu: null, missing: ["dry white wine"] });
 	});
@@ -112,7 +115,10 @@ describe("a dish's card", () => {
 			from: "celery, light chicken stock (celery)",
 		});
 		expect(allergens.found.length + allergens.freeOf.length).toBe(14);
-		const american = { ...house, kitchen: { ...house.kitchen, allergenList: "us9" as const } };
+		const american = {
+			...house,
+			kitchen: { ...house.kitchen, policy: { ...house.kitchen.policy, allergenList: "us9" as const } },
+		};
 		const us = dishCard(dish("Goat"), { basis: "factor", factor: 1 }, american).allergens;
 		expect(us.found).toEqual([]);
 		expect(us.freeOf).toHaveLength(9);

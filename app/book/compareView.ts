@@ -12,8 +12,8 @@ import {
 	SCHOOLS,
 	type SchoolQuestion,
 } from "#core/recipe";
+import { PLACE_WORDS, type PlaceKey } from "#core/trade";
 import { fieldWords } from "../ui/fieldWords.ts";
-import { PLACE_LABELS } from "../ui/places.ts";
 import { money } from "../ui/reading.ts";
 import { type CardHouse, planCard } from "./dishCard.ts";
 
@@ -28,7 +28,7 @@ export function compareView(
 	to: Recipe | Preparation,
 	house: CardHouse,
 ): ComparedPart[] {
-	const { fields, lines, steps, schools } = difference(from, to, house.kitchen.ingredients);
+	const { fields, lines, steps, schools } = difference(from, to, house.kitchen.known.byId);
 	const parts: ComparedPart[] = [
 		{ heading: "Lines", pairs: lines },
 		{ heading: "Figures", pairs: fields.map((pair) => ({ ...pair, what: fieldWords(pair.field) })) },
@@ -43,7 +43,7 @@ export function compareView(
 /** "trim (2)" as "Trim (2)" */
 function placeWords(what: string): string {
 	const [place = "", number = ""] = what.split(" ");
-	return `${PLACE_LABELS[place as keyof typeof PLACE_LABELS] ?? place} ${number}`.trim();
+	return `${PLACE_WORDS[place as PlaceKey] ?? place} ${number}`.trim();
 }
 
 function schoolWords({ what, from, to }: Pair): Pair {
@@ -57,8 +57,8 @@ function allergenPairs(from: Recipe | Preparation, to: Recipe | Preparation, { k
 	const of = (doc: Recipe | Preparation) =>
 		new Map(
 			allergensIn(
-				doc.lines.map((line) => ingredientOf(line, kitchen.ingredients)),
-				kitchen.allergenList,
+				doc.lines.map((line) => ingredientOf(line, kitchen.known.byId)),
+				kitchen.policy.allergenList,
 			).map((one) => [
 				one.allergen,
 				`${one.presence === "contains" ? "contains" : "may contain"} (${one.from.join(", ")})`,

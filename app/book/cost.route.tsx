@@ -57,7 +57,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 						? ""
 						: percent(line.cost_minor / cost.known_minor),
 			})),
-		cuts: compareCuts(doc, kitchen.ingredients).map((cut, index) => ({
+		cuts: compareCuts(doc, kitchen.known.byId).map((cut, index) => ({
 			number: index + 1,
 			name: cut.name,
 			own: cut.own,

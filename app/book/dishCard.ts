@@ -1,6 +1,7 @@
 import { type Cost, costOfPlan } from "#core/cost";
+import type { Kitchen } from "#core/kitchen";
 import { lineWords } from "#core/pans";
-import { type DishOrder, type Kitchen, type Plan, plan } from "#core/plan";
+import { type DishOrder, type Plan, plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
 import { cutWords, LIDS } from "#core/trade";
@@ -28,6 +29,7 @@ export function planCard(recipe: Recipe, size: CardSize, { kitchen, reading }: C
 
 function orderFor(recipe: Recipe, size: CardSize, serviceAt: number): DishOrder {
 	const base = {
+		id: "card",
 		serviceAt,
 		uptake: 1,
 		spare: 0,
@@ -60,8 +62,8 @@ export function dishCard(recipe: Recipe, size: CardSize, house: CardHouse) {
 		cut: cutWords(recipe.cut),
 		facts: factsOf(recipe, planned, reading),
 		groups: grouped(planned.lines.map((line) => ({ ...lineView(line, reading), group: line.line.group }))),
-		steps: recipe.steps.map((step) => stepView(step, planned.factor)),
-		allergens: allergenView(planned.allergens, kitchen.allergenList),
+		steps: recipe.steps.map((step) => stepView(step, planned.factor, planned.order.hands)),
+		allergens: allergenView(planned.allergens, kitchen.policy.allergenList),
 		warnings: planned.warnings
 			// The card is nobody's sitting: its hours and its wanted portions are not known.
 			.filter(({ code }) => !["beforeOpening", "tooFewFromMeat", "tooFewFromPans"].includes(code))

@@ -30,6 +30,9 @@ describe("an ingredient as it is typed", () => {
 				density_g_per_ml: 1.01,
 				each_g: null,
 				trimLoss: 0,
+				givesWater: null,
+				takesRoom: null,
+				salt_pct: null,
 				pack_g: 5050,
 				origins: [],
 				allergens: ["sulphites"],
@@ -53,7 +56,15 @@ describe("an ingredient as it is typed", () => {
 	});
 
 	it.each(["metric", "us"] as const)("is shown as it reads back, in %s units", (units) => {
-		const first = read({ each: "150 g", trim: "12.5", "may.gluten": "on", "origin.honey": "on" });
+		const first = read({
+			each: "150 g",
+			trim: "12.5",
+			salt: "14",
+			water: "35",
+			room: "no",
+			"may.gluten": "on",
+			"origin.honey": "on",
+		});
 		if (!("value" in first)) throw new Error("refused");
 		const again = readIngredientForm(formOf(typedOf(first.value, units)));
 		if (!("value" in again)) throw new Error("refused");

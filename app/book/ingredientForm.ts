@@ -17,6 +17,11 @@ const IngredientForm = Type.Object({
 	),
 	each: Type.Optional(Type.String({ maxLength: 30 })),
 	trim: Type.Optional(Type.Number({ minimum: 0, maximum: 90, allowed: "a percentage from 0 to 90" })),
+	water: Type.Optional(Type.Number({ minimum: 0, maximum: 90, allowed: "a percentage from 0 to 90" })),
+	room: Type.Optional(oneOf(["", "yes", "no"] as const)),
+	salt: Type.Optional(
+		Type.Number({ minimum: 0, maximum: 100, allowed: "grams of salt in 100 g, from 0 to 100" }),
+	),
 	pack: Type.Optional(Type.String({ maxLength: 30 })),
 });
 
@@ -44,6 +49,9 @@ function fieldsOf(typed: Static<typeof IngredientForm>, form: FormData): Ingredi
 		density_g_per_ml,
 		each_g: gramsIn("each", typed.each, null),
 		trimLoss: Number(((typed.trim ?? 0) / 100).toPrecision(12)),
+		givesWater: typed.water === undefined ? null : Number((typed.water / 100).toPrecision(12)),
+		takesRoom: typed.room ? typed.room === "yes" : null,
+		salt_pct: typed.salt ?? null,
 		pack_g: rounded(gramsIn("pack", typed.pack, density_g_per_ml)),
 		origins: ticked("origin", ORIGINS),
 		allergens: ticked("contains", ALLERGEN_NAMES),
@@ -113,6 +121,9 @@ export function typedOf(row: IngredientFields, units: UnitSystem): Record<string
 		density: row.density_g_per_ml === null ? "" : String(row.density_g_per_ml),
 		each: grams(row.each_g),
 		trim: String(Number((row.trimLoss * 100).toPrecision(12))),
+		water: row.givesWater === null ? "" : String(Number((row.givesWater * 100).toPrecision(12))),
+		room: row.takesRoom === null ? "" : row.takesRoom ? "yes" : "no",
+		salt: row.salt_pct === null ? "" : String(row.salt_pct),
 		pack: grams(row.pack_g),
 		...Object.fromEntries([
 			...on("origin", row.origins),

@@ -18,7 +18,7 @@ import { grouped } from "./groupLabels.ts";
 /** A preparation's card at a multiple of what it makes, ready to read. */
 export function preparationCard(preparation: Preparation, factor: number, house: CardHouse) {
 	const { reading, kitchen, currency } = house;
-	const ingredients = preparation.lines.map((line) => ingredientOf(line, kitchen.ingredients));
+	const ingredients = preparation.lines.map((line) => ingredientOf(line, kitchen.known.byId));
 	const rows = preparation.lines.map((line, index) => {
 		const of = ingredients[index];
 		const grams = of ? gramsOrNull(line, of) : null;
@@ -49,8 +49,11 @@ export function preparationCard(preparation: Preparation, factor: number, house:
 		makes: makesWords(preparation, factor, reading),
 		category: CATEGORIES[preparation.category].words,
 		groups: grouped(rows),
-		steps: preparation.steps.map((step) => stepView(step, factor)),
-		allergens: allergenView(allergensIn(ingredients, kitchen.allergenList), kitchen.allergenList),
+		steps: preparation.steps.map((step) => stepView(step, factor, 1)),
+		allergens: allergenView(
+			allergensIn(ingredients, kitchen.policy.allergenList),
+			kitchen.policy.allergenList,
+		),
 		cost: costView(cost, currency),
 	};
 }
@@ -61,14 +64,14 @@ function amountWords(
 	line: Preparation["lines"][number],
 	factor: number,
 	grams: number | null,
-	{ reading, kitchen: { scaleStep_g } }: CardHouse,
+	{ reading, kitchen: { policy } }: CardHouse,
 ): string {
 	const { dimension } = UNITS[line.unit];
 	if (dimension === "volume") return reading.volume((toBase(line.amount, line.unit) * factor) / 1000);
 	if (dimension === "count" && line.role === "potent") {
 		return counted(Math.max(1, Math.round(toBase(line.amount, line.unit) * factor)), "piece");
 	}
-	return reading.mass(weighAsCook((grams ?? 0) * factor, line.role, scaleStep_g) / 1000);
+	return reading.mass(weighAsCook((grams ?? 0) * factor, line.role, policy.scaleStep_g) / 1000);
 }
 
 function makesWords({ makes }: Preparation, factor: number, reading: Reading): string {

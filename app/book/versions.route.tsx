@@ -50,7 +50,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		})),
 		from: from.number,
 		to: to.number,
-		same: isSame(difference(from.doc, to.doc, kitchen.ingredients)),
+		same: isSame(difference(from.doc, to.doc, kitchen.known.byId)),
 		compared: from.number === to.number ? null : compareView(from.doc, to.doc, of),
 	};
 }

@@ -39,6 +39,11 @@ const HouseForm = Type.Object({
 	saltLow: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
 	saltHigh: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
 	confidence: Type.Integer({ minimum: 50, maximum: 99, allowed: "a whole number of days from 50 to 99" }),
+	altitude_m: Type.Integer({
+		minimum: -430,
+		maximum: 5000,
+		allowed: "a whole number of metres from −430 to 5,000",
+	}),
 	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
 	hobPower_kW: Type.Number({ minimum: 0.5, maximum: 30, allowed: "a power from 0.5 to 30 kW" }),
 	version: Type.Integer({ minimum: 1 }),
@@ -67,6 +72,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			saltLow: String(house.saltLow_pct),
 			saltHigh: String(house.saltHigh_pct),
 			confidence: String(house.confidence_pct),
+			altitude_m: String(house.altitude_m),
 		},
 		searPans: pans.filter((pan) => pan.use === "sear").map(({ id, name }) => ({ id, name })),
 		codes: HOUSE_CODE_KEYS.map((key) => ({ key, name: HOUSE_CODES[key].name })),
@@ -127,6 +133,7 @@ function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
 		saltLow_pct: typed.saltLow,
 		saltHigh_pct: typed.saltHigh,
 		confidence_pct: typed.confidence,
+		altitude_m: typed.altitude_m,
 	};
 }
 
@@ -262,6 +269,14 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				inputMode="numeric"
 				defaultValue={typed.confidence}
 				wrong={wrong.confidence}
+			/>
+			<Field
+				label="Height above the sea"
+				name="altitude_m"
+				after="m"
+				inputMode="numeric"
+				defaultValue={typed.altitude_m}
+				wrong={wrong.altitude_m}
 			/>
 		</EquipmentForm>
 	);

@@ -1,27 +1,13 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
+import { BODY } from "../places/bodies.tsx";
 import { Facts } from "../ui/Facts.tsx";
 import { LineTable } from "../ui/LineTable.tsx";
-import { PanFromAbove } from "../ui/PanFromAbove.tsx";
 import { Key, Muted, Note, Sheet } from "../ui/parts.tsx";
 import { StepWords } from "../ui/StepWords.tsx";
 import type { StepView } from "../ui/stepView.ts";
-import { AccountBars } from "./AccountBars.tsx";
-import { BraiseSheet } from "./BraiseSheet.tsx";
-import { ColourWays } from "./ColourWays.tsx";
 import type { PlaceDetail } from "./detail.ts";
-import { PanUp } from "./PanUp.tsx";
-import { SaucePot } from "./SaucePot.tsx";
-import { StockBlend } from "./StockBlend.tsx";
 
-const Columns = chakra("div", {
-	base: { display: "grid", gap: "18px 32px", gridTemplateColumns: "minmax(0, 1fr)" },
-	variants: {
-		drawn: {
-			true: { gridTemplateColumns: { base: "minmax(0,1fr)", lg: "minmax(0, 20fr) minmax(0, 31fr)" } },
-		},
-	},
-});
 const Answer = chakra("h2", {
 	base: { fontFamily: "head", fontWeight: 700, fontSize: { base: "24px", md: "28px" }, lineHeight: 1.1 },
 });
@@ -37,46 +23,20 @@ export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
 		</div>
 	);
 	const warnings = <Warnings detail={detail} />;
-	if (detail.panUp) {
-		return (
-			<Sheet marginTop="6px">
-				<PanUp view={detail.panUp} head={head} warnings={warnings} arithmetic={arithmetic} />
-			</Sheet>
-		);
-	}
-	if (detail.braise) {
-		return (
-			<Sheet marginTop="6px" aria-live="polite">
-				<BraiseSheet
-					view={detail.braise}
-					head={head}
-					facts={<Facts facts={detail.facts} fontSize="22px" />}
-					warnings={warnings}
-					arithmetic={arithmetic}
-				/>
-			</Sheet>
-		);
-	}
-	const drawing = <Drawing detail={detail} />;
-	const drawn = (detail.colour ?? detail.account ?? detail.pot) !== undefined;
+	const facts = <Facts facts={detail.facts} fontSize="22px" />;
+	const Body = detail.drawing === null ? undefined : BODY[detail.key];
 	return (
-		<Sheet marginTop="6px" aria-live="polite">
-			<Columns drawn={drawn}>
+		<Sheet marginTop="6px" aria-live={detail.key === "panUp" ? "off" : "polite"}>
+			{Body ? (
+				<Body view={detail.drawing} head={head} facts={facts} warnings={warnings} arithmetic={arithmetic} />
+			) : (
 				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
 					{head}
-					{(detail.colour ?? detail.pot) ? null : <Facts facts={detail.facts} fontSize="22px" />}
+					{facts}
 					{warnings}
-					{detail.colour?.drawing ? <PanFromAbove pan={detail.colour.drawing} /> : null}
-					{detail.account ? <StockBlend /> : null}
+					{arithmetic}
 				</chakra.div>
-				{drawn ? (
-					<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
-						{drawing}
-						{arithmetic}
-					</chakra.div>
-				) : null}
-			</Columns>
-			{drawn ? null : arithmetic}
+			)}
 		</Sheet>
 	);
 }
@@ -94,14 +54,6 @@ export function WorkSheet({ detail }: { readonly detail: PlaceDetail }) {
 			) : null}
 		</Sheet>
 	);
-}
-
-function Drawing({ detail }: { readonly detail: PlaceDetail }) {
-	const { colour, account, pot } = detail;
-	if (colour) return <ColourWays view={colour} />;
-	if (account) return <AccountBars view={account} />;
-	if (pot) return <SaucePot pot={pot} />;
-	return null;
 }
 
 function Warnings({ detail }: { readonly detail: PlaceDetail }) {

@@ -1,11 +1,11 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useEffect, useRef } from "react";
 import { Form, Link, useSearchParams, useSubmit } from "react-router";
+import { TRIAL } from "../places/setTrial.ts";
 import { Choice, Field } from "../ui/Field.tsx";
 import type { Wrong } from "../ui/form.ts";
 import { Act, Key } from "../ui/parts.tsx";
 import type { LongTableView } from "./longTable.view.ts";
-import { TRIAL } from "./setTrial.ts";
 
 const Box = chakra("fieldset", {
 	base: {

@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import { inputOf, setTrial } from "../places/setTrial.ts";
 import { Figure, Muted, Sheet } from "../ui/parts.tsx";
 import type { LongTableView } from "./longTable.view.ts";
-import { inputOf, setTrial } from "./setTrial.ts";
 
 const Bar = chakra("div", {
 	base: { display: "flex", height: "44px", position: "relative", marginTop: "6px", touchAction: "pan-y" },

@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import type { Plan } from "#core/plan";
+import { type Plan, startAt } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/time";
 import { readKitchen, readSitting } from "#db";
@@ -29,7 +29,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		house: house.name,
 		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}`,
 		paper: preferences.paper,
-		by: row.plan ? reading.clock(row.plan.clock.trim) : "",
+		by: row.plan ? reading.clock(startAt(row.plan, "trim")) : "",
 		figures: row.plan ? figuresOf(recipe, row.plan, reading) : [],
 		steps: recipe.steps.filter(({ place }) => place === "trim").map(({ text, check }) => ({ text, check })),
 		refused: row.plan ? null : (row.refused ?? ""),
@@ -62,7 +62,7 @@ function figuresOf(recipe: Recipe, plan: Plan, reading: Reading): { figure: stri
 			figure: `${reading.mass(plan.chain.asPurchased_kg - plan.chain.trimmed_kg)}, ${percent(losses.trimLoss)}`,
 			label: "trim and bones, to stock",
 		},
-		{ figure: durationWords(plan.work.trim.handsOn_min), label: "of work for one" },
+		{ figure: durationWords(plan.work.places.trim.handsOn_min), label: "of work for one" },
 	];
 }
 

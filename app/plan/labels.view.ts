@@ -1,10 +1,9 @@
-import { lineWords } from "#core/pans";
-import type { Plan } from "#core/plan";
+import { type ChosenPan, lineWords } from "#core/pans";
+import { type Plan, startAt } from "#core/plan";
 import { ALLERGENS } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
 import type { Sitting } from "#db";
-import { setOf } from "../ui/places.ts";
 import type { PlannedDishRow } from "../ui/planned.server.ts";
 import type { Reading } from "../ui/reading.ts";
 
@@ -35,16 +34,31 @@ export function labelsView(row: PlannedDishRow, sitting: Sitting, reading: Readi
 					{ label: `dip; liquid ${lineWords(dish.recipe.braise.line)}`, figure: reading.length(pan.dip_mm) },
 					{ label: "poured", figure: reading.volume(pan.liquid_l) },
 					{ label: "to carry", figure: reading.mass(pan.lifted_kg) },
-					{ label: LIDS[dish.recipe.braise.lid], figure: reading.temperature(setOf(dish.recipe, plan)) },
+					{ label: LIDS[dish.recipe.braise.lid], figure: reading.temperature(setFor(pan, plan)) },
 					{
-						label: `in; check from ${reading.time(plan.clock.tender.low)}`,
-						figure: reading.time(plan.clock.in),
+						label: `in; check from ${reading.time(plan.tender.low)}`,
+						figure: reading.time(inFor(pan, plan)),
 					},
 				],
 			}),
 		),
 		refused: null,
 	};
+}
+
+/** The oven a pan stands in; the card's own temperature where it has none. */
+function groupFor(pan: ChosenPan, { braise }: Plan) {
+	return braise?.groups.find(({ pans }) => pans.includes(pan));
+}
+
+function setFor(pan: ChosenPan, plan: Plan): number {
+	return groupFor(pan, plan)?.set_C ?? plan.recipe.braise.oven_C.set;
+}
+
+function inFor(pan: ChosenPan, plan: Plan): number {
+	const group = groupFor(pan, plan);
+	const task = plan.tasks.find(({ figures }) => group !== undefined && figures.group === group.id);
+	return task?.start ?? startAt(plan, "braise");
 }
 
 export type LabelsView = ReturnType<typeof labelsView>;

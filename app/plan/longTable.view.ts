@@ -1,14 +1,15 @@
-import type { Kitchen, Plan } from "#core/plan";
+import equal from "fast-deep-equal";
+import type { Kitchen } from "#core/kitchen";
+import type { Plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import type { Recipe } from "#core/recipe";
 import { HOUSE_CODES } from "#core/safety";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
-import { cookedRecipe, type DishWithRecipe, type PanTypeRow, type Sitting } from "#db";
+import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
+import { type PlaceView, placesOf } from "../places/index.ts";
 import { allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";
 import type { Typed, Wrong } from "../ui/form.ts";
-import { type PlaceView, placesOf } from "../ui/places.ts";
 import { planDishes } from "../ui/planned.server.ts";
 import { percent, percentTyped } from "../ui/reading.ts";
 import { lineTyped, wishesTyped } from "../ui/settled.ts";
@@ -46,7 +47,6 @@ export function longTableView(given: LongTableGiven) {
 	const triedSitting = trial ? { ...sitting, ...trial.sitting } : sitting;
 	const before = planOne(given, stored, sitting);
 	const now = trial ? planOne(given, tried, triedSitting) : before;
-	const cooked = { ...tried, recipe: cookedRecipe(tried) };
 	const head = {
 		sitting: {
 			id: sitting.id,
@@ -72,7 +72,7 @@ export function longTableView(given: LongTableGiven) {
 		changed: trial !== null && isOther(stored, sitting, trial),
 	};
 	if (!now.plan) return { ...head, refused: now.refused ?? "", table: null };
-	return { ...head, refused: null, table: tableView(given, cooked, triedSitting, now.plan, before.plan) };
+	return { ...head, refused: null, table: tableView(given, tried, now.plan, before.plan) };
 }
 
 export type LongTableView = ReturnType<typeof longTableView>;
@@ -86,15 +86,13 @@ function dishIn(dishes: readonly DishWithRecipe[], id: string): DishWithRecipe {
 /** Plans the whole sitting, since its dishes share pans and ovens, and gives the one. */
 function planOne({ dishes, kitchen }: LongTableGiven, dish: DishWithRecipe, sitting: Sitting) {
 	const all = dishes.map((one) => (one.id === dish.id ? dish : one));
-	const planned = planDishes(all, sitting, kitchen).find((one) => one.dish.id === dish.id);
+	const planned = planDishes(all, sitting, kitchen).rows.find((row) => row.dish.id === dish.id);
 	return { plan: planned?.plan, refused: planned?.refused };
 }
 
 function isOther(dish: DishWithRecipe, sitting: Sitting, trial: Trial): boolean {
 	return (
-		Object.entries(trial.dish).some(
-			([field, value]) => JSON.stringify(dish[field as keyof Trial["dish"]]) !== JSON.stringify(value),
-		) ||
+		Object.entries(trial.dish).some(([field, value]) => !equal(dish[field as keyof Trial["dish"]], value)) ||
 		trial.sitting.covers !== sitting.covers ||
 		trial.sitting.serviceAt !== sitting.serviceAt
 	);
@@ -143,46 +141,29 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 	};
 }
 
-function tableView(
-	given: LongTableGiven,
-	dish: DishWithRecipe,
-	sitting: Sitting,
-	plan: Plan,
-	before: Plan | undefined,
-) {
+function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, before: Plan | undefined) {
 	const { reading, house } = given.visit;
-	const { recipe } = dish;
-	const places = rippling(recipe, plan, before, given);
+	const { kitchen } = given;
+	const places = rippling(plan, before, given);
 	const chosen = places.find(({ key }) => key === given.place) ?? places.find(({ key }) => key === "panUp");
 	const selected: PlaceKey = chosen?.key ?? "buy";
+	const cardLine = dish.line === null ? null : dishIn(given.dishes, given.dishId).recipe.braise.line;
 	return {
 		places,
 		selected,
-		detail: detailOf(selected, {
-			recipe,
-			plan,
-			sitting,
-			dish,
-			kitchen: given.kitchen,
-			reading,
-			cardLine: dishIn(given.dishes, given.dishId).recipe.braise.line,
-		}),
-		yieldBar: yieldBarView(recipe, plan, given),
+		detail: detailOf(selected, { plan, kitchen, reading, cardLine }),
+		yieldBar: yieldBarView(plan, given),
 		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
 		allergens: allergenView(plan.allergens, house.allergenList),
-		cautions: cautionsOf(recipe, plan, HOUSE_CODES[house.houseCode], given.kitchen.liftLimit_kg, reading),
+		cautions: cautionsOf(plan, HOUSE_CODES[house.houseCode], kitchen.policy.liftLimit_kg, reading),
 	};
 }
 
-function rippling(
-	recipe: Recipe,
-	plan: Plan,
-	before: Plan | undefined,
-	{ visit }: LongTableGiven,
-): RipplingPlace[] {
-	const places = placesOf(recipe, plan, visit.reading);
+function rippling(plan: Plan, before: Plan | undefined, { visit, kitchen }: LongTableGiven): RipplingPlace[] {
+	const { reading } = visit;
+	const places = placesOf({ plan, kitchen, reading });
 	if (!before || before === plan) return places;
-	const old = new Map(placesOf(recipe, before, visit.reading).map((place) => [place.key, place]));
+	const old = new Map(placesOf({ plan: before, kitchen, reading }).map((place) => [place.key, place]));
 	return places.map((place) => {
 		const was = old.get(place.key);
 		const figure = was && was.figure !== place.figure ? { figure: was.figure } : {};
@@ -192,7 +173,8 @@ function rippling(
 }
 
 /** The bar that loses weight from the purchase to the plate. */
-function yieldBarView({ losses, portion }: Recipe, plan: Plan, { visit }: LongTableGiven) {
+function yieldBarView(plan: Plan, { visit }: LongTableGiven) {
+	const { losses, portion } = plan.recipe;
 	const { mass, units } = visit.reading;
 	const { asPurchased_kg, trimmed_kg, cooked_kg, portions } = plan.chain;
 	const boned = trimmed_kg * (1 - (losses.boneShare ?? 0));

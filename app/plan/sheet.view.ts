@@ -1,19 +1,20 @@
-import { lineWords } from "#core/pans";
-import { handsOn, type Kitchen, type Plan } from "#core/plan";
+import type { Kitchen } from "#core/kitchen";
+import { type Plan, startAt } from "#core/plan";
 import { HOUSE_CODES } from "#core/safety";
-import { COLOUR_C } from "#core/sear";
-import { durationWords, wallClock } from "#core/time";
-import { LIDS } from "#core/trade";
+import { wallClock } from "#core/time";
+import { PLACE_WORDS, PLACES } from "#core/trade";
 import type { Sitting } from "#db";
+import { checksOf } from "../places/braise/checks.ts";
+import { PLACE, tasksOf } from "../places/index.ts";
+import { pansWords, setWords } from "../places/words.ts";
 import { type AllergenView, allergenView } from "../ui/allergenView.ts";
 import { cautionsOf } from "../ui/cautions.ts";
 import { lineView } from "../ui/lineView.ts";
-import { PLACE_LABELS, pansWords, placesOf, setOf } from "../ui/places.ts";
 import type { PlannedDishRow } from "../ui/planned.server.ts";
 import { counted, type Reading } from "../ui/reading.ts";
 import { versionWords } from "../ui/stateWords.ts";
+import { minutesWords } from "../ui/stepView.ts";
 import { warningWords } from "../ui/warningWords.ts";
-import { checksOf } from "./braise.view.ts";
 
 export interface SheetGiven {
 	readonly house: string;
@@ -48,10 +49,15 @@ export function sheetView(given: SheetGiven) {
 export type SheetView = ReturnType<typeof sheetView>;
 
 function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan: Plan) {
-	const code = HOUSE_CODES[kitchen.houseCode];
+	const { policy } = kitchen;
+	const code = HOUSE_CODES[policy.houseCode];
 	const { recipe } = dish;
+	const given = { plan, kitchen, reading };
+	const { tender } = plan;
 	// The day of service heads the sheet; only another day is named again.
 	const at = (instant: number) => reading.clockAfter(instant, sitting.serviceAt);
+	const papers = PLACES.flatMap((key) => PLACE[key].paper?.(given) ?? []);
+	const paper = (what: string) => papers.filter((line) => line.what === what).map(({ text }) => text);
 	return {
 		figures: [
 			{ label: "Covers", figure: String(sitting.covers) },
@@ -62,19 +68,15 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 				figure: `${reading.mass(plan.chain.trimmed_kg)}, ${counted(plan.pieces, "piece")}`,
 			},
 			{ label: "Pans", figure: pansWords(plan) },
-			{ label: "Oven", figure: reading.temperature(setOf(recipe, plan)) },
-			{ label: "In", figure: at(plan.clock.in) },
-			{
-				label: "Tender",
-				figure: `${at(plan.clock.tender.low)}–${reading.clockAfter(plan.clock.tender.high, plan.clock.tender.low)}`,
-			},
+			{ label: "Oven", figure: setWords(plan, reading) },
+			{ label: "In", figure: at(startAt(plan, "braise")) },
+			{ label: "Tender", figure: `${at(tender.low)}–${reading.clockAfter(tender.high, tender.low)}` },
 		],
 		days: daysOf(
 			[
-				...placesOf(recipe, plan, reading),
-				{ at: plan.clock.tender.low, task: "Check first: probe the thickest piece" },
-				...lateTasks(plan),
-				{ at: plan.clock.serve, task: "Service" },
+				...tasksOf(given).map((task) => ({ at: task.at, task: task.words })),
+				{ at: tender.low, task: "Check first: probe the thickest piece" },
+				{ at: sitting.serviceAt, task: "Service" },
 			],
 			reading,
 		),
@@ -86,54 +88,25 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			dip: reading.length(pan.dip_mm),
 			lifted: reading.mass(pan.lifted_kg),
 		})),
-		cover: `Cover with ${LIDS[recipe.braise.lid]}; liquid ${lineWords(recipe.braise.line)}`,
-		ovens: plan.ovens.loads.map(
-			(load) =>
-				`${load.oven.name} at ${reading.temperature(load.set_C)}: ${load.pans.map(({ type, count }) => `${count} × ${type.name}`).join(", ")}`,
-		),
-		sear: colourLine(plan, kitchen, reading),
-		sauce: sauceLine(plan, reading),
+		cover: paper("Pan up").join(". "),
+		ovens: paper("Oven"),
+		sear: paper("Sear")[0] ?? null,
+		sauce: paper("Sauce")[0] ?? null,
 		lines: plan.lines.map((line) => lineView(line, reading)),
 		steps: recipe.steps.map((step) => ({
-			place: PLACE_LABELS[step.place],
+			place: PLACE_WORDS[step.place],
 			text: step.text,
 			station: step.station,
-			minutes:
-				step.handsOn_min + step.waiting_min > 0
-					? durationWords(handsOn(step, plan.factor) / sitting.hands + step.waiting_min)
-					: "",
+			minutes: minutesWords(step, plan.factor, sitting.hands),
 			check: step.check ?? null,
 			caution: step.caution ?? null,
 		})),
-		checks: checksOf(recipe, plan, kitchen, reading),
-		allergens: allergenWords(allergenView(plan.allergens, kitchen.allergenList)),
+		checks: checksOf(given),
+		allergens: allergenWords(allergenView(plan.allergens, policy.allergenList)),
 		warnings: plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),
-		cautions: cautionsOf(recipe, plan, code, kitchen.liftLimit_kg, reading),
+		cautions: cautionsOf(plan, code, policy.liftLimit_kg, reading),
 		code: `“${code.name}” follows ${code.source}; for reference only.`,
 	};
-}
-
-/** How the pieces are coloured, with the loads or the trays. */
-function colourLine({ colour }: Plan, kitchen: Kitchen, reading: Reading): string | null {
-	if (colour?.way === "oven" && colour.oven) {
-		const { trays, perTray, tray, oven, minutes } = colour.oven;
-		return `${counted(trays, "tray")} of ${perTray} (${tray.name}) in the ${oven.name} at ${reading.temperature(COLOUR_C)}, ${durationWords(minutes)}`;
-	}
-	if (colour?.way !== "pan" || !colour.pan) return null;
-	const { loads, perLoad, minutes, deglazings, deglaze_ml } = colour.pan;
-	return `${counted(loads, "load")} of ${perLoad} in ${kitchen.searPan?.name ?? "the pan"}, ${durationWords(minutes)} on ${counted(kitchen.burners, "burner")}; fresh fat and ${reading.volume(deglaze_ml / 1000)} to deglaze ${counted(deglazings, "time")}`;
-}
-
-/** What the sauce comes to, and the mark it is reduced to. */
-function sauceLine({ sauce }: Plan, reading: Reading): string | null {
-	if (!sauce || sauce.wanted_l === 0) return null;
-	const there = `${reading.volume(sauce.there_l)} left, ${reading.volume(sauce.wanted_l)} wanted`;
-	const way = sauce.remedies.find(({ kind }) => kind === "reduce" || kind === "thin");
-	if (way?.kind === "thin") return `${there}: add ${reading.volume(way.stock_l)} of stock`;
-	if (way?.kind !== "reduce") return there;
-	const where = sauce.pots > 1 ? `each of ${sauce.pots} ${sauce.pot?.name}` : `the ${sauce.pot?.name}`;
-	const stick = sauce.pot ? `to ${reading.length(way.mark_mm)} on the stick in ${where}, ` : "";
-	return `${there}: skim ${reading.mass(sauce.fat_kg)} of fat, reduce ${reading.volume(sauce.take_l)} ${stick}about ${durationWords(way.minutes)}`;
 }
 
 /** "contains celery (celery, light chicken stock)"; none of the list when there is none. */
@@ -145,15 +118,6 @@ function allergenWords({ found, list }: AllergenView): string[] {
 interface Task {
 	readonly at: number;
 	readonly task: string;
-}
-
-/** Lines that join late, so many minutes before the pans are lifted. */
-function lateTasks({ lines, clock }: Plan): Task[] {
-	return lines.flatMap(({ ingredient, line }) =>
-		line.late_min === undefined
-			? []
-			: [{ at: clock.rest - line.late_min * 60_000, task: `Add the ${ingredient.name}` }],
-	);
 }
 
 /** Tasks in the order of the clock, by day: a sheet is read on a day other than it was printed. */

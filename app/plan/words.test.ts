@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { HOUSE_CODES } from "#core/safety";
+import { placesOf, tasksOf } from "../places/index.ts";
 import { cautionsOf } from "../ui/cautions.ts";
 import { type DemoTables, demoTables, tableOf } from "../ui/demoTables.testing.ts";
-import { placesOf } from "../ui/places.ts";
 import { readingIn } from "../ui/reading.ts";
 import { warningWords } from "../ui/warningWords.ts";
 import { detailOf } from "./detail.ts";
@@ -20,16 +20,16 @@ beforeAll(async () => {
 /** Everything the long table says of every dish of the demo house to one reader. */
 function everythingSaid(reading: (typeof READERS)[number]): string[] {
 	const { kitchen } = demo;
-	return demo.tables.flatMap(({ row: { dish, plan }, sitting }) => {
+	return demo.tables.flatMap(({ row: { dish, plan } }) => {
 		if (!plan) throw new Error(`${dish.recipe.name} has no plan`);
-		const cardLine = dish.recipe.braise.line;
-		const given = { recipe: dish.recipe, plan, sitting, dish, kitchen, reading, cardLine };
-		const places = placesOf(dish.recipe, plan, reading);
+		const given = { plan, kitchen, reading, cardLine: null };
+		const places = placesOf(given);
 		return [
-			...places.map(({ figure, clock, task }) => `${figure} ${clock} ${task}`),
+			...places.map(({ figure, clock }) => `${figure} ${clock}`),
+			...tasksOf(given).map(({ words }) => words),
 			...places.map(({ key }) => saidIn({ ...detailOf(key, given), steps: [], lines: [] })),
 			...plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),
-			...cautionsOf(dish.recipe, plan, HOUSE_CODES[kitchen.houseCode], kitchen.liftLimit_kg, reading),
+			...cautionsOf(plan, HOUSE_CODES[kitchen.policy.houseCode], kitchen.policy.liftLimit_kg, reading),
 		];
 	});
 }
@@ -59,24 +59,23 @@ describe("what the long table says", () => {
 
 	it("shows a sum behind the figure of every place, each with its result", () => {
 		const { kitchen } = demo;
-		for (const { row, sitting } of demo.tables) {
+		for (const { row } of demo.tables) {
 			const { dish, plan } = row;
 			if (!plan || !METRIC) continue;
-			const cardLine = dish.recipe.braise.line;
-			const given = { recipe: dish.recipe, plan, sitting, dish, kitchen, reading: METRIC, cardLine };
-			for (const { key } of placesOf(dish.recipe, plan, METRIC)) {
+			const given = { plan, kitchen, reading: METRIC, cardLine: null };
+			for (const { key } of placesOf(given)) {
 				const { sums } = detailOf(key, given);
 				expect(sums.length, `${dish.recipe.name}, ${key}`).toBeGreaterThan(0);
-				for (const { working, result } of sums) expect([working, result]).not.toContain("");
+				for (const { label, working, result } of sums) expect([label, working, result]).not.toContain("");
 			}
 		}
 	});
 
 	it("leaves out the places a dish does not need", () => {
 		const keysOf = (name: string) => {
-			const { dish, plan } = tableOf(demo, name).row;
+			const { plan } = tableOf(demo, name).row;
 			if (!plan || !METRIC) throw new Error(`no plan of ${name}`);
-			return placesOf(dish.recipe, plan, METRIC).map(({ key }) => key);
+			return placesOf({ plan, kitchen: demo.kitchen, reading: METRIC }).map(({ key }) => key);
 		};
 		expect(keysOf("Mutton neck")).toContain("marinate");
 		expect(keysOf("Goat shoulder")).not.toContain("marinate");

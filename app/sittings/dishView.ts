@@ -1,4 +1,8 @@
-import { pansWords, placesOf } from "../ui/places.ts";
+import type { Kitchen } from "#core/kitchen";
+import { startAt } from "#core/plan";
+import { PLACE_WORDS, type PlaceKey } from "#core/trade";
+import { tasksOf } from "../places/index.ts";
+import { pansWords } from "../places/words.ts";
 import type { PlannedDishRow } from "../ui/planned.server.ts";
 import { percentTyped, type Reading } from "../ui/reading.ts";
 import { warningWords } from "../ui/warningWords.ts";
@@ -7,6 +11,7 @@ import { warningWords } from "../ui/warningWords.ts";
 export function dishView(
 	{ dish, plan, refused }: PlannedDishRow,
 	serviceAt: number,
+	kitchen: Kitchen,
 	reading: Reading,
 	standards: ReadonlyMap<string, number>,
 ) {
@@ -22,9 +27,7 @@ export function dishView(
 		spare: percentTyped(dish.spare),
 	};
 	if (!plan) return { ...base, refused: refused ?? "", figures: null, warnings: [] };
-	const [first] = placesOf(dish.recipe, plan, reading)
-		.filter(({ key }) => key !== "buy")
-		.sort((a, b) => a.at - b.at);
+	const first = tasksOf({ plan, kitchen, reading }).find(({ key }) => key !== "buy");
 	return {
 		...base,
 		refused: null,
@@ -35,11 +38,15 @@ export function dishView(
 			{ figure: pansWords(plan), label: "pans" },
 			{
 				figure: first ? reading.clockAfter(first.at, serviceAt) : "",
-				label: `${first?.label.toLowerCase() ?? ""} from`,
+				label: `${first ? wordFor(first.key) : ""} from`,
 			},
-			{ figure: reading.clockAfter(plan.clock.in, serviceAt), label: "in the oven" },
+			{ figure: reading.clockAfter(startAt(plan, "braise"), serviceAt), label: "in the oven" },
 		],
 	};
 }
 
 export type DishView = ReturnType<typeof dishView>;
+
+function wordFor(key: PlaceKey): string {
+	return PLACE_WORDS[key].toLowerCase();
+}

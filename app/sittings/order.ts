@@ -1,6 +1,6 @@
-import { type OrderRow, orderList } from "#core/plan";
+import { type OrderRow, orderList, startAt } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
-import { readKitchen, readPreparations, readSitting, type Sitting } from "#db";
+import { readKitchen, readSitting, type Sitting } from "#db";
 import { plannedDishes } from "../ui/planned.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/visit.ts";
 
@@ -21,13 +21,13 @@ export interface Order {
 /** Everything a sitting needs, all dishes together, rounded up to packs, by supplier. */
 export async function orderFor({ store }: HouseVisit, sittingId: string): Promise<Order> {
 	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
-	const [kitchen, preparations] = await Promise.all([readKitchen(store.db), readPreparations(store.db)]);
+	const kitchen = await readKitchen(store.db);
 	const rows = await plannedDishes(store.db, sitting, kitchen);
 	const dishes = rows.flatMap(({ dish, plan }) =>
 		plan ? [{ name: dish.recipe.name, recipe: dish.recipe, plan }] : [],
 	);
-	const list = orderList(dishes, preparations, kitchen.ingredients);
-	const starts = dishes.map(({ plan }) => plan.clock.buy);
+	const list = orderList(dishes, kitchen.known.preparations, kitchen.known.byId);
+	const starts = dishes.map(({ plan }) => startAt(plan, "buy"));
 	return {
 		sitting,
 		groups: (Object.keys(SUPPLIERS) as Supplier[])

@@ -12,11 +12,11 @@ import {
 	Stale,
 	withRecipes,
 } from "#db";
+import { tasksOf } from "../places/index.ts";
 import { Choice } from "../ui/Field.tsx";
 import { NotSentNote } from "../ui/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/offline.ts";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
-import { placesOf } from "../ui/places.ts";
 import { plannedDishes } from "../ui/planned.server.ts";
 import { counted } from "../ui/reading.ts";
 import { StaleNote } from "../ui/StaleNote.tsx";
@@ -44,7 +44,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);
 	const first = rows
 		.flatMap(({ dish, plan }) =>
-			plan ? placesOf(dish.recipe, plan, reading).map((place) => ({ ...place, dish })) : [],
+			plan ? tasksOf({ plan, kitchen, reading }).map((task) => ({ ...task, dish })) : [],
 		)
 		.sort((a, b) => a.at - b.at)[0];
 	return {
@@ -55,9 +55,9 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		note: sitting.note,
 		when: `${reading.day(sitting.serviceAt)} ${time}`,
 		where: `${sitting.room ? `${sitting.room}, ` : ""}${counted(sitting.covers, "cover")}, ${counted(sitting.hands, "cook")}`,
-		first: first ? { clock: first.clock, task: first.task, dish: first.dish.recipe.name } : null,
+		first: first ? { clock: reading.clock(first.at), task: first.words, dish: first.dish.recipe.name } : null,
 		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
-		dishes: rows.map((row) => dishView(row, sitting.serviceAt, reading, standards)),
+		dishes: rows.map((row) => dishView(row, sitting.serviceAt, kitchen, reading, standards)),
 		diets: dietViews(sitting.diets, rows),
 		typed: {
 			name: sitting.name,

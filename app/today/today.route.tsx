@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { onDay } from "#core/time";
 import { readKitchen, readSittings } from "#db";
 import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
-import { plannedDishes } from "../ui/planned.server.ts";
+import { plannedSitting } from "../ui/planned.server.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/today.route";
@@ -20,8 +20,8 @@ export async function loader({ context }: Route.LoaderArgs) {
 	const sittings = await readSittings(store.db, start, end);
 	const coming = sittings
 		.filter((sitting) => !sitting.calledOff)
-		.map(async (sitting) => ({ sitting, rows: await plannedDishes(store.db, sitting, kitchen) }));
-	return todayView(await Promise.all(coming), reading);
+		.map(async (sitting) => ({ sitting, ...(await plannedSitting(store.db, sitting, kitchen)) }));
+	return todayView(await Promise.all(coming), kitchen, reading);
 }
 
 const Columns = chakra("div", {

@@ -16,10 +16,11 @@ beforeAll(async () => {
 	coming = sittings.map((sitting) => ({
 		sitting,
 		rows: demo.tables.filter((table) => table.sitting === sitting).map(({ row }) => row),
+		batches: demo.batches.get(sitting.id) ?? [],
 	}));
 });
 
-const viewAt = (now: number) => todayView(coming, readingIn("metric", ZONE, now));
+const viewAt = (now: number) => todayView(coming, demo.kitchen, readingIn("metric", ZONE, now));
 
 describe("today", () => {
 	it("puts the next thing to start first, and nothing that is past", () => {
@@ -59,12 +60,13 @@ describe("today", () => {
 	it("counts a dish without a plan as a warning of its sitting", () => {
 		const [one] = coming;
 		if (!one) throw new Error("no sitting");
-		const before = todayView([one], readingIn("metric", ZONE, NOW)).sittings[0]?.warnings ?? 0;
+		const before = todayView([one], demo.kitchen, readingIn("metric", ZONE, NOW)).sittings[0]?.warnings ?? 0;
 		const rows = one.rows.map(({ dish }, index) =>
 			index === 0 ? { dish, refused: "no pan" } : one.rows[index],
 		);
 		const after = todayView(
-			[{ sitting: one.sitting, rows: rows.filter((row) => row !== undefined) }],
+			[{ ...one, rows: rows.filter((row) => row !== undefined) }],
+			demo.kitchen,
 			readingIn("metric", ZONE, NOW),
 		);
 		const lost = one.rows[0]?.plan?.warnings.length ?? 0;
@@ -72,6 +74,10 @@ describe("today", () => {
 	});
 
 	it("is quiet when nothing is planned", () => {
-		expect(todayView([], readingIn("metric", ZONE, NOW))).toMatchObject({ next: null, days: [], begun: [] });
+		expect(todayView([], demo.kitchen, readingIn("metric", ZONE, NOW))).toMatchObject({
+			next: null,
+			days: [],
+			begun: [],
+		});
 	});
 });

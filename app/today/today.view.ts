@@ -1,7 +1,8 @@
+import type { Kitchen } from "#core/kitchen";
 import { onDay } from "#core/time";
 import type { Sitting } from "#db";
-import { type PlaceView, placesOf } from "../ui/places.ts";
-import type { PlannedDishRow } from "../ui/planned.server.ts";
+import { tasksOf } from "../places/index.ts";
+import type { PlannedSittingRows } from "../ui/planned.server.ts";
 import type { Reading } from "../ui/reading.ts";
 
 /** How far ahead the day's list looks. */
@@ -21,15 +22,16 @@ export interface Task {
 }
 
 /** A coming sitting with its dishes planned. */
-export interface ComingSitting {
+export interface ComingSitting extends PlannedSittingRows {
 	readonly sitting: Sitting;
-	readonly rows: readonly PlannedDishRow[];
 }
 
 /** What must start when, over all coming sittings, and the sittings in brief. */
-export function todayView(coming: readonly ComingSitting[], reading: Reading) {
+export function todayView(coming: readonly ComingSitting[], kitchen: Kitchen, reading: Reading) {
 	const start = onDay(reading.now, reading.timeZone, 0);
-	const tasks = coming.flatMap((one) => tasksOf(one, reading)).sort((a, b) => a.at - b.at);
+	const tasks = coming
+		.flatMap((one) => [...dishTasks(one, kitchen, reading), ...batchTasks(one, reading)])
+		.sort((a, b) => a.at - b.at);
 	const ahead = tasks.filter((task) => task.at >= reading.now);
 	const [next] = ahead;
 	return {
@@ -53,28 +55,37 @@ function briefOf({ sitting, rows }: ComingSitting, reading: Reading) {
 	};
 }
 
-/** Liquid and sauce run beside other work, so they are left to the long table. */
-function tasksOf({ sitting, rows }: ComingSitting, reading: Reading): Task[] {
-	return rows.flatMap(({ dish, plan }) =>
-		plan
-			? placesOf(dish.recipe, plan, reading)
-					.filter(({ key }) => key !== "build" && key !== "sauce")
-					.map((place) => taskOf(place, sitting, dish.id, dish.recipe.name, reading))
-			: [],
-	);
+/** Everything that the dishes of a sitting ask somebody to begin. */
+function dishTasks({ sitting, rows }: ComingSitting, kitchen: Kitchen, reading: Reading): Task[] {
+	return rows.flatMap(({ dish, plan }) => {
+		if (!plan) return [];
+		return tasksOf({ plan, kitchen, reading }).map((task) => ({
+			id: task.id,
+			at: task.at,
+			time: reading.time(task.at),
+			place: task.place,
+			task: task.words,
+			dish: dish.recipe.name,
+			sitting: sitting.name,
+			to: `/sittings/${sitting.id}/dishes/${dish.id}?place=${task.key}`,
+		}));
+	});
 }
 
-function taskOf(place: PlaceView, sitting: Sitting, dishId: string, dish: string, reading: Reading): Task {
-	return {
-		id: `${dishId} ${place.key}`,
-		at: place.at,
-		time: reading.time(place.at),
-		place: place.label,
-		task: place.task,
-		dish,
-		sitting: sitting.name,
-		to: `/sittings/${sitting.id}/dishes/${dishId}?place=${place.key}`,
-	};
+/** What is made in the house for a sitting, once for all its dishes. */
+function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task[] {
+	return batches.flatMap(({ id, name, grams, dishes, tasks }) =>
+		tasks.map((task) => ({
+			id: `${sitting.id} ${task.id}`,
+			at: task.start,
+			time: reading.time(task.start),
+			place: "Make",
+			task: `Make ${reading.mass(grams / 1000)} of ${name}`,
+			dish: dishes.join(", "),
+			sitting: sitting.name,
+			to: `/book/${id}`,
+		})),
+	);
 }
 
 function byDay(tasks: readonly Task[], reading: Reading): { day: string; tasks: Task[] }[] {

@@ -1,5 +1,4 @@
 import type { Plan } from "#core/plan";
-import type { Recipe } from "#core/recipe";
 import type { HouseCode } from "#core/safety";
 import { durationWords } from "#core/time";
 import type { Reading } from "./reading.ts";
@@ -8,13 +7,8 @@ import type { Reading } from "./reading.ts";
  * The cautions of a braise with their limits. They never say that food is safe: they
  * say which limit applies, and who decides.
  */
-export function cautionsOf(
-	recipe: Recipe,
-	plan: Plan,
-	code: HouseCode,
-	lift_kg: number,
-	reading: Reading,
-): string[] {
+export function cautionsOf(plan: Plan, code: HouseCode, lift_kg: number, reading: Reading): string[] {
+	const { recipe } = plan;
 	const heaviest = Math.max(0, ...plan.pans.pans.map((pan) => pan.lifted_kg));
 	const weight = `The heaviest pan is ${reading.mass(heaviest)} filled`;
 	const limit = `the house limit of ${reading.mass(lift_kg)} for one`;

@@ -1,9 +1,10 @@
 import { resolve } from "node:path";
-import type { Kitchen } from "#core/plan";
+import type { Kitchen } from "#core/kitchen";
+import type { PreparedBatch } from "#core/plan";
 import { readKitchen, readSittings, type Sitting, type Store } from "#db";
 import { seedSkerryHouse } from "#db/demo";
 import { freshStore } from "../../db/freshStore.testing.ts";
-import { type PlannedDishRow, plannedDishes } from "./planned.server.ts";
+import { type PlannedDishRow, plannedSitting } from "./planned.server.ts";
 
 const FORTNIGHT_MS = 15 * 86_400_000;
 
@@ -16,6 +17,8 @@ export interface DemoTable {
 export interface DemoTables {
 	readonly kitchen: Kitchen;
 	readonly tables: readonly DemoTable[];
+	/** What is made in the house for each sitting, by its id. */
+	readonly batches: ReadonlyMap<string, readonly PreparedBatch[]>;
 }
 
 /** A store of the demo house in a folder of its own, for tests. */
@@ -30,13 +33,18 @@ export async function demoTables(now: number): Promise<DemoTables> {
 	const store = await openDemoHouse(now);
 	const kitchen = await readKitchen(store.db);
 	const sittings = await readSittings(store.db, now, now + FORTNIGHT_MS);
-	const tables = await Promise.all(
-		sittings.map(async (sitting) =>
-			(await plannedDishes(store.db, sitting, kitchen)).map((row) => ({ sitting, row })),
-		),
+	const planned = await Promise.all(
+		sittings.map(async (sitting) => ({
+			sitting,
+			...(await plannedSitting(store.db, sitting, kitchen)),
+		})),
 	);
 	await store.close();
-	return { kitchen, tables: tables.flat() };
+	return {
+		kitchen,
+		tables: planned.flatMap(({ sitting, rows }) => rows.map((row) => ({ sitting, row }))),
+		batches: new Map(planned.map(({ sitting, batches }) => [sitting.id, batches])),
+	};
 }
 
 /** The table of one dish by the beginning of its name. */

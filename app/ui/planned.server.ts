@@ -1,6 +1,6 @@
+import type { Kitchen } from "#core/kitchen";
 import { choosePansWith } from "#core/pans";
-import type { Kitchen } from "#core/plan";
-import { type Plan, planSitting } from "#core/plan";
+import { type Plan, type PreparedBatch, planSitting } from "#core/plan";
 import { cookedRecipe, type Database, type DishWithRecipe, orderOf, type Sitting, withRecipes } from "#db";
 import { integerSolver } from "#server/integerSolver";
 
@@ -14,14 +14,30 @@ export interface PlannedDishRow {
 	readonly refused?: string;
 }
 
+/** A sitting planned: its dishes in order, and what is made in the house for them. */
+export interface PlannedSittingRows {
+	readonly rows: readonly PlannedDishRow[];
+	readonly batches: readonly PreparedBatch[];
+}
+
+/** A stored sitting with its recipes, planned. */
+export async function plannedSitting(
+	db: Database,
+	sitting: Sitting,
+	kitchen: Kitchen,
+): Promise<PlannedSittingRows> {
+	const dishes = await withRecipes(db, sitting.dishes);
+	return planDishes(dishes, sitting, kitchen);
+}
+
 /** The dishes of a sitting with their recipes and plans, in order. */
 export async function plannedDishes(
 	db: Database,
 	sitting: Sitting,
 	kitchen: Kitchen,
-): Promise<PlannedDishRow[]> {
-	const dishes = await withRecipes(db, sitting.dishes);
-	return planDishes(dishes, sitting, kitchen);
+): Promise<readonly PlannedDishRow[]> {
+	const { rows } = await plannedSitting(db, sitting, kitchen);
+	return rows;
 }
 
 /** The same from dishes that are read already, or changed on trial. */
@@ -29,16 +45,17 @@ export function planDishes(
 	dishes: readonly DishWithRecipe[],
 	sitting: Pick<Sitting, "serviceAt" | "covers" | "hands">,
 	kitchen: Kitchen,
-): PlannedDishRow[] {
+): PlannedSittingRows {
 	const planned = planSitting(
-		dishes.map((dish) => ({ id: dish.id, recipe: cookedRecipe(dish), order: orderOf(sitting, dish) })),
+		dishes.map((dish) => ({ recipe: cookedRecipe(dish), order: orderOf(sitting, dish) })),
 		kitchen,
 		choosePansTogether,
 	);
-	return dishes.map((given, index) => {
+	const rows = dishes.map((given, index) => {
 		const dish = { ...given, recipe: cookedRecipe(given) };
-		const result = planned[index];
+		const result = planned.dishes[index];
 		if (result && "plan" in result) return { dish, plan: result.plan };
 		return { dish, refused: result?.refused ?? "" };
 	});
+	return { rows, batches: planned.batches };
 }

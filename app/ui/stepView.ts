@@ -1,33 +1,41 @@
-import { handsOn } from "#core/plan";
 import type { RecipeStep } from "#core/recipe";
+import { workMinutes } from "#core/tasks";
 import { durationWords } from "#core/time";
-import { PLACE_LABELS } from "./places.ts";
+import { PLACE_WORDS } from "#core/trade";
+import { counted } from "./reading.ts";
 
 /** One step of the method, ready to read. */
 export interface StepView {
 	readonly place: string;
 	readonly text: string;
 	readonly station: string;
-	/** "25 min of work, 40 min waiting"; empty when it takes none. */
+	/** "50 min for one cook, 25 min with 2 cooks, 40 min waiting"; empty when it takes none. */
 	readonly minutes: string;
 	readonly caution: string | null;
 	readonly check: string | null;
 }
 
-/** @param factor size of the batch over the card's */
-export function stepView(step: RecipeStep, factor: number): StepView {
-	const work = handsOn(step, factor);
+/**
+ * @param factor size of the batch over the card's
+ * @param hands  cooks who work on it side by side
+ */
+export function stepView(step: RecipeStep, factor: number, hands: number): StepView {
 	return {
-		place: PLACE_LABELS[step.place],
+		place: PLACE_WORDS[step.place],
 		text: step.text,
 		station: step.station,
-		minutes: [
-			work > 0 ? `${durationWords(work)} of work` : "",
-			step.waiting_min > 0 ? `${durationWords(step.waiting_min)} waiting` : "",
-		]
-			.filter(Boolean)
-			.join(", "),
+		minutes: minutesWords(step, factor, hands),
 		caution: step.caution ?? null,
 		check: step.check ?? null,
 	};
+}
+
+/** How long a step takes, in the same minutes as clock and arithmetic. */
+export function minutesWords(step: RecipeStep, factor: number, hands: number): string {
+	const { handsOn_min, waiting_min } = workMinutes([step], factor, hands);
+	const shared = hands > 1 ? [`${durationWords(handsOn_min / hands)} with ${counted(hands, "cook")}`] : [];
+	return [
+		...(handsOn_min > 0 ? [`${durationWords(handsOn_min)} for one cook`, ...shared] : []),
+		...(waiting_min > 0 ? [`${durationWords(waiting_min)} waiting`] : []),
+	].join(", ");
 }

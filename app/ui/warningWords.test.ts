@@ -52,7 +52,10 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 	[{ code: "noOven", place: "braise", low_C: 140, high_C: 165 }, ["140 °C", "165 °C"]],
 	[{ code: "ratio", place: "build", pans_l: 14, card_l: 9 }, ["14 l", "9 l"]],
 	[{ code: "bedReachesLine", place: "panUp" }, ["reach the line"]],
-	[{ code: "beforeOpening", place: "sear" }, ["outside the kitchen's hours"]],
+	[
+		{ code: "beforeOpening", place: "sear", at: Date.UTC(2026, 10, 28, 3, 0) },
+		["outside the kitchen's hours"],
+	],
 	[{ code: "marinatedTooLong", place: "marinate", minutes: 3000, longest_min: 2880 }, ["50 h", "48 h"]],
 	[{ code: "sauceShort", place: "sauce", wanted_l: 6, there_l: 4.2 }, ["6 l", "4.2 l"]],
 	[{ code: "saltOver", place: "sauce", end_pct: 1.43, high_pct: 1.2 }, ["1.43 %", "1.2 %"]],

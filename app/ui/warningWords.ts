@@ -1,8 +1,8 @@
-import type { PlanWarning, StockUse } from "#core/plan";
+import { MOST_REDUCING_MIN, type PlanWarning, type StockUse } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { COLOUR_C } from "#core/sear";
 import { durationWords } from "#core/time";
-import type { Reading } from "./reading.ts";
+import { percent, type Reading } from "./reading.ts";
 
 export interface WarningWords {
 	/** What is so, with its figures. */
@@ -112,6 +112,21 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: "Meat and vegetables alone reach the line.",
 				remedy: "Raise the line, or put fewer vegetables under the meat.",
 			};
+		case "finishTooSalt":
+			return {
+				says: `Reduced ${reducedWords(warning.asked)}, as the card says, the sauce would be too salt; ${reducedWords(warning.reduces)} is as far as it goes.`,
+				remedy: `Pour or ladle off ${reading.volume(warning.tooMuch_l)}, use unsalted stock, and give it body with starch, roux or a purée.`,
+			};
+		case "finishTooLong":
+			return {
+				says: `Reduced ${reducedWords(warning.asked)}, as the card says, the meat would wait more than ${durationWords(MOST_REDUCING_MIN)}; ${reducedWords(warning.reduces)} is what there is time for.`,
+				remedy: `Pour less, draw ${reading.volume(warning.tooMuch_l)} off at the first check and reduce it meanwhile, or thicken.`,
+			};
+		case "overfullLate":
+			return {
+				says: `What joins late brings the liquid to ${reading.length(warning.dip_mm)} below the rim; ${reading.length(warning.headspace_mm)} is wanted.`,
+				remedy: "Ladle some off first, or cook it apart.",
+			};
 		case "sauceShort":
 			return {
 				says: `${reading.volume(warning.wanted_l)} of sauce are wanted; about ${reading.volume(warning.there_l)} of liquid will be left.`,
@@ -139,13 +154,13 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "beforeOpening":
 			return {
-				says: "Searing starts outside the kitchen's hours.",
+				says: `It starts at ${reading.clock(warning.at)}, outside the kitchen's hours.`,
 				remedy: "Put on more hands, choose a quicker dish, or cook the day before.",
 			};
 		case "marinatedTooLong":
 			return {
 				says: `It would lie ${durationWords(warning.minutes)} in the marinade; ${durationWords(warning.longest_min)} is the most.`,
-				remedy: "Start later; too long turns it woolly.",
+				remedy: "Start later; too long and the surface goes soft and mealy.",
 			};
 		case "noSearPan":
 			return {
@@ -158,6 +173,11 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				remedy: "Add trays under Kitchen, or sear in the pan; until then it takes no time in the clock.",
 			};
 	}
+}
+
+/** "by half", "by 30 %" */
+function reducedWords(share: number): string {
+	return Math.abs(share - 0.5) < 0.01 ? "by half" : `by ${percent(Math.round(share * 100) / 100)}`;
 }
 
 /** "10 GN 1/1-100, 6 here and 4 for other dishes" */

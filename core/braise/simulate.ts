@@ -26,8 +26,11 @@ import { soften, softened } from "./softening.ts";
 /** Seconds of one step while things change quickly, and later on, when they hardly do. */
 export const STEP_S = 20;
 const LATER_STEP_S = 60;
-/** Minutes after the start, or after something happened, in which steps are short. */
+/** Once nothing has happened for hours, and nobody asks for its course minute by minute. */
+const LONG_STEP_S = 180;
+/** Minutes after the start, or after something happened, in which steps are short, and until they are longest. */
 const QUICK_MIN = 40;
+const CALM_MIN = 240;
 
 export interface Simulated {
 	readonly points: readonly BraisePoint[];
@@ -85,7 +88,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 	joinDue(setting, state, -1, 0);
 	const points: BraisePoint[] = [tell(0)];
 	const course = new Course(poured_kg);
-	const steps = stepsOf(setting.events, options.minutes, step_s);
+	const steps = stepsOf(setting.events, options, step_s);
 	let dryAt_min: number | null = null;
 	let peak = state.liquid_C;
 	let told_min = 0;
@@ -141,12 +144,19 @@ function settingOf(given: BraiseGiven): Setting {
 }
 
 /** Seconds of each step: short at first and after whatever happens, long in between. */
-function* stepsOf(events: Required<Events>, minutes: number, step_s: number): Generator<number> {
-	const quickFrom = [0, ...minutesOf(events)];
-	const isQuick = (minute: number) => quickFrom.some((at) => minute >= at - 1 && minute < at + QUICK_MIN);
-	const long_s = (step_s * LATER_STEP_S) / STEP_S;
+function* stepsOf(
+	events: Required<Events>,
+	{ minutes, every_min = 1 }: SimulateOptions,
+	step_s: number,
+): Generator<number> {
+	const happens = [0, ...minutesOf(events)];
+	const within = (minute: number, after_min: number) =>
+		happens.some((at) => minute >= at - 3 && minute < at + after_min);
+	const times = step_s / STEP_S;
+	const isAsked = Number.isFinite(every_min);
 	for (let minute = 0; minute < minutes - 1e-9; ) {
-		const seconds = isQuick(minute) ? step_s : long_s;
+		const isCalm = !isAsked && !within(minute, CALM_MIN);
+		const seconds = within(minute, QUICK_MIN) ? step_s : times * (isCalm ? LONG_STEP_S : LATER_STEP_S);
 		minute += seconds / 60;
 		yield seconds;
 	}

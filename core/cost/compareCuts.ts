@@ -1,7 +1,8 @@
+import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { usualMinutes } from "../braise/index.ts";
 import type { Ingredient, Recipe } from "../recipe/index.ts";
 import type { Cut } from "../trade/index.ts";
-import { CUT_YIELDS, cookedShare, isByPiece, type Losses } from "../yields/index.ts";
+import { cookedShare, isByPiece, type Losses } from "../yields/index.ts";
 
 /** One cut as the main of a dish. */
 export interface CutCompared {
@@ -26,7 +27,11 @@ export interface CutCompared {
  * others what is usual for them. Meat is compared with meat and birds, anything else with
  * its own kind. Cheapest portion first.
  */
-export function compareCuts(recipe: Recipe, known: ReadonlyMap<string, Ingredient>): CutCompared[] {
+export function compareCuts(
+	recipe: Recipe,
+	known: ReadonlyMap<string, Ingredient>,
+	beliefs: Beliefs = SHIPPED_BELIEFS,
+): CutCompared[] {
 	const own = recipe.lines.find((line) => line.role === "main")?.ingredient;
 	const kind = kindOf(known.get(own ?? ""));
 	const distinct = [...new Map([...known.values()].map((one) => [one.id, one])).values()];
@@ -34,7 +39,7 @@ export function compareCuts(recipe: Recipe, known: ReadonlyMap<string, Ingredien
 		.flatMap((one) => {
 			const { cut, pricePerKg_minor } = one;
 			if (cut === null || pricePerKg_minor === null || kindOf(one) !== kind) return [];
-			const losses: Losses = one.id === own ? recipe.losses : CUT_YIELDS[cut];
+			const losses: Losses = one.id === own ? recipe.losses : beliefs.losses[cut];
 			const left = (1 - losses.trimLoss) * cookedShare(losses);
 			const perCookedKg_minor = pricePerKg_minor / left;
 			return [

@@ -42,6 +42,12 @@ export const IngredientEntry = Type.Object(
 		),
 		each_g: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1e8, allowed: "a weight above 0 g" })),
 		trimLoss: Loss,
+		/** What it does in a pan, where that is another than its name and category say. */
+		givesWater: Type.Optional(Loss),
+		takesRoom: Type.Optional(Type.Boolean()),
+		salt_pct: Type.Optional(
+			Type.Number({ minimum: 0, maximum: 100, allowed: "grams of salt in 100 g, from 0 to 100" }),
+		),
 		allergens: Type.Array(oneOf(ALLERGEN_NAMES), { uniqueItems: true }),
 		mayContain: Type.Array(oneOf(ALLERGEN_NAMES), { uniqueItems: true }),
 		pack_g: Type.Optional(WholeGrams),

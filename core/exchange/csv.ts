@@ -14,6 +14,9 @@ const COLUMNS = [
 	"density_g_per_ml",
 	"each_g",
 	"trimLoss",
+	"givesWater",
+	"takesRoom",
+	"salt_pct",
 	"allergens",
 	"mayContain",
 	"pack_g",
@@ -80,7 +83,21 @@ export function readCsv(text: string, there: readonly IngredientEntry[]): BookRe
 type Row = Readonly<Record<string, string>>;
 
 const LISTS = new Set(["origins", "allergens", "mayContain"]);
-const NUMBERS = new Set(["density_g_per_ml", "each_g", "trimLoss", "pack_g", "price_minor"]);
+const NUMBERS = new Set([
+	"density_g_per_ml",
+	"each_g",
+	"trimLoss",
+	"givesWater",
+	"salt_pct",
+	"pack_g",
+	"price_minor",
+]);
+const YES_OR_NO: ReadonlyMap<string, boolean> = new Map([
+	["true", true],
+	["yes", true],
+	["false", false],
+	["no", false],
+]);
 
 /**
  * A row as an entry, on top of what the book has of it: columns that the table does not
@@ -97,6 +114,7 @@ function entryOf(row: Row, held: IngredientEntry | undefined): Record<string, un
 function valueIn(column: string, text: string): unknown {
 	if (LISTS.has(column)) return text === "" ? [] : text.split(/[\s;]+/);
 	if (text === "") return column === "trimLoss" ? 0 : undefined;
+	if (column === "takesRoom") return YES_OR_NO.get(text.toLowerCase()) ?? text;
 	return NUMBERS.has(column) ? numberIn(text) : text;
 }
 

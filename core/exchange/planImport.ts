@@ -127,6 +127,9 @@ function ingredientStep(
 const FIELD_WORDS: Readonly<Record<string, string>> = {
 	density_g_per_ml: "density",
 	each_g: "weight of one",
+	givesWater: "water it gives up",
+	takesRoom: "room it takes in the pan",
+	salt_pct: "salt in it",
 	trimLoss: "trim",
 	mayContain: "traces",
 	pack_g: "pack",

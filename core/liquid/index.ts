@@ -1,13 +1,12 @@
 export { blendStock, type StockBlend } from "./blendStock.ts";
-export { CUT_GIVES, type CutGives } from "./cutGives.ts";
-export { type LiquidAccount, type LiquidGiven, liquidAccount, VEGETABLE_WATER } from "./liquidAccount.ts";
+export { type LiquidAccount, type LiquidGiven, liquidAccount } from "./liquidAccount.ts";
 export {
 	ACID_ML_PER_L,
 	PUREE_KG_PER_L,
 	RENDERED_FAT_KG_PER_L,
 	type Remedy,
+	type SauceFinish,
 	type SaucePlan,
 	type SaucePots,
 	sauceFrom,
-	USUAL_REDUCTION,
 } from "./sauceFrom.ts";

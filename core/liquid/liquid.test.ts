@@ -1,18 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { CUTS } from "../trade/index.ts";
-import {
-	blendStock,
-	CUT_GIVES,
-	type LiquidGiven,
-	liquidAccount,
-	RENDERED_FAT_KG_PER_L,
-	sauceFrom,
-} from "./index.ts";
+import { blendStock, type LiquidGiven, liquidAccount, RENDERED_FAT_KG_PER_L, sauceFrom } from "./index.ts";
 
 const GIVEN: LiquidGiven = {
 	poured_l: 12,
 	vegetables_kg: 8,
+	fromVegetables_l: 2,
 	raw_kg: 24,
 	cooked_kg: 15,
 	fat_kg: 1,
@@ -25,11 +18,14 @@ const GIVEN: LiquidGiven = {
 	minutes: 160,
 };
 const POTS = { diameter_mm: 400, power_kW: 3, count: 1 };
+/** Reduced by half, with all the time and salt there is. */
+const HALF = { reduceBy: 0.5, mostSalt_pct: null, most_min: 10_000 };
 
 const amount = (max: number) => fc.double({ min: 0, max, noNaN: true });
 const givens: fc.Arbitrary<LiquidGiven> = fc.record({
 	poured_l: amount(60),
-	vegetables_kg: amount(30),
+	vegetables_kg: fc.double({ min: 3, max: 30, noNaN: true }),
+	fromVegetables_l: amount(3),
 	raw_kg: fc.double({ min: 1, max: 100, noNaN: true }),
 	cooked_kg: fc.double({ min: 0.1, max: 60, noNaN: true }),
 	fat_kg: amount(8),
@@ -71,27 +67,38 @@ describe("the account of the liquid", () => {
 		expect(account.left_l).toBe(0);
 		expect(account.dryAt_min).toBeCloseTo((160 * 22) / 44, 9);
 	});
-
-	it("no cut gives up more fat and gelatin than it can lose", () => {
-		for (const cut of CUTS) expect(CUT_GIVES[cut].fat + CUT_GIVES[cut].gelatin).toBeLessThan(0.25);
-	});
 });
 
 describe("the sauce from it", () => {
 	const account = liquidAccount(GIVEN);
 
-	it("takes only so much as brings the salt to what the house wants", () => {
-		const sauce = sauceFrom(account, 6, POTS, 0, 1);
-		expect(sauce.salt_pct).toBeCloseTo(1, 9);
-		expect(sauce.take_l).toBeCloseTo(6 / account.salt_pct, 9);
-		const early = sauceFrom(liquidAccount({ ...GIVEN, salt_g: 900 }), 6, POTS, 0, 1);
-		expect(early.take_l).toBe(6);
-		expect(early.salt_pct).toBeGreaterThan(1);
+	it("takes what the card's own finish asks, and never more than there is", () => {
+		expect(sauceFrom(account, 6, POTS, 0, HALF)).toMatchObject({ take_l: 12, limitedBy: null });
+		expect(sauceFrom(account, 6, POTS, 0, { ...HALF, reduceBy: 1 / 3 }).take_l).toBeCloseTo(9, 9);
+		expect(sauceFrom(account, 15, POTS, 0, HALF)).toMatchObject({ take_l: 20, limitedBy: "liquid" });
+	});
+
+	it("stops where it would be too salt, and says so; salt is never the goal", () => {
+		const sauce = sauceFrom(account, 6, POTS, 0, { ...HALF, mostSalt_pct: 0.9 });
+		expect(sauce).toMatchObject({ limitedBy: "salt" });
+		expect(sauce.salt_pct).toBeCloseTo(Math.max(0.9, account.salt_pct), 9);
+		const mild = sauceFrom(liquidAccount({ ...GIVEN, salt_g: 20 }), 6, POTS, 0, {
+			...HALF,
+			mostSalt_pct: 1.2,
+		});
+		expect(mild).toMatchObject({ take_l: 12, limitedBy: null });
+	});
+
+	it("stops where the meat would wait too long, and says so", () => {
+		const sauce = sauceFrom(account, 6, POTS, 0, { ...HALF, most_min: 20 });
+		expect(sauce.limitedBy).toBe("time");
+		const [first] = sauce.remedies;
+		expect(first?.kind === "reduce" ? first.minutes : 0).toBeCloseTo(20, 6);
 	});
 
 	it("reduces to a mark in the pot, in as many pots as stand side by side", () => {
-		const [one] = sauceFrom(account, 6, POTS, 0, 1).remedies;
-		const [two] = sauceFrom(account, 6, { ...POTS, count: 2 }, 0, 1).remedies;
+		const [one] = sauceFrom(account, 6, POTS, 0, HALF).remedies;
+		const [two] = sauceFrom(account, 6, { ...POTS, count: 2 }, 0, HALF).remedies;
 		if (one?.kind !== "reduce" || two?.kind !== "reduce") throw new Error("both reduce");
 		expect(one.mark_mm).toBeCloseTo(6 / (Math.PI * 0.04), 6);
 		expect(two.mark_mm).toBeCloseTo(one.mark_mm / 2, 6);
@@ -99,27 +106,27 @@ describe("the sauce from it", () => {
 	});
 
 	it("is lengthened with stock where there is too little, and the salt thins with it", () => {
-		const sauce = sauceFrom(account, 30, POTS, 0, 1);
+		const sauce = sauceFrom(account, 30, POTS, 0, HALF);
 		expect(sauce.remedies[0]).toMatchObject({ kind: "thin", stock_l: 10 });
 		expect(sauce.salt_pct).toBeCloseTo((account.salt_pct * 20) / 30, 9);
 	});
 
 	it("floats its share of the fat in the pot", () => {
-		const sauce = sauceFrom(account, 6, POTS, 0, null);
+		const sauce = sauceFrom(account, 6, POTS, 0, HALF);
 		expect(sauce.take_l).toBe(12);
 		expect(sauce.fat_mm).toBeCloseTo((1.2 * 0.6) / RENDERED_FAT_KG_PER_L / (Math.PI * 0.04), 6);
 		expect(sauce.fat_kg).toBeCloseTo(1.2, 9);
 	});
 
 	it("marks the ways that bring gluten, and all where flour is in it already", () => {
-		const free = sauceFrom(account, 6, POTS, 0, 1).remedies.filter(({ glutenFree }) => glutenFree);
+		const free = sauceFrom(account, 6, POTS, 0, HALF).remedies.filter(({ glutenFree }) => glutenFree);
 		expect(free.map(({ kind }) => kind)).toEqual(["reduce", "starch", "puree", "acid"]);
-		expect(sauceFrom(account, 6, POTS, 100, 1).remedies.some(({ glutenFree }) => glutenFree)).toBe(false);
+		expect(sauceFrom(account, 6, POTS, 100, HALF).remedies.some(({ glutenFree }) => glutenFree)).toBe(false);
 	});
 
 	it("gathers gelatin as it reduces", () => {
-		const thin = sauceFrom(account, 12, POTS, 0, null).gelatin_g_per_l;
-		expect(sauceFrom(account, 6, POTS, 0, null).gelatin_g_per_l).toBeCloseTo(thin * (12 / 6) * (12 / 20), 6);
+		const thin = sauceFrom(account, 12, POTS, 0, HALF).gelatin_g_per_l;
+		expect(sauceFrom(account, 6, POTS, 0, HALF).gelatin_g_per_l).toBeCloseTo(thin * (12 / 6) * (12 / 20), 6);
 	});
 });
 

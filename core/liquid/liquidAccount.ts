@@ -2,8 +2,9 @@
 export interface LiquidGiven {
 	/** Everything poured: stock, wine and marinade as they are after they were boiled down. */
 	readonly poured_l: number;
-	/** Vegetables that lie in the liquid, raw. */
+	/** Vegetables that lie in the liquid, raw, and the water that they give up. */
 	readonly vegetables_kg: number;
+	readonly fromVegetables_l: number;
 	/** Meat without bone as it goes in, and as it comes out. */
 	readonly raw_kg: number;
 	readonly cooked_kg: number;
@@ -44,9 +45,6 @@ export interface LiquidAccount {
 	readonly gelatin_g: number;
 }
 
-/** Water that cut roots and onions give up in a braise, as a share of their weight. General practice. */
-export const VEGETABLE_WATER = 0.25;
-
 /**
  * Liquid in, less what steams away and what is drunk up, is liquid out; salt, fat and gelatin
  * are carried through whole. Liquid never goes below nothing: then the minute is said.
@@ -54,7 +52,7 @@ export const VEGETABLE_WATER = 0.25;
  * @see model, section F
  */
 export function liquidAccount(given: LiquidGiven): LiquidAccount {
-	const fromVegetables_l = given.vegetables_kg * VEGETABLE_WATER;
+	const { fromVegetables_l } = given;
 	const weeping_l = Math.max(0, given.raw_kg - given.cooked_kg - given.fat_kg);
 	const in_l = given.poured_l + fromVegetables_l + weeping_l;
 	const evaporated_l = Math.min(given.evaporated_l, in_l);

@@ -1,4 +1,4 @@
-import { reduce, thicken } from "../sauce/index.ts";
+import { MOST_STEAM_KG_PER_M2_H, reduce, STEAM_KJ_PER_KG, thicken } from "../sauce/index.ts";
 import type { LiquidAccount } from "./liquidAccount.ts";
 
 /** Density of rendered fat, kg/l. */
@@ -8,8 +8,15 @@ export const ACID_ML_PER_L = 5;
 /** Puréed roots and onions that give a litre of thin sauce light body, kg. General practice. */
 export const PUREE_KG_PER_L = 0.2;
 
-/** Where no line is salt, so much of the liquid is taken for a litre of sauce: it is reduced by half. */
-export const USUAL_REDUCTION = 2;
+/** How a card finishes its sauce: how far it is boiled down, and what else gives it body. */
+export interface SauceFinish {
+	/** By how much what is taken is reduced, a share. */
+	readonly reduceBy: number;
+	/** The most salt the sauce may have, %; null where the house sets no limit. */
+	readonly mostSalt_pct: number | null;
+	/** The longest it may boil down while the meat waits, minutes. */
+	readonly most_min: number;
+}
 
 /** The pots in which the sauce is finished, all alike, and the heat that reaches each. */
 export interface SaucePots {
@@ -59,8 +66,14 @@ export type Remedy =
 export interface SaucePlan {
 	readonly there_l: number;
 	readonly wanted_l: number;
-	/** What of it is taken to be reduced; the rest is kept for the next stock. */
+	/** What of it is taken to be reduced. */
 	readonly take_l: number;
+	/** What the card's own finish would take. */
+	readonly asked_l: number;
+	/** By how much it is reduced in the end, a share. */
+	readonly reduceBy: number;
+	/** What keeps it from the card's own finish; null when nothing does. */
+	readonly limitedBy: "salt" | "time" | "liquid" | null;
 	/** Salt of the sauce when it stands at what is wanted. */
 	readonly salt_pct: number;
 	readonly gelatin_g_per_l: number;
@@ -75,11 +88,11 @@ export interface SaucePlan {
 
 /**
  * The sauce that is wanted against the liquid there is, and every way from one to the other
- * with its amounts. Reduction multiplies the salt, so only so much is taken as brings it to
- * what the house wants; stock brings none.
+ * with its amounts. The card's own finish says how far it is boiled down; reduction multiplies
+ * the salt, so less is taken where it would be too salt, or where the meat would wait too long,
+ * and that is said: the body then comes from something else.
  *
- * @param dredged_g  flour that is in it already, g
- * @param salted_pct salt wanted in the sauce, %; null where no line is salt
+ * @param dredged_g flour that is in it already, g
  * @see model, section G
  */
 export function sauceFrom(
@@ -87,10 +100,11 @@ export function sauceFrom(
 	wanted_l: number,
 	pots: SaucePots,
 	dredged_g: number,
-	salted_pct: number | null,
+	finish: SauceFinish,
 ): SaucePlan {
 	const there_l = account.left_l;
-	const take_l = Math.min(there_l, wanted_l * reductionFor(account.salt_pct, salted_pct));
+	const asked_l = wanted_l / (1 - finish.reduceBy);
+	const { take_l, limitedBy } = takenFor(account, wanted_l, asked_l, pots, finish);
 	const area_m2 = pots.count * (Math.PI / 4) * (pots.diameter_mm / 1000) ** 2;
 	const salt_pct = wanted_l > 0 ? (account.salt_pct * take_l) / wanted_l : account.salt_pct;
 	const sauce = { account, wanted_l, take_l, pots, dredged_g, salt_pct };
@@ -99,6 +113,9 @@ export function sauceFrom(
 		there_l,
 		wanted_l,
 		take_l,
+		asked_l,
+		reduceBy: take_l > 0 ? Math.max(0, 1 - wanted_l / take_l) : 0,
+		limitedBy,
 		salt_pct,
 		gelatin_g_per_l: gelatinOf(account, take_l, Math.min(take_l, wanted_l)),
 		from_mm: take_l / area_m2,
@@ -109,10 +126,37 @@ export function sauceFrom(
 	};
 }
 
-/** How many litres go into one of sauce; never fewer than one. */
-function reductionFor(salt_pct: number, salted_pct: number | null): number {
-	if (salted_pct === null || salt_pct === 0) return USUAL_REDUCTION;
-	return Math.max(1, salted_pct / salt_pct);
+/** Less by this share is no limit that a cook would notice. */
+const HARDLY_LESS = 0.02;
+
+/** What is taken: what the card's finish asks, unless salt, time or the liquid there is says less. */
+function takenFor(
+	{ left_l, salt_pct }: LiquidAccount,
+	wanted_l: number,
+	asked_l: number,
+	pots: SaucePots,
+	{ mostSalt_pct, most_min }: SauceFinish,
+): Pick<SaucePlan, "take_l" | "limitedBy"> {
+	const bySalt_l =
+		mostSalt_pct === null || salt_pct === 0
+			? Number.POSITIVE_INFINITY
+			: Math.max(wanted_l, (wanted_l * mostSalt_pct) / salt_pct);
+	const byTime_l = wanted_l + pots.count * litresIn(most_min, pots);
+	const limits = [
+		["salt", bySalt_l],
+		["time", byTime_l],
+		["liquid", left_l],
+	] as const;
+	const [limitedBy, least_l] = limits.reduce((one, other) => (other[1] < one[1] ? other : one));
+	if (least_l >= asked_l * (1 - HARDLY_LESS)) return { take_l: Math.min(asked_l, left_l), limitedBy: null };
+	return { take_l: Math.min(least_l, left_l), limitedBy };
+}
+
+/** Litres that one pot boils down in so many minutes, by its heat and by its surface. */
+function litresIn(minutes: number, { diameter_mm, power_kW }: SaucePots): number {
+	const area_m2 = (Math.PI / 4) * (diameter_mm / 1000) ** 2;
+	const byPower = (minutes * 60 * power_kW) / STEAM_KJ_PER_KG;
+	return Math.min(byPower, (minutes / 60) * area_m2 * MOST_STEAM_KG_PER_M2_H);
 }
 
 interface Sauce {

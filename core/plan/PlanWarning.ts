@@ -12,14 +12,9 @@ export interface StockUse {
 export type PlanWarning = { readonly place: PlaceKey } & (
 	| { readonly code: "tooFewFromMeat" | "tooFewFromPans"; readonly makes: number; readonly wanted: number }
 	| {
-			readonly code:
-				| "noPan"
-				| "bedReachesLine"
-				| "beforeOpening"
-				| "noSearPan"
-				| "noColourOven"
-				| "neverTender";
+			readonly code: "noPan" | "bedReachesLine" | "noSearPan" | "noColourOven" | "neverTender";
 	  }
+	| { readonly code: "beforeOpening"; readonly at: number }
 	| { readonly code: "panStock"; readonly unplaced: number; readonly kinds: readonly StockUse[] }
 	| { readonly code: "wishBeyondStock"; readonly kinds: readonly StockUse[] }
 	| { readonly code: "halfEmpty"; readonly name: string; readonly pieces: number; readonly holds: number }
@@ -38,7 +33,13 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 			readonly code: "countOut";
 			readonly counted: readonly { readonly name: string; readonly count: number }[];
 	  }
-	| { readonly code: "overfull"; readonly dip_mm: number; readonly headspace_mm: number }
+	| {
+			readonly code: "finishTooSalt" | "finishTooLong";
+			readonly asked: number;
+			readonly reduces: number;
+			readonly tooMuch_l: number;
+	  }
+	| { readonly code: "overfull" | "overfullLate"; readonly dip_mm: number; readonly headspace_mm: number }
 	| {
 			readonly code: "heavy";
 			readonly pans: number;

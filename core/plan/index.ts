@@ -1,17 +1,18 @@
-export type { Basis, ColourWay, DishOrder, Kitchen } from "./Kitchen.ts";
+export { countByType } from "./countByType.ts";
+export type { Basis, ColourWay, DishOrder } from "./DishOrder.ts";
+export type { PlanWork } from "./dishTasks.ts";
 export { onePanMore, type PanSaving } from "./onePanMore.ts";
 export { type OrderedDish, type OrderRow, orderList } from "./orderList.ts";
+export { type Plan, type PlanFigures, startAt, taskAt } from "./Plan.ts";
 export type { PlanWarning, StockUse } from "./PlanWarning.ts";
-export { countByType, type Plan, plan, type SizedDish, sizeDish } from "./plan.ts";
-export type { PlanBraise } from "./planBraise.ts";
+export { joinsLate } from "./panLines.ts";
+export type { BraiseGroup, PlanBraise } from "./planBraise.ts";
 export type { PlanColour } from "./planColour.ts";
+export { plan } from "./planDish.ts";
 export type { PlanLine } from "./planLines.ts";
-export {
-	DRUNK_BACK,
-	dredgedFlour,
-	type PlanSauce,
-	PULSE_DRINKS_L_PER_KG,
-	STOCK_GELATIN_G_PER_L,
-} from "./planLiquid.ts";
-export { type DishToPlan, type PlannedDish, planSitting } from "./planSitting.ts";
-export { handsOn } from "./workMinutes.ts";
+export { dredgedFlour, isMadeAhead, type PlanLiquid } from "./planLiquid.ts";
+export type { PreparedBatch } from "./planPreparations.ts";
+export type { PlanSauce, SauceBody } from "./planSauce.ts";
+export { MOST_REDUCING_MIN, USUAL_REDUCTION } from "./planSauce.ts";
+export { type DishToPlan, type PlannedDish, type PlannedSitting, planSitting } from "./planSitting.ts";
+export { type SizedDish, sizeDish } from "./sizeDish.ts";

@@ -1,10 +1,11 @@
+import type { HousePolicy } from "../kitchen/index.ts";
 import type { LiquidAccount } from "../liquid/index.ts";
 import type { PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import type { Kitchen } from "./Kitchen.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
+import { goesIntoPan } from "./panLines.ts";
 import type { PlanLine } from "./planLines.ts";
-import type { PlanSauce } from "./planLiquid.ts";
+import type { PlanSauce } from "./planSauce.ts";
 
 /** The pans' litres may differ from the card's ratio by this share before it is said. */
 const RATIO_GAP = 0.25;
@@ -22,12 +23,13 @@ interface Wet {
 }
 
 /** What becomes of the liquid that the chef should know before it is poured. */
-export function liquidWarnings(recipe: Recipe, kitchen: Kitchen, wet: Wet): PlanWarning[] {
+export function liquidWarnings(recipe: Recipe, policy: HousePolicy, wet: Wet): PlanWarning[] {
 	return [
 		...ratioWarnings(wet.pans, wet.lines),
 		...dryWarnings(wet.liquid),
 		...sauceWarnings(wet.sauce),
-		...saltWarnings(kitchen, wet.salt_pct),
+		...finishWarnings(wet.sauce),
+		...saltWarnings(policy, wet.salt_pct),
 		...acidWarnings(recipe, wet.lines),
 		...countedWarnings(wet.lines),
 	];
@@ -55,22 +57,34 @@ function sauceWarnings(sauce: PlanSauce | null): PlanWarning[] {
 	return [{ code: "sauceShort", place: "sauce", wanted_l: sauce.wanted_l, there_l: sauce.there_l }];
 }
 
-function saltWarnings({ saltBand_pct: { low, high } }: Kitchen, end_pct: number | null): PlanWarning[] {
+/** The card's own finish cannot be had, and what would do instead. */
+function finishWarnings(sauce: PlanSauce | null): PlanWarning[] {
+	if (!sauce || sauce.wanted_l === 0 || (sauce.limitedBy !== "salt" && sauce.limitedBy !== "time")) return [];
+	return [
+		{
+			code: sauce.limitedBy === "salt" ? "finishTooSalt" : "finishTooLong",
+			place: "sauce",
+			asked: sauce.cardReduces,
+			reduces: sauce.reduceBy,
+			tooMuch_l: Math.max(0, sauce.there_l - sauce.take_l),
+		},
+	];
+}
+
+function saltWarnings({ saltBand_pct: { low, high } }: HousePolicy, end_pct: number | null): PlanWarning[] {
 	if (end_pct === null) return [];
 	if (end_pct > high) return [{ code: "saltOver", place: "sauce", end_pct, high_pct: high }];
 	if (end_pct < low / 2) return [{ code: "saltUnder", place: "sauce", end_pct, low_pct: low }];
 	return [];
 }
 
+const ACID: ReadonlySet<string> = new Set(["wine", "acid", "fruit"]);
+
 /** Wine, vinegar and sour fruit eat into bare foil. */
 function acidWarnings({ braise }: Recipe, lines: readonly PlanLine[]): PlanWarning[] {
 	if (braise.lid !== "foil") return [];
 	const acids = lines
-		.filter(({ line, ingredient: { category } }) => {
-			if (line.apart || line.group === "finish" || line.group === "garnish" || line.group === "side")
-				return false;
-			return category === "wine" || category === "acid" || category === "fruit";
-		})
+		.filter((one) => goesIntoPan(one) && ACID.has(one.ingredient.category))
 		.map(({ ingredient }) => ingredient.name);
 	return acids.length > 0 ? [{ code: "foilAcid", place: "panUp", acids: [...new Set(acids)] }] : [];
 }

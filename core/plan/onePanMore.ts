@@ -1,6 +1,6 @@
+import type { Kitchen } from "../kitchen/index.ts";
 import type { ChoosePans, PanChoice, PanType } from "../pans/index.ts";
-import type { Kitchen } from "./Kitchen.ts";
-import type { SizedDish } from "./plan.ts";
+import type { SizedDish } from "./sizeDish.ts";
 
 /** What one more pan of a kind would spare the whole sitting; each at least 0. */
 export interface PanSaving {
@@ -19,11 +19,12 @@ const WORTH_SAYING_L = 0.2;
  */
 export function onePanMore(dishes: readonly SizedDish[], kitchen: Kitchen, choose: ChoosePans): PanSaving[] {
 	const loads = dishes.map(({ load }) => load);
-	const now = totals(choose(loads, kitchen.pans, kitchen));
-	return kitchen.pans
+	const { equipment, policy } = kitchen;
+	const now = totals(choose(loads, equipment.pans, policy));
+	return equipment.pans
 		.map((type) => {
-			const more = kitchen.pans.map((one) => (one === type ? { ...one, stock: one.stock + 1 } : one));
-			const then = totals(choose(loads, more, kitchen));
+			const more = equipment.pans.map((one) => (one === type ? { ...one, stock: one.stock + 1 } : one));
+			const then = totals(choose(loads, more, policy));
 			return {
 				type,
 				pieces: now.pieces - then.pieces,

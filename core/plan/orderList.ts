@@ -1,3 +1,4 @@
+import { wholeUp } from "../quantity/index.ts";
 import {
 	type Ingredient,
 	ingredientOf,
@@ -7,8 +8,7 @@ import {
 	type Preparation,
 	type Recipe,
 } from "../recipe/index.ts";
-import { wholeUp } from "../yields/index.ts";
-import type { Plan } from "./plan.ts";
+import type { Plan } from "./Plan.ts";
 
 /** One dish of what is ordered for. */
 export interface OrderedDish {

@@ -1,13 +1,15 @@
+import type { Kitchen } from "../kitchen/index.ts";
 import {
 	type ChosenPan,
 	depthOf,
+	heightOf,
 	lineAbovePiece,
 	type PanChoice,
 	type PanWarning,
 	pieceHeight,
+	volumeBelow,
 } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import type { Kitchen } from "./Kitchen.ts";
 import type { PlanWarning, StockUse } from "./PlanWarning.ts";
 
 /** A pan filled to less than this share is called half empty. */
@@ -19,6 +21,7 @@ const STANDS_OUT_MM = 2;
  * What is wrong with the pans of a dish, with the figures that limit.
  *
  * @param elsewhere pans of each kind that other dishes of the sitting have
+ * @param late_l    what joins all pans late, litres
  */
 export function panWarnings(
 	recipe: Recipe,
@@ -26,12 +29,14 @@ export function panWarnings(
 	choice: PanChoice,
 	elsewhere: ReadonlyMap<string, number>,
 	wished: ReadonlyMap<string, number>,
+	late_l: number,
 ): PlanWarning[] {
 	return [
 		...stockWarnings(kitchen, choice, elsewhere),
 		...wishWarnings(kitchen, choice, elsewhere, wished),
 		...limitWarnings(kitchen, choice.pans),
 		...fillWarnings(recipe, choice.pans),
+		...lateWarnings(kitchen, choice.pans, late_l),
 	];
 }
 
@@ -59,7 +64,7 @@ function wishWarnings(
 }
 
 function usesOf(
-	{ pans }: Kitchen,
+	{ equipment: { pans } }: Kitchen,
 	choice: PanChoice,
 	elsewhere: ReadonlyMap<string, number>,
 ): (StockUse & { readonly id: string })[] {
@@ -77,7 +82,7 @@ function limitWarnings(kitchen: Kitchen, pans: readonly ChosenPan[]): PlanWarnin
 	const found: PlanWarning[] = [];
 	const [overfull] = flagged("overfull");
 	if (overfull) {
-		const { headspace_mm } = kitchen;
+		const { headspace_mm } = kitchen.policy;
 		found.push({ code: "overfull", place: "panUp", dip_mm: overfull.dip_mm, headspace_mm });
 	}
 	const heavy = flagged("heavy");
@@ -88,12 +93,27 @@ function limitWarnings(kitchen: Kitchen, pans: readonly ChosenPan[]): PlanWarnin
 			pans: heavy.length,
 			of: pans.length,
 			heaviest_kg: Math.max(...heavy.map((pan) => pan.lifted_kg)),
-			limit_kg: kitchen.liftLimit_kg,
+			limit_kg: kitchen.policy.liftLimit_kg,
 		});
 	}
 	const [tall] = flagged("tallPiece");
 	if (tall) found.push({ code: "tallPiece", place: "panUp", over_mm: tall.pieceOver_mm });
 	return found;
+}
+
+/** What joins late takes its room then: a pan that was right may be over-full. */
+function lateWarnings({ policy }: Kitchen, pans: readonly ChosenPan[], late_l: number): PlanWarning[] {
+	const pieces = pans.reduce((sum, pan) => sum + pan.pieces, 0);
+	const rises = pans.map((pan) => {
+		const { shape } = pan.type;
+		const stands_l = volumeBelow(shape, Math.min(pan.line_mm, depthOf(shape)));
+		const then_mm = heightOf(shape, stands_l + (late_l * pan.pieces) / pieces);
+		return depthOf(shape) - then_mm;
+	});
+	const dip_mm = Math.min(...rises);
+	const was = pans.some(({ warnings }) => warnings.includes("overfull"));
+	if (late_l === 0 || pans.length === 0 || was || dip_mm >= policy.headspace_mm) return [];
+	return [{ code: "overfullLate", place: "braise", dip_mm, headspace_mm: policy.headspace_mm }];
 }
 
 function fillWarnings({ piece, braise }: Recipe, pans: readonly ChosenPan[]): PlanWarning[] {

@@ -1,81 +1,212 @@
-import { type Braised, type BraiseGiven, braise, tenderRange, usualPan } from "../braise/index.ts";
+import type { Beliefs } from "../beliefs/index.ts";
+import {
+	type Braised,
+	type BraiseGiven,
+	braise,
+	likelyMinutes,
+	minutesToBeSure,
+	tenderRange,
+	usualPan,
+} from "../braise/index.ts";
 import { sidesOf } from "../heat/index.ts";
+import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
-import { type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
-import { areaOf, type ChosenPan, insideAt, type PanChoice } from "../pans/index.ts";
+import { type Oven, type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
+import { areaOf, type ChosenPan, insideAt, type PanChoice, type PanType } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import { inPan, type Recipe } from "../recipe/index.ts";
+import { joinsLate } from "./panLines.ts";
 import type { PlanLine } from "./planLines.ts";
 
-/** Seared pieces have cooled on their tray, the liquid is poured boiling. General practice. */
-export const PIECE_IN_C = 15;
-export const LIQUID_IN_C = 95;
-
-/** How one pan of the dish, the fullest, comes to be tender. */
-export interface PlanBraise {
+/** Pans of one kind in one oven: they heat alike, the fullest last. */
+export interface BraiseGroup {
+	/** Of the oven and the kind of pan; stays the same between plans. */
+	readonly id: string;
+	/** Null where there is no rung for them. */
+	readonly oven: Oven | null;
+	readonly set_C: number;
+	readonly type: PanType;
+	/** The fullest first. */
+	readonly pans: readonly ChosenPan[];
+	readonly rungs: number;
+	/** The fullest of them, from the oven door to the four marks. */
 	readonly given: BraiseGiven;
 	readonly braised: Braised;
 	/** From the oven door to fork-tender. */
 	readonly tender_min: Range;
-	/** What all pans together give off until it is likely tender, litres. */
+	/** What they are given, so that they are tender as surely as the house wants; whole minutes. */
+	readonly allowed_min: number;
+}
+
+/** How the dish comes to be tender: each oven load and kind of pan has its own heat, the slowest decides. */
+export interface PlanBraise {
+	/** The slowest first: it goes in first. */
+	readonly groups: readonly BraiseGroup[];
+	readonly slowest: BraiseGroup;
+	/** What all pans together give off until they are likely tender, litres. */
 	readonly evaporated_l: number;
 }
 
+interface Braising {
+	readonly recipe: Recipe;
+	readonly pans: PanChoice;
+	readonly ovens: OvenFit;
+	readonly lines: readonly PlanLine[];
+	readonly policy: HousePolicy;
+	readonly beliefs: Beliefs;
+}
+
 /**
- * The braise of the dish, by its fullest pan.
+ * The braise of the dish: every oven load and kind of pan by its own fullest pan.
  *
  * @returns null when there is no pan for it
  * @see model, section E
  */
-export function planBraise(
-	recipe: Recipe,
-	{ pans }: PanChoice,
-	ovens: OvenFit,
-	lines: readonly PlanLine[],
-): PlanBraise | null {
-	const [fullest] = pans;
-	if (!fullest) return null;
-	const pieces = pans.reduce((sum, pan) => sum + pan.pieces, 0);
-	const given = withLate(givenOf(recipe, fullest, ovens), lines, fullest.pieces / pieces);
-	const braised = braisedOnce(given);
-	const tender_min = tenderRange(braised);
-	const steam_l = braised.likely.steamAt(tender_min.likely);
-	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
-	const surfaces = pans.reduce((sum, pan) => sum + floor(pan), 0) / floor(fullest);
-	return { given, braised, tender_min, evaporated_l: steam_l * surfaces };
+export function planBraise(braising: Braising): PlanBraise | null {
+	const { pans, beliefs } = braising;
+	if (pans.pans.length === 0) return null;
+	const groups = standing(braising)
+		.map((stands) => groupOf(stands, braising))
+		.sort((a, b) => b.allowed_min - a.allowed_min || a.id.localeCompare(b.id));
+	const [slowest] = groups;
+	if (!slowest) return null;
+	const evaporated_l = groups.reduce((sum, group) => sum + steamOf(group), 0) * beliefs.liquid.evaporation;
+	return { groups, slowest, evaporated_l };
 }
 
-/** What joins late comes from the bench, °C. General practice. */
-const LATE_IN_C = 18;
+/** Pans of one kind that stand together. */
+interface Standing {
+	readonly load: OvenLoad | null;
+	readonly type: PanType;
+	readonly pans: readonly ChosenPan[];
+}
+
+/** Which pans stand where: load by load, the fullest of a kind in the first. */
+function standing({ pans, ovens }: Braising): Standing[] {
+	const left = new Map<string, ChosenPan[]>();
+	for (const pan of pans.pans) left.set(pan.type.id, [...(left.get(pan.type.id) ?? []), pan]);
+	const stand: Standing[] = ovens.loads.flatMap((load) =>
+		load.pans.map(({ type, count }) => ({ load, type, pans: (left.get(type.id) ?? []).splice(0, count) })),
+	);
+	for (const rest of left.values()) {
+		const [pan] = rest;
+		if (pan) stand.push({ load: null, type: pan.type, pans: rest });
+	}
+	return stand.filter((one) => one.pans.length > 0);
+}
+
+function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGroup {
+	const { recipe, lines, policy, beliefs } = braising;
+	const fullest = pans[0] as ChosenPan;
+	const all = braising.pans.pans.reduce((sum, pan) => sum + pan.pieces, 0);
+	const set_C = load?.set_C ?? recipe.braise.oven_C.set;
+	const tenderness = beliefs.minutes[recipe.cut];
+	const alone = givenOf(braising, fullest, load, set_C);
+	const given = withLate(alone, lines, fullest.pieces / all, beliefs);
+	const braised = braiseOf(given, tenderness);
+	const tender_min = tenderRange(braised);
+	return {
+		id: `${load?.oven.id ?? "no-oven"}.${type.id}`,
+		oven: load?.oven ?? null,
+		set_C,
+		type,
+		pans,
+		rungs: load ? (load.rungsTaken * pans.length) / Math.max(1, countOf(load)) : 0,
+		given,
+		braised,
+		tender_min,
+		allowed_min: Math.ceil(minutesToBeSure(tender_min, policy.confidence)),
+	};
+}
+
+function countOf({ pans }: OvenLoad): number {
+	return pans.reduce((sum, { count }) => sum + count, 0);
+}
+
+/** What all pans of a group give off: as the fullest does, by their surfaces. */
+function steamOf({ pans, braised, tender_min }: BraiseGroup): number {
+	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
+	const surfaces = pans.reduce((sum, pan) => sum + floor(pan), 0) / floor(pans[0] as ChosenPan);
+	return braised.likely.steamAt(tender_min.likely) * surfaces;
+}
+
+/** Water in what joins late, as a share of its weight, for the heat it takes. */
+const LATE_WATER = 0.9;
 
 /**
  * The pan with what joins it before the end: cold until then, not in it from the start.
  *
  * @param share of the dish that is in this pan
  */
-function withLate(given: BraiseGiven, lines: readonly PlanLine[], share: number): BraiseGiven {
-	const late = lines.filter(({ line, amount_g }) => line.late_min !== undefined && amount_g && !line.apart);
+function withLate(
+	given: BraiseGiven,
+	lines: readonly PlanLine[],
+	share: number,
+	beliefs: Beliefs,
+): BraiseGiven {
+	const late = lines.filter((line) => joinsLate(line) && line.amount_g);
 	if (late.length === 0) return given;
-	const end_min = tenderRange(braisedOnce(given)).likely;
-	const additions = late.map(({ line, amount_g }) => ({
+	const end_min = likelyOf(given);
+	const additions = late.map(({ line, ingredient, amount_g }) => ({
 		at_min: Math.max(0, end_min - (line.late_min ?? 0)),
 		kg: ((amount_g ?? 0) / 1000) * share,
-		temp_C: LATE_IN_C,
-		water: 0.9,
-		gives: 0.25,
+		temp_C: beliefs.starts.late_C,
+		water: LATE_WATER,
+		gives: line.role === "liquid" ? 1 : inPan(ingredient).givesWater,
 	}));
-	const lying = late.filter(({ line }) => line.role === "vegetable");
-	const lying_kg = lying.reduce((sum, { amount_g }) => sum + ((amount_g ?? 0) / 1000) * share, 0);
-	return { ...given, additions, vegetables_kg: Math.max(0, (given.vegetables_kg ?? 0) - lying_kg) };
+	return { ...given, additions };
 }
 
 /** From the oven door to fork-tender in a usual pan, for a dish that has none. */
-export function usualTender({ cut, piece, losses }: Recipe): Range {
-	return tenderRange(braisedOnce(usualPan(cut, piece, losses.boneShare)));
+export function usualTender({ cut, piece, losses }: Recipe, beliefs: Beliefs): Range {
+	return tenderRange(braiseOf(usualPan(cut, piece, losses.boneShare), beliefs.minutes[cut]));
 }
 
-function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {
-	const [load] = ovens.loads;
+/** Minutes at a temperature of the oven. */
+export interface MinutesAt {
+	readonly set_C: number;
+	readonly minutes: Range;
+}
+
+/** Ovens are set to tens of degrees. */
+const STEP_C = 10;
+
+/**
+ * What each temperature that suits the dish would take: the likely minutes from the heat, their
+ * range in the proportions of the one that is planned.
+ */
+export function minutesAtEach(
+	group: BraiseGroup,
+	{ braise: { oven_C } }: Recipe,
+	beliefs: Beliefs,
+): MinutesAt[] {
+	const { given, tender_min, set_C, oven } = group;
+	const { heat } = given;
+	if (heat.kind !== "fanOven" && heat.kind !== "stillOven") return [{ set_C, minutes: tender_min }];
+	const low_C = Math.max(oven_C.low, oven?.min_C ?? oven_C.low);
+	const high_C = Math.min(oven_C.high, oven?.max_C ?? oven_C.high);
+	const steps = new Set([set_C]);
+	for (let C = Math.ceil(low_C / STEP_C) * STEP_C; C <= high_C; C += STEP_C) steps.add(C);
+	const times = beliefs.minutes[given.cut].times;
+	return [...steps]
+		.sort((a, b) => a - b)
+		.map((C) => {
+			if (C === set_C) return { set_C: C, minutes: tender_min };
+			const likely = likelyOf({ ...given, heat: { ...heat, set_C: C } }) * times;
+			const ratio = likely / tender_min.likely;
+			return {
+				set_C: C,
+				minutes: { low: tender_min.low * ratio, likely, high: tender_min.high * ratio },
+			};
+		});
+}
+
+function givenOf(
+	{ recipe, policy, beliefs }: Braising,
+	pan: ChosenPan,
+	load: OvenLoad | null,
+	set_C: number,
+): BraiseGiven {
 	const { boneShare = 0, cookingLoss } = recipe.losses;
 	return {
 		cut: recipe.cut,
@@ -86,9 +217,10 @@ function givenOf(recipe: Recipe, pan: ChosenPan, ovens: OvenFit): BraiseGiven {
 		vegetables_kg: pan.bed.weight_kg,
 		pan: pan.type.shape,
 		lid: recipe.braise.lid,
-		heat: { kind: load?.oven.kind ?? "fanOven", set_C: load?.set_C ?? recipe.braise.oven_C.set },
-		start: { meat_C: PIECE_IN_C, liquid_C: LIQUID_IN_C },
+		heat: { kind: load?.oven.kind ?? "fanOven", set_C },
+		start: { meat_C: beliefs.starts.piece_C, liquid_C: beliefs.starts.liquid_C },
 		...(load ? sharedPower(load) : {}),
+		...(policy.altitude_m === 0 ? {} : { altitude_m: policy.altitude_m }),
 		cookingLoss,
 	};
 }
@@ -104,8 +236,13 @@ function sharedPower({ oven, pans }: OvenLoad): Pick<BraiseGiven, "oven"> {
 const A_DROP_L = 0.05;
 
 /** The same pan is asked for again with every look at the plan. */
-const once = memoise<string, Braised>(500);
+const braisedMemo = memoise<string, Braised>(500);
+const likelyMemo = memoise<string, number>(2000);
 
-function braisedOnce(given: BraiseGiven): Braised {
-	return once(JSON.stringify(given), () => braise(given));
+function braiseOf(given: BraiseGiven, tenderness: Beliefs["minutes"][Recipe["cut"]]): Braised {
+	return braisedMemo(JSON.stringify([given, tenderness]), () => braise(given, { tenderness }));
+}
+
+function likelyOf(given: BraiseGiven): number {
+	return likelyMemo(JSON.stringify(given), () => likelyMinutes(given));
 }

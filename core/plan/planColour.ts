@@ -1,3 +1,4 @@
+import type { Kitchen } from "../kitchen/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import {
 	colourInOven,
@@ -7,7 +8,7 @@ import {
 	type SearPlan,
 	searPlan,
 } from "../sear/index.ts";
-import type { ColourWay, DishOrder, Kitchen } from "./Kitchen.ts";
+import type { ColourWay, DishOrder } from "./DishOrder.ts";
 
 /** How the pieces get their colour: both ways worked out, and the one the plan takes. */
 export interface PlanColour {
@@ -33,18 +34,18 @@ export interface PlanColour {
 export function planColour(
 	recipe: Recipe,
 	order: DishOrder,
-	kitchen: Kitchen,
+	{ equipment }: Pick<Kitchen, "equipment">,
 	pieces: number,
 	floured: boolean,
 ): PlanColour | null {
 	if (!recipe.sear) return null;
-	const sear = { ...recipe.sear, burners: kitchen.burners, film_mm: FILM_MM };
-	const pan = kitchen.searPan && searPlan(kitchen.searPan.shape, recipe.piece, pieces, sear, floured);
+	const sear = { ...recipe.sear, burners: equipment.burners, film_mm: FILM_MM };
+	const pan = equipment.searPan && searPlan(equipment.searPan.shape, recipe.piece, pieces, sear, floured);
 	const spaced =
-		kitchen.searPan && sear.gap_mm < SEAR_GAP_MM
-			? searPlan(kitchen.searPan.shape, recipe.piece, pieces, { ...sear, gap_mm: SEAR_GAP_MM }, floured)
+		equipment.searPan && sear.gap_mm < SEAR_GAP_MM
+			? searPlan(equipment.searPan.shape, recipe.piece, pieces, { ...sear, gap_mm: SEAR_GAP_MM }, floured)
 			: null;
-	const oven = colourInOven(recipe.piece, pieces, kitchen.trays, kitchen.ovens);
+	const oven = colourInOven(recipe.piece, pieces, equipment.trays, equipment.ovens);
 	const way: ColourWay = order.colour ?? (pan || !oven ? "pan" : "oven");
 	const taken = way === "pan" ? pan : oven;
 	return { way, pan, spaced, oven, minutes: taken?.minutes ?? 0, fat_g: taken?.fat_g ?? null };

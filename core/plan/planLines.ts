@@ -24,22 +24,6 @@ export interface PlanLine {
 	readonly roundedBy: number;
 }
 
-/** Vegetables that lie under the meat at this size: litres and kg, for the pans. */
-export function bedUnder(
-	recipe: Recipe,
-	factor: number,
-	known: ReadonlyMap<string, Ingredient>,
-): { volume_l: number; weight_kg: number } {
-	const grams = recipe.lines
-		.filter((line) => line.role === "vegetable" && !line.apart)
-		.reduce((sum, line) => sum + (asScaleLine(line, ingredientOf(line, known)).amount_g ?? 0), 0);
-	const weight_kg = (grams * factor) / 1000;
-	return { weight_kg, volume_l: weight_kg / VEGETABLE_KG_PER_L };
-}
-
-/** Density of cut roots and onions, kg/l: a shade under water. */
-const VEGETABLE_KG_PER_L = 0.98;
-
 /**
  * Every line of the card at the size of the batch. Braising liquid is what the pans
  * need: liquids that are boiled down first keep their share of the meat and bring what

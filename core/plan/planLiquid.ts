@@ -1,29 +1,35 @@
-import { CUT_GIVES, type LiquidAccount, liquidAccount, type SaucePlan, sauceFrom } from "../liquid/index.ts";
-import { type PanChoice, type PanType, volumeBelow } from "../pans/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import type { Beliefs } from "../beliefs/index.ts";
+import { type LiquidAccount, liquidAccount } from "../liquid/index.ts";
+import type { PanChoice } from "../pans/index.ts";
+import { inPan, type Recipe } from "../recipe/index.ts";
 import type { YieldChain } from "../yields/index.ts";
-import type { Kitchen } from "./Kitchen.ts";
+import { goesIntoPan, joinsLate, takesRoom } from "./panLines.ts";
 import type { PlanLine } from "./planLines.ts";
 
-/** The sauce of a dish, and the pot it is finished in. */
-export interface PlanSauce extends SaucePlan {
-	/** Round pots that take it, as many as needed; null when the kitchen has none. */
-	readonly pot: PanType | null;
-	readonly pots: number;
+/** What a line brings of salt. */
+export interface SaltFrom {
+	readonly name: string;
+	readonly g: number;
 }
 
-/** Gelatin of a stock that sets softly, g a litre. General practice. */
-export const STOCK_GELATIN_G_PER_L = 10;
-/** What cooked meat drinks back while it cools in its liquid, as a share of its weight. General practice. */
-export const DRUNK_BACK = 0.04;
-/** Water that dry pulses and grains take up, l/kg. General practice. */
-export const PULSE_DRINKS_L_PER_KG = 1.4;
-/** Fat of searing that stays with the pieces and the fond once it is poured off. General practice. */
-export const SEAR_FAT_KEPT = 0.25;
-/** How full a pot may be in which something boils down, as a share of its depth. */
-export const POT_FULL = 0.75;
-/** A pot to reckon with where the kitchen has no round one, mm. */
-const ANY_POT_MM = 360;
+/** Salt that goes into the pan, line by line, the most first. */
+export interface PlanSalt {
+	readonly g: number;
+	readonly from: readonly SaltFrom[];
+}
+
+/** What a line gives to the liquid in water. */
+export interface WaterFrom {
+	readonly name: string;
+	readonly kg: number;
+	readonly share: number;
+}
+
+export interface PlanLiquid extends LiquidAccount {
+	readonly salt: PlanSalt;
+	/** Vegetables and fruit that give their water, the most first. */
+	readonly waterFrom: readonly WaterFrom[];
+}
 
 interface Batch {
 	readonly chain: YieldChain;
@@ -32,6 +38,7 @@ interface Batch {
 	readonly minutes: number;
 	/** What all pans give off in that time. */
 	readonly evaporated_l: number;
+	readonly beliefs: Beliefs;
 }
 
 /**
@@ -42,38 +49,81 @@ interface Batch {
  */
 export function planLiquid(
 	recipe: Recipe,
-	{ chain, pans, lines, minutes, evaporated_l }: Batch,
-): LiquidAccount | null {
+	{ chain, pans, lines, minutes, evaporated_l, beliefs }: Batch,
+): PlanLiquid | null {
 	if (pans.pans.length === 0) return null;
+	const believed = beliefs.liquid;
 	const raw_kg = chain.trimmed_kg * (1 - (recipe.losses.boneShare ?? 0));
-	const gives = CUT_GIVES[recipe.cut];
+	const gives = beliefs.gives[recipe.cut];
 	const searFat_kg = weightOf(lines.filter(({ line }) => line.role === "searFat")) / 1000;
-	return liquidAccount({
-		poured_l: pans.liquid_l,
-		vegetables_kg: weightOf(lines.filter(inPan)) / 1000,
+	const inIt = lines.filter((line) => goesIntoPan(line) && line.line.role !== "liquid");
+	const waterFrom = waterOf(inIt);
+	const salt = saltOf(lines);
+	const account = liquidAccount({
+		poured_l: pans.liquid_l + lateLiquid_l(lines),
+		vegetables_kg: weightOf(inIt.filter(({ ingredient }) => takesRoom(ingredient))) / 1000,
+		fromVegetables_l: waterFrom.reduce((sum, { kg, share }) => sum + kg * share, 0),
 		raw_kg,
 		cooked_kg: chain.cooked_kg,
 		fat_kg: Math.min(raw_kg * gives.fat, Math.max(0, raw_kg - chain.cooked_kg)),
 		gelatin_g: raw_kg * gives.gelatin * 1000,
-		fatPoured_kg: searFat_kg * SEAR_FAT_KEPT,
-		gelatinPoured_g: stockOf(lines) * STOCK_GELATIN_G_PER_L,
-		salt_g: weightOf(lines.filter(({ line }) => line.role === "salt")),
+		fatPoured_kg: searFat_kg * believed.searFatKept,
+		gelatinPoured_g: stock_l(lines) * believed.stockGelatin_g_per_l,
+		salt_g: salt.g,
 		evaporated_l,
-		absorbed_l: drunkBack(recipe, chain) + drunkByPulses(lines),
+		absorbed_l:
+			(isMadeAhead(recipe) ? chain.cooked_kg * believed.drunkBack : 0) +
+			dryPulses_kg(lines) * believed.pulsesDrink_l_per_kg,
 		minutes,
 	});
+	return { ...account, salt, waterFrom };
 }
 
-function weightOf(lines: readonly PlanLine[]): number {
+/** Whether the dish is cooked on a day before it is served. */
+export function isMadeAhead({ schools }: Recipe): boolean {
+	return schools?.service === "madeAhead";
+}
+
+export function weightOf(lines: readonly PlanLine[]): number {
 	return lines.reduce((sum, { amount_g }) => sum + (amount_g ?? 0), 0);
 }
 
-function inPan({ line }: PlanLine): boolean {
-	return line.role === "vegetable" && !line.apart;
+function waterOf(lines: readonly PlanLine[]): WaterFrom[] {
+	return lines
+		.map(({ ingredient, amount_g }) => ({
+			name: ingredient.name,
+			kg: (amount_g ?? 0) / 1000,
+			share: inPan(ingredient).givesWater,
+		}))
+		.filter(({ kg, share }) => kg * share > 0)
+		.sort((a, b) => b.kg * b.share - a.kg * a.share);
+}
+
+/** Salt of everything that goes into the pan, the liquids and the salt itself among it. */
+function saltOf(lines: readonly PlanLine[]): PlanSalt {
+	const from = lines
+		.filter((line) => goesIntoPan(line) || isSaltOnMeat(line))
+		.map(({ ingredient, amount_g }) => ({
+			name: ingredient.name,
+			g: ((amount_g ?? 0) * inPan(ingredient).salt_pct) / 100,
+		}))
+		.filter(({ g }) => g > 0)
+		.sort((a, b) => b.g - a.g);
+	return { g: from.reduce((sum, { g }) => sum + g, 0), from };
+}
+
+function isSaltOnMeat({ line }: PlanLine): boolean {
+	return line.role === "salt" && !line.apart && line.group !== "side" && line.group !== "garnish";
+}
+
+/** Liquids that join late, beside those that the pans are filled with. */
+function lateLiquid_l(lines: readonly PlanLine[]): number {
+	const late = lines.filter((line) => joinsLate(line) && line.line.role === "liquid");
+	return late.reduce((sum, { measure_ml }) => sum + (measure_ml ?? 0), 0) / 1000;
 }
 
 /** Litres of meat stock among the liquids. */
-function stockOf(lines: readonly PlanLine[]): number {
+function stock_l(lines: readonly PlanLine[]): number {
 	const stocks = lines.filter(
 		({ line, ingredient }) =>
 			line.role === "liquid" && ingredient.category === "stock" && !ingredient.origins.includes("plant"),
@@ -81,61 +131,12 @@ function stockOf(lines: readonly PlanLine[]): number {
 	return stocks.reduce((sum, { measure_ml }) => sum + (measure_ml ?? 0), 0) / 1000;
 }
 
-function drunkBack(recipe: Recipe, chain: YieldChain): number {
-	return recipe.schools?.service === "madeAhead" ? chain.cooked_kg * DRUNK_BACK : 0;
-}
-
-function drunkByPulses(lines: readonly PlanLine[]): number {
+function dryPulses_kg(lines: readonly PlanLine[]): number {
 	const dry = lines.filter(
-		({ line, ingredient }) =>
-			(ingredient.category === "pulse" || ingredient.category === "grain") &&
-			line.group === "base" &&
-			!line.apart,
+		(line) =>
+			(line.ingredient.category === "pulse" || line.ingredient.category === "grain") && goesIntoPan(line),
 	);
-	return (weightOf(dry) / 1000) * PULSE_DRINKS_L_PER_KG;
-}
-
-/**
- * The sauce wanted from the liquid there is, in the kitchen's own pot.
- *
- * @see model, section G
- */
-export function planSauce(
-	account: LiquidAccount | null,
-	wanted_l: number,
-	lines: readonly PlanLine[],
-	kitchen: Kitchen,
-): PlanSauce | null {
-	if (!account) return null;
-	const salted = lines.some(({ line }) => line.role === "salt");
-	const { low, high } = kitchen.saltBand_pct;
-	const finish = (count: number, diameter_mm: number) =>
-		sauceFrom(
-			account,
-			wanted_l,
-			{ diameter_mm, power_kW: kitchen.hobPower_kW, count },
-			dredgedFlour(lines),
-			salted ? (low + high) / 2 : null,
-		);
-	// How much is taken does not hang on the pots, so it says which pots are needed.
-	const { take_l } = finish(1, ANY_POT_MM);
-	const pots = saucePots(Math.max(take_l, wanted_l), kitchen);
-	return { ...finish(pots.count, pots.diameter_mm), pot: pots.pot, pots: pots.count };
-}
-
-/** The pots that boil it down quickest: the widest, as many as it takes, each on its burner. */
-function saucePots(
-	litres: number,
-	{ pans, burners }: Pick<Kitchen, "pans" | "burners">,
-): { pot: PanType | null; count: number; diameter_mm: number } {
-	const kinds = pans.flatMap((pot) => {
-		if (!("round" in pot.shape)) return [];
-		const { diameter_mm, height_mm } = pot.shape.round;
-		const count = Math.max(1, Math.ceil(litres / volumeBelow(pot.shape, height_mm * POT_FULL)));
-		return count <= Math.min(pot.stock, burners) ? [{ pot, count, diameter_mm }] : [];
-	});
-	const [best] = kinds.sort((a, b) => a.count - b.count || b.diameter_mm - a.diameter_mm);
-	return best ?? { pot: null, count: 1, diameter_mm: ANY_POT_MM };
+	return weightOf(dry) / 1000;
 }
 
 /** Flour that is in the sauce already, from dredging or from the vegetables, g. */

@@ -1,12 +1,17 @@
+import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { Refusal } from "../check/index.ts";
+import type { Kitchen } from "../kitchen/index.ts";
 import type { Oven, OvenLoad } from "../ovens/index.ts";
 import { type ChoosePans, chooseByBids, type PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import type { DishOrder, Kitchen } from "./Kitchen.ts";
-import { countByType, type Plan, planIn, type SizedDish, sizeDish } from "./plan.ts";
+import { countByType } from "./countByType.ts";
+import type { DishOrder } from "./DishOrder.ts";
+import type { Plan } from "./Plan.ts";
+import { planIn } from "./planDish.ts";
+import { type PreparedBatch, planPreparations } from "./planPreparations.ts";
+import { type SizedDish, sizeDish } from "./sizeDish.ts";
 
 export interface DishToPlan {
-	readonly id: string;
 	readonly recipe: Recipe;
 	readonly order: DishOrder;
 }
@@ -16,15 +21,21 @@ export type PlannedDish =
 	/** Why there is no plan, in a sentence for the chef. */
 	| { readonly id: string; readonly refused: string };
 
+/** All dishes of a sitting, in the order in which they were given, and what is made in the house for them. */
+export interface PlannedSitting {
+	readonly dishes: readonly PlannedDish[];
+	readonly batches: readonly PreparedBatch[];
+}
+
 type Sized =
 	| { readonly id: string; readonly dish: SizedDish }
 	| { readonly id: string; readonly refused: string };
 
 /**
- * All dishes of a sitting. Their pans are chosen at once out of the one stock; then each in
- * its order takes its rungs out of what the ones before it left, and an oven that one dish
- * has set keeps that temperature for the next. A dish that cannot be planned does not stop
- * the others.
+ * All dishes of a sitting. Their pans are chosen at once out of the one stock; then each takes its
+ * rungs out of what is left, the largest first, and an oven that one dish has set keeps that
+ * temperature for the next. In what order the dishes are given does not matter. A dish that cannot
+ * be planned does not stop the others.
  *
  * @param choose how the pans are chosen
  */
@@ -32,23 +43,39 @@ export function planSitting(
 	dishes: readonly DishToPlan[],
 	kitchen: Kitchen,
 	choose: ChoosePans = chooseByBids,
-): PlannedDish[] {
-	const sized = dishes.map(({ id, recipe, order }): Sized => {
+	beliefs: Beliefs = SHIPPED_BELIEFS,
+): PlannedSitting {
+	const sized = dishes.map(({ recipe, order }): Sized => {
 		const dish = orRefused(() => sizeDish(recipe, order, kitchen));
-		return "refused" in dish ? { id, ...dish } : { id, dish };
+		return "refused" in dish ? { id: order.id, ...dish } : { id: order.id, dish };
 	});
-	const loads = sized.flatMap((one) => ("dish" in one ? [one.dish.load] : []));
-	const choices = choose(loads, kitchen.pans, kitchen);
-	let ovens = kitchen.ovens;
-	return sized.map((one) => {
-		if ("refused" in one) return one;
-		const pans = choices[loads.indexOf(one.dish.load)] as PanChoice;
+	const named = sized
+		.flatMap((one) => ("dish" in one ? [one.dish] : []))
+		.sort((a, b) => a.order.id.localeCompare(b.order.id));
+	const choices = choose(
+		named.map(({ load }) => load),
+		kitchen.equipment.pans,
+		kitchen.policy,
+	);
+	const planned = new Map<string, PlannedDish>();
+	let { ovens } = kitchen.equipment;
+	for (const { dish, pans } of largestFirst(named, choices)) {
 		const elsewhere = countsOf(choices.filter((choice) => choice !== pans));
-		const planned = orRefused(() => planIn(one.dish, pans, { ...kitchen, ovens }, elsewhere));
-		if ("refused" in planned) return { id: one.id, ...planned };
-		ovens = planned.ovens.loads.reduce(without, ovens);
-		return { id: one.id, plan: planned };
-	});
+		const result = orRefused(() => planIn(dish, { pans, elsewhere, ovens }, kitchen, beliefs));
+		const { id } = dish.order;
+		planned.set(id, "refused" in result ? { id, ...result } : { id, plan: result });
+		if (!("refused" in result)) ovens = result.ovens.loads.reduce(without, ovens);
+	}
+	const results = sized.map((one) => ("dish" in one ? (planned.get(one.id) as PlannedDish) : one));
+	const plans = results.flatMap((one) => ("plan" in one ? [one.plan] : []));
+	return { dishes: results, batches: planPreparations(plans, kitchen) };
+}
+
+/** What needs most of the oven goes first; where two need as much, their names say which. */
+function largestFirst(dishes: readonly SizedDish[], choices: readonly PanChoice[]) {
+	return dishes
+		.map((dish, index) => ({ dish, pans: choices[index] as PanChoice }))
+		.sort((a, b) => b.pans.rungs - a.pans.rungs || a.dish.order.id.localeCompare(b.dish.order.id));
 }
 
 function orRefused<T>(make: () => T): T | { readonly refused: string } {

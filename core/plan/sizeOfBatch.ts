@@ -1,17 +1,17 @@
 import { refuse } from "../check/index.ts";
+import type { Kitchen } from "../kitchen/index.ts";
 import { type PanType, piecesPerPan } from "../pans/index.ts";
+import { wholeDown, wholeUp } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import {
 	cookedShare,
 	isByPiece,
 	portionsWanted,
-	wholeDown,
-	wholeUp,
 	type YieldChain,
 	yieldForPortions,
 	yieldFromStock,
 } from "../yields/index.ts";
-import type { DishOrder, Kitchen } from "./Kitchen.ts";
+import type { DishOrder } from "./DishOrder.ts";
 
 export interface BatchSize {
 	/** Portions the sitting asks for. */
@@ -53,8 +53,18 @@ export function sizeOfBatch(recipe: Recipe, order: DishOrder, kitchen: Kitchen):
 	}
 }
 
+/** Where one piece is a portion there is never a portion more than there are pieces. */
 function piecesOf(recipe: Recipe, chain: YieldChain): number {
-	return chain.pieces ?? Math.max(1, wholeUp((chain.trimmed_kg * 1000) / recipe.piece.weight_g));
+	if (chain.pieces !== undefined) return chain.pieces;
+	const byWeight = Math.max(1, wholeUp((chain.trimmed_kg * 1000) / recipe.piece.weight_g));
+	return isPieceAPortion(recipe) ? Math.max(byWeight, chain.portions) : byWeight;
+}
+
+/** A piece that cooks down to about a portion is one: from three quarters of it to half as much again. */
+export function isPieceAPortion({ portion, piece, losses }: Recipe): boolean {
+	if (isByPiece(portion)) return false;
+	const share = (piece.weight_g * cookedShare(losses)) / portion.portion_g;
+	return share >= 0.75 && share < 1.5;
 }
 
 function portionsFrom({ portion, piece, losses }: Recipe, pieces: number): number {
@@ -76,6 +86,6 @@ function fullestPan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): number 
 /** The kinds of pan this dish may use. */
 function stockFor(order: DishOrder, kitchen: Kitchen): readonly PanType[] {
 	const ruledOut = new Set(order.panWishes.filter(({ count }) => count === 0).map(({ typeId }) => typeId));
-	const free = kitchen.pans.filter((type) => !ruledOut.has(type.id));
+	const free = kitchen.equipment.pans.filter((type) => !ruledOut.has(type.id));
 	return order.panTypeId === null ? free : free.filter((type) => type.id === order.panTypeId);
 }

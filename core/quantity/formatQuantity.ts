@@ -77,6 +77,20 @@ export function readable(base: number, dimension: Dimension, system: UnitSystem)
 	return `${digits} ${UNITS[step.unit].symbol}`.trim();
 }
 
+/** The unit in which an amount is read, what it comes to there, and how many base units one of it is. */
+export function readingUnit(
+	base: number,
+	dimension: "mass" | "volume" | "length",
+	system: UnitSystem,
+): { symbol: string; amount: number; base: number } {
+	const steps = READING[dimension][system];
+	const size = Math.abs(base) * (1 + 1e-9);
+	const step = steps.find(({ from }) => size >= from) ?? steps.at(-1);
+	if (!step) return { symbol: "", amount: base, base: 1 };
+	const { symbol, factor } = UNITS[step.unit];
+	return { symbol, amount: base / factor, base: factor };
+}
+
 function whole(amount: number): string {
 	return String(Math.round(amount)).replace("-", "−");
 }

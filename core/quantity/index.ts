@@ -1,5 +1,5 @@
 export { gramsOf, millilitresOf, WATER_G_PER_ML } from "./density.ts";
-export { formatQuantity, readable, threeDigits } from "./formatQuantity.ts";
+export { formatQuantity, readable, readingUnit, threeDigits } from "./formatQuantity.ts";
 export { parseQuantity, type Quantity, takeQuantity } from "./parseQuantity.ts";
 export type { Range } from "./Range.ts";
 export {
@@ -12,3 +12,4 @@ export {
 	type UnitSystem,
 	unitNamed,
 } from "./units.ts";
+export { wholeDown, wholeUp } from "./whole.ts";

@@ -16,6 +16,12 @@ export interface Ingredient {
 	readonly density_g_per_ml: number | null;
 	/** g of one, for what is counted. */
 	readonly each_g: number | null;
+	/** Share of its weight that it gives up as liquid in a braise; null where its name and category say it. */
+	readonly givesWater: number | null;
+	/** Whether it lies in the pan and takes room there; null where its name and category say it. */
+	readonly takesRoom: boolean | null;
+	/** Salt in 100 g of it, g; null where its name and category say it. */
+	readonly salt_pct: number | null;
 	/** Share lost in cleaning it, where a line does not say its own. */
 	readonly trimLoss: number;
 	readonly allergens: readonly Allergen[];
@@ -48,6 +54,9 @@ export function ingredient({ category = "vegetable", ...given }: Given): Ingredi
 		cut: null,
 		density_g_per_ml: null,
 		each_g: null,
+		givesWater: null,
+		takesRoom: null,
+		salt_pct: null,
 		trimLoss: 0,
 		allergens: [],
 		mayContain: [],

@@ -38,6 +38,8 @@ export const RecipeLine = Type.Object(
 		trimLoss: Type.Optional(Loss),
 		/** Joins late: minutes before the end of the braise. */
 		late_min: Type.Optional(Minutes),
+		/** Goes on the meat while it is marinated or rubbed. */
+		marinade: Type.Optional(Type.Boolean()),
 		/** The question between schools whose answer put the line here. */
 		school: Type.Optional(oneOf(SCHOOL_QUESTIONS)),
 	},
@@ -105,6 +107,15 @@ export const Recipe = Type.Object(
 			oven_C: Type.Object({ low: Celsius, set: Celsius, high: Celsius }),
 		}),
 		rest_min: Minutes,
+		/** How the card finishes its sauce: by how much it is reduced, a share of what is taken. */
+		finish: Type.Optional(
+			Type.Object(
+				{
+					reduceBy: Type.Number({ minimum: 0, maximum: 0.9, allowed: "a share from 0 to 0.9 (90 %)" }),
+				},
+				{ additionalProperties: false },
+			),
+		),
 		sauce_ml: Type.Number({ minimum: 0, maximum: 1000, allowed: "ml a portion from 0 to 1,000" }),
 		/** What was chosen where practitioners disagree. */
 		schools: Type.Optional(Schools),

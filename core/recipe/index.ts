@@ -43,6 +43,7 @@ export {
 export { type Difference, difference, isSame, type Pair } from "./difference.ts";
 export { draftOf, isPreparation } from "./draftOf.ts";
 export { type Ingredient, ingredient } from "./Ingredient.ts";
+export { type InPan, inPan } from "./ingredientProperties.ts";
 export { clausesOf, type LineRead, lineText, readLine, type SaidOfLine } from "./lineText.ts";
 export { makesGrams, missingIn, withMade } from "./madeIngredients.ts";
 export { namesOf, plainName } from "./names.ts";

@@ -16,15 +16,18 @@ export interface LineRead {
 }
 
 /** What follows the name: the optional parts of a line. */
-export type SaidOfLine = Pick<RecipeLine, "preparation" | "reducedTo" | "trimLoss" | "late_min" | "apart">;
+export type SaidOfLine = Pick<
+	RecipeLine,
+	"preparation" | "reducedTo" | "trimLoss" | "late_min" | "apart" | "marinade"
+>;
 
 /**
  * Reads one line as a cook writes it: "2 1/2 kg pork collar, trimmed, 300 g pieces",
  * "3 bay leaves", "1 l dry cider, boiled down by half".
  *
  * Amount, name, then clauses between commas. A clause that says how far it is boiled
- * down, its trim, when it joins late or that it is cooked apart is taken as that; the
- * rest is preparation.
+ * down, its trim, when it joins late, that it is cooked apart or belongs to the marinade is
+ * taken as that; the rest is preparation.
  *
  * @param named ingredients by every name they go by, from `namesOf`
  */
@@ -54,7 +57,14 @@ export function lineText(
 }
 
 /** What follows the name of a line, in words: "large dice, 10 % trim". */
-export function clausesOf({ preparation, reducedTo, trimLoss, late_min, apart }: SaidOfLine): string[] {
+export function clausesOf({
+	preparation,
+	reducedTo,
+	trimLoss,
+	late_min,
+	apart,
+	marinade,
+}: SaidOfLine): string[] {
 	return [
 		...(preparation ? [preparation] : []),
 		...(reducedTo === undefined
@@ -63,6 +73,7 @@ export function clausesOf({ preparation, reducedTo, trimLoss, late_min, apart }:
 		...(trimLoss === undefined ? [] : [`${percent(trimLoss)} % trim`]),
 		...(late_min === undefined ? [] : [`${late_min} min before the end`]),
 		...(apart ? ["cooked apart"] : []),
+		...(marinade ? ["for the marinade"] : []),
 	];
 }
 
@@ -105,6 +116,9 @@ const SHARE: Readonly<Record<string, number>> = { half: 1 / 2, third: 1 / 3, qua
 const TRIM = /^(?:trim(?:\s+loss)?\s+([\d.,]+)\s*%|([\d.,]+)\s*%\s+trim(?:\s+loss)?)$/i;
 const LATE = /^(?:added\s+)?([\d.,]+)\s*min(?:ute)?s?\s+before\s+the\s+end$/i;
 
+/** A wine to lie in, a rub to lie under. */
+const MARINADE = /^(?:for|in) the (?:marinade|rub)$/i;
+
 function saidIn(clauses: readonly string[]): SaidOfLine {
 	const preparation: string[] = [];
 	const said: { -readonly [K in keyof SaidOfLine]?: SaidOfLine[K] } = {};
@@ -116,6 +130,7 @@ function saidIn(clauses: readonly string[]): SaidOfLine {
 		else if (trim) said.trimLoss = number(trim[1] ?? trim[2]) / 100;
 		else if (late) said.late_min = number(late[1]);
 		else if (/^cooked apart$/i.test(clause)) said.apart = true;
+		else if (MARINADE.test(clause)) said.marinade = true;
 		else preparation.push(clause);
 	}
 	return preparation.length > 0 ? { preparation: preparation.join(", "), ...said } : said;

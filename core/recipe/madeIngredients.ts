@@ -3,6 +3,7 @@ import { toBase, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
 import { ALLERGEN_NAMES, type Allergen, withConsequences } from "./allergens.ts";
 import { CATEGORIES } from "./categories.ts";
 import { type Ingredient, ingredient } from "./Ingredient.ts";
+import { inPan } from "./ingredientProperties.ts";
 import type { Preparation } from "./Preparation.ts";
 import { gramsOrNull, ingredientOf } from "./weighLine.ts";
 
@@ -52,10 +53,20 @@ function made(id: string, preparation: Preparation, known: ReadonlyMap<string, I
 		...ingredient({ id, name: preparation.name, category: preparation.category }),
 		origins: origins.length > 0 ? origins : [CATEGORIES[preparation.category].origin],
 		density_g_per_ml: densityOf(preparation),
+		salt_pct: saltOf(preparation, inside),
 		allergens,
 		mayContain: carried((one) => one.mayContain).filter((one) => !allergens.includes(one)),
 		...priceOf(preparation, inside),
 	};
+}
+
+/** Salt of what is made, g in 100 g: all that its lines bring, in what it makes. */
+function saltOf(preparation: Preparation, inside: readonly Ingredient[]): number {
+	const salt_g = preparation.lines.reduce((sum, line, index) => {
+		const one = inside[index] as Ingredient;
+		return sum + ((gramsOrNull(line, one) ?? 0) * inPan(one).salt_pct) / 100;
+	}, 0);
+	return Math.min(100, (salt_g / makesGrams(preparation)) * 100);
 }
 
 function densityOf({ makes, density_g_per_ml }: Preparation): number | null {

@@ -1,1 +1,14 @@
-export { backwardClock, type Clock, type DayOfWork, type Durations, startBefore } from "./backwardClock.ts";
+export { handsOn, taskMinutes, type WorkMinutes, workMinutes } from "./minutes.ts";
+export { type Clockwork, placeBackwards } from "./placeBackwards.ts";
+export {
+	AT_ANY_TIME,
+	exactly,
+	type Need,
+	type PlacedTask,
+	type Predecessor,
+	type Task,
+	type TaskMinutes,
+	type TaskPart,
+	type TaskPlace,
+	type TaskWindow,
+} from "./Task.ts";

@@ -13,6 +13,19 @@ export function minutesBefore(at: number, minutes: number): number {
 	return at - minutes * MINUTE_MS;
 }
 
+/** Starts are given to the five minutes, the earlier: nobody works to 15:19. */
+const STEP_MS = 5 * MINUTE_MS;
+
+/** The latest start on the five minutes that leaves so many minutes until `end`. */
+export function startBefore(end: number, minutes: number): number {
+	return toFiveMinutes(minutesBefore(end, minutes), Math.floor);
+}
+
+/** An instant to the five minutes. */
+export function toFiveMinutes(at: number, round: (steps: number) => number = Math.round): number {
+	return round(at / STEP_MS) * STEP_MS;
+}
+
 /** The instant of a wall-clock minute on the day of `at`, some days later (or earlier). */
 export function onDay(at: number, timeZone: string, minuteOfDay: number, days = 0): number {
 	const local = new TZDate(at, timeZone);

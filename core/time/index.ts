@@ -5,6 +5,8 @@ export {
 	minuteOfDay,
 	minutesBefore,
 	onDay,
+	startBefore,
+	toFiveMinutes,
 	type WorkingHours,
 	wallClock,
 } from "./houseTime.ts";

@@ -1,5 +1,5 @@
 export { CUTS, type Cut, cutWords } from "./cuts.ts";
 export { GROUPS, type Group } from "./groups.ts";
 export { LID_KEYS, LIDS, type Lid } from "./lids.ts";
-export { PLACES, type PlaceKey } from "./places.ts";
+export { PLACE_WORDS, PLACES, type PlaceKey } from "./places.ts";
 export { ROLE_LAW, ROLES, type Role } from "./roles.ts";

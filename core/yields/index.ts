@@ -1,4 +1,3 @@
-export { CUT_YIELDS } from "./cutYields.ts";
 export { portionsWanted } from "./portionsWanted.ts";
 export {
 	cookedShare,
@@ -10,8 +9,6 @@ export {
 	PortionByPiece,
 	PortionByWeight,
 	Purchase,
-	wholeDown,
-	wholeUp,
 	type YieldChain,
 } from "./yieldChain.ts";
 export { yieldForPortions } from "./yieldForPortions.ts";

@@ -1,4 +1,5 @@
-import { type Demand, wholeUp } from "./yieldChain.ts";
+import { wholeUp } from "../quantity/index.ts";
+import type { Demand } from "./yieldChain.ts";
 
 /**
  * Portions to cook for a sitting.

@@ -1,4 +1,5 @@
-import { cookedShare, isByPiece, type Losses, type Portion, wholeUp, type YieldChain } from "./yieldChain.ts";
+import { wholeUp } from "../quantity/index.ts";
+import { cookedShare, isByPiece, type Losses, type Portion, type YieldChain } from "./yieldChain.ts";
 
 /**
  * What to buy for a number of portions: the chain walked from the plate back to the purchase.

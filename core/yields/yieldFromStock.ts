@@ -1,11 +1,5 @@
-import {
-	cookedShare,
-	isByPiece,
-	type Losses,
-	type Portion,
-	wholeDown,
-	type YieldChain,
-} from "./yieldChain.ts";
+import { wholeDown } from "../quantity/index.ts";
+import { cookedShare, isByPiece, type Losses, type Portion, type YieldChain } from "./yieldChain.ts";
 
 /**
  * What a weight on hand feeds: the chain walked from the purchase to the plate.

@@ -1,10 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { KeyboardEvent } from "react";
 import type { Draft, DraftStep } from "#core/recipe";
-import { PLACES } from "#core/trade";
+import { PLACE_WORDS, PLACES } from "#core/trade";
 import { Area, Input, Select } from "../../ui/Field.tsx";
 import { Act, Heading, Muted, Sheet } from "../../ui/parts.tsx";
-import { PLACE_LABELS } from "../../ui/places.ts";
 import { addStep, changeStep, moveStep, removeStep } from "../draftEdits.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
 import { RowTools } from "./RowTools.tsx";
@@ -84,7 +83,7 @@ function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 					<Select {...field("place", "Place of")}>
 						{PLACES.map((place) => (
 							<option key={place} value={place}>
-								{PLACE_LABELS[place]}
+								{PLACE_WORDS[place]}
 							</option>
 						))}
 					</Select>

@@ -1,0 +1,56 @@
+import type { Kitchen } from "#core/kitchen";
+import type { LiquidLine } from "#core/pans";
+import type { Plan, PlanLine } from "#core/plan";
+import type { PlacedTask } from "#core/tasks";
+import type { PlaceKey } from "#core/trade";
+import type { Fact } from "../ui/Facts.tsx";
+import type { Reading } from "../ui/reading.ts";
+
+/** What a place is told from. */
+export interface PlaceGiven {
+	readonly plan: Plan;
+	readonly kitchen: Kitchen;
+	readonly reading: Reading;
+}
+
+/** The same on the long table, where things can be settled. */
+export interface TableGiven extends PlaceGiven {
+	/** The line of the card itself, where the sitting has one of its own; else null. */
+	readonly cardLine: LiquidLine | null;
+}
+
+/** The answer of a place in one line, with the figures beside it. */
+export interface Headline {
+	readonly title: string;
+	readonly says: string;
+	readonly facts: readonly Fact[];
+}
+
+/** One line of a place on paper. */
+export interface PaperLine {
+	readonly what: string;
+	readonly text: string;
+}
+
+/**
+ * What a place of the long table is. Everything about it stands in its own folder; whether a dish
+ * needs it, when it starts and how its figures come about are values of the plan.
+ */
+export interface Place {
+	readonly key: PlaceKey;
+	/** Its one figure. */
+	figure(given: PlaceGiven): string;
+	/** Its clock, where the bare time would not say enough. */
+	clock?(time: string): string;
+	/** A task of it as one line of a day's list. */
+	task(task: PlacedTask, given: PlaceGiven): string;
+	headline(given: PlaceGiven): Headline;
+	/** Which lines of the card are wanted here. */
+	takes(line: PlanLine): boolean;
+	/** What its own drawing shows; undefined when there is nothing to draw. */
+	drawing?(given: TableGiven): unknown;
+	/** What the production sheet says of it besides its steps. */
+	paper?(given: PlaceGiven): readonly PaperLine[];
+}
+
+export const NO_LINES = () => false;

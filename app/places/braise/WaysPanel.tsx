@@ -1,0 +1,154 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { useState } from "react";
+import type { WayToTender } from "#core/braise";
+import { durationWords, startBefore, wallClock } from "#core/time";
+import { LIDS } from "#core/trade";
+import { Facts } from "../../ui/Facts.tsx";
+import { Field } from "../../ui/Field.tsx";
+import { type Measures, measuresIn } from "../../ui/measures.ts";
+import { Act, Heading, Muted, Note } from "../../ui/parts.tsx";
+import { useBraiseWorker } from "../../workers/useBraiseWorker.ts";
+import type { BraiseDrawing } from "./braise.view.ts";
+
+const Ways = chakra("ul", {
+	base: {
+		display: "grid",
+		gap: "12px 32px",
+		gridTemplateColumns: { base: "minmax(0,1fr)", lg: "repeat(2, minmax(0,1fr))" },
+		"& li": { borderTop: "2px solid", borderColor: "steel", paddingTop: "6px" },
+	},
+});
+
+/** So many ways are shown of each kind. */
+const SHOWN = 6;
+/** What is first asked: a start so much later than the plan's, minutes. */
+const LATER_MIN = 20;
+const MINUTE_MS = 60_000;
+const PIECES: Readonly<Record<number, string>> = {
+	1: "pieces whole",
+	2: "pieces halved",
+	4: "pieces in four",
+};
+
+/** For a later start: which oven, cover and size of piece still have it tender by the lift. */
+export function WaysPanel({ drawing }: { readonly drawing: BraiseDrawing }) {
+	const { inAt, liftAt, timeZone, ways } = drawing;
+	const [start, setStart] = useState(() => wallClock(inAt + LATER_MIN * MINUTE_MS, timeZone).time);
+	const { result, state, ask } = useBraiseWorker((remote, wanted_min: number) =>
+		remote.ways({ ...ways, wanted_min }).then((found) => ({ ...found, wanted_min })),
+	);
+	const wanted_min = minutesUntil(liftAt, start, timeZone);
+	const clock = (at: number) => wallClock(at, timeZone).time;
+	return (
+		<chakra.details marginTop="14px">
+			<chakra.summary
+				cursor="pointer"
+				minHeight="44px"
+				display="flex"
+				alignItems="center"
+				fontFamily="head"
+				fontWeight="650"
+				fontSize="17px"
+				textDecoration="underline"
+				textUnderlineOffset="3px"
+				aria-keyshortcuts="y"
+				data-key-name="Other ways to have it tender"
+			>
+				Other ways to have it tender by {clock(liftAt)}
+			</chakra.summary>
+			<chakra.form
+				display="flex"
+				flexWrap="wrap"
+				alignItems="end"
+				gap="12px"
+				marginBlock="8px 14px"
+				onSubmit={(event) => {
+					event.preventDefault();
+					ask(wanted_min);
+				}}
+			>
+				<Field
+					label="If it can go in only at"
+					type="time"
+					value={start}
+					onChange={(event) => setStart(event.currentTarget.value)}
+				/>
+				<Act disabled={Number.isNaN(wanted_min)}>What would do it?</Act>
+				<Muted role="status">
+					{state === "busy" ? "Trying lids, sizes and settings…" : null}
+					{state === "failed" ? "This browser could not reckon it; the plan above holds." : null}
+				</Muted>
+			</chakra.form>
+			{result ? (
+				<Found drawing={drawing} wanted_min={result.wanted_min} ways={result.inTime} atOven={result.atOven} />
+			) : null}
+		</chakra.details>
+	);
+}
+
+/** Minutes from a clock time to the lift; one later in the day than the lift is the evening before. */
+function minutesUntil(liftAt: number, time: string, timeZone: string): number {
+	const minutes = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
+	const before = minutes(wallClock(liftAt, timeZone).time) - minutes(time);
+	return before > 0 ? before : before + 24 * 60;
+}
+
+interface FoundProps {
+	readonly drawing: BraiseDrawing;
+	readonly wanted_min: number;
+	readonly ways: readonly WayToTender[];
+	readonly atOven: readonly WayToTender[];
+}
+
+function Found({ drawing, wanted_min, ways, atOven }: FoundProps) {
+	const inTime = ways.filter(({ inTime: does, dry }) => does && !dry);
+	const nearest = [...ways].sort((a, b) => a.sure_min - b.sure_min).slice(0, 2);
+	const sure = `${Math.round(drawing.ways.confidence * 100)} days in 100`;
+	return (
+		<chakra.div display="grid" gap="16px" aria-live="polite">
+			{inTime.length > 0 ? (
+				<div>
+					<Heading>Does it in {durationWords(wanted_min)}</Heading>
+					<Muted>Tender in time on {sure}; what changes least comes first.</Muted>
+					<List ways={inTime.slice(0, SHOWN)} drawing={drawing} />
+				</div>
+			) : (
+				<Note>
+					<b>Nothing has it tender in {durationWords(wanted_min)}.</b> These come nearest; smaller pieces gain
+					more than a hotter oven.
+					<List ways={nearest} drawing={drawing} />
+				</Note>
+			)}
+			<div>
+				<Heading>With the oven as it is</Heading>
+				<List ways={atOven.filter(({ dry }) => !dry)} drawing={drawing} />
+			</div>
+		</chakra.div>
+	);
+}
+
+function List({ ways, drawing }: { readonly ways: readonly WayToTender[]; readonly drawing: BraiseDrawing }) {
+	const measures = measuresIn(drawing.units);
+	return (
+		<Ways>
+			{ways.map((way) => (
+				<li key={`${way.oven_C} ${way.lid} ${way.parts}`}>
+					<b>
+						{measures.temperature(way.oven_C)}, {LIDS[way.lid]}, {PIECES[way.parts]}
+					</b>
+					<Facts facts={factsOf(way, drawing, measures)} fontSize="18px" />
+				</li>
+			))}
+		</Ways>
+	);
+}
+
+function factsOf(way: WayToTender, { liftAt, timeZone }: BraiseDrawing, { volume }: Measures) {
+	const { electricity_kWh, gas_kWh } = way.energy;
+	return [
+		{ figure: wallClock(startBefore(liftAt, way.sure_min), timeZone).time, label: "in, at the latest" },
+		{ figure: durationWords(way.window_min), label: "until it falls apart" },
+		{ figure: volume(way.steam_l), label: "steamed away" },
+		{ figure: `${electricity_kWh.toFixed(1)} kWh`, label: `or ${gas_kWh.toFixed(0)} of gas` },
+	];
+}

@@ -1,0 +1,127 @@
+import { type BraiseCurve, braiseCurve, type CutSize, type WaysAsked } from "#core/braise";
+import { sidesOf } from "#core/heat";
+import type { HousePolicy } from "#core/kitchen";
+import { depthOf, rimOf, smallerPiece } from "#core/pans";
+import { type BraiseGroup, type Plan, startAt } from "#core/plan";
+import type { Recipe } from "#core/recipe";
+import { LIDS } from "#core/trade";
+import { isByPiece } from "#core/yields";
+import type { CurveMoment } from "../../ui/BraiseCurve.tsx";
+import type { OvenDrawing } from "../../ui/drawings.ts";
+import { labAddress } from "../../ui/labAddress.ts";
+import { percent, type Reading } from "../../ui/reading.ts";
+import type { PlaceGiven } from "../Place.ts";
+import { type Check, checksOf } from "./checks.ts";
+
+/** The braise of the fullest pan against the clock, with what to do when it is early or late. */
+export interface BraiseView {
+	readonly drawing: BraiseDrawing | null;
+	readonly ovens: readonly OvenDrawing[];
+	readonly checks: readonly Check[];
+}
+
+export interface BraiseDrawing {
+	readonly curve: BraiseCurve;
+	readonly words: string;
+	/** Instant of the oven door, and the house's clock. */
+	readonly inAt: number;
+	readonly liftAt: number;
+	readonly timeZone: string;
+	readonly units: Reading["units"];
+	readonly end_min: number;
+	readonly moments: readonly CurveMoment[];
+	readonly ways: WaysAsked;
+	readonly lab: string;
+}
+
+export function braiseView(given: PlaceGiven): BraiseView {
+	const { plan } = given;
+	const { braise } = plan;
+	return {
+		drawing: braise ? drawingOf(given, braise.slowest) : null,
+		ovens: ovenDrawings(given),
+		checks: checksOf(given),
+	};
+}
+
+const MINUTE_MS = 60_000;
+/** Served within so long of the lift, it is one curve, minutes. */
+const SAME_DAY_MIN = 360;
+
+function drawingOf({ plan, kitchen, reading }: PlaceGiven, braise: BraiseGroup): BraiseDrawing {
+	const into = startAt(plan, "braise");
+	const lift = startAt(plan, "rest");
+	const minute = (at: number) => (at - into) / MINUTE_MS;
+	const lift_min = minute(lift);
+	const serve_min = minute(plan.order.serviceAt);
+	// What is served on a later day is drawn until it is lifted.
+	const isServed = serve_min - lift_min < SAME_DAY_MIN;
+	const end_min = Math.max(isServed ? serve_min : lift_min, braise.tender_min.high) + 10;
+	return {
+		curve: braiseCurve(braise.braised, end_min),
+		words: curveWords(plan, braise, reading),
+		inAt: into,
+		liftAt: lift,
+		timeZone: reading.timeZone,
+		units: reading.units,
+		end_min,
+		moments: [
+			{ minute: lift_min, words: "lift" },
+			...(isServed ? [{ minute: serve_min, words: "serve" }] : []),
+		],
+		ways: waysOf(plan, braise, kitchen.policy),
+		lab: labAddress([braise.given]),
+	};
+}
+
+function curveWords(plan: Plan, { tender_min, braised }: BraiseGroup, reading: Reading): string {
+	const { tender, order } = plan;
+	const { likely } = braised;
+	const core_C = likely.points.findLast(({ minute }) => minute <= tender_min.likely)?.core_C ?? 0;
+	return `In ${reading.clock(startAt(plan, "braise"))}. Tender ${reading.clock(tender.low)} to ${reading.clock(tender.high)}, likely ${reading.clock(tender.likely)}, when the centre is at ${reading.temperature(core_C)} and ${reading.volume(braised.liquidLeft_l)} is left in the fullest pan. Lift ${reading.clock(startAt(plan, "rest"))}. Serve ${reading.clock(order.serviceAt)}.`;
+}
+
+/** The hottest that a covered braise is set to, °C: above it only the rim scorches. */
+const HOTTEST_C = 200;
+
+function waysOf(plan: Plan, braise: BraiseGroup, policy: HousePolicy): WaysAsked {
+	const ovens = plan.ovens.loads.map(({ oven }) => oven);
+	const least = ovens.map(({ min_C }) => min_C);
+	const most = ovens.map(({ max_C }) => max_C);
+	return {
+		given: braise.given,
+		pans: plan.pans.pans.length,
+		ovens: Math.max(1, ovens.length),
+		lids: ["lid", "foil", "paper"],
+		sizes: sizesOf(plan.recipe),
+		oven_C: { low: Math.max(80, ...least), high: Math.min(HOTTEST_C, ...most) },
+		confidence: policy.confidence,
+		wanted_min: (startAt(plan, "rest") - startAt(plan, "braise")) / MINUTE_MS,
+	};
+}
+
+/** As the butcher can cut it; what is served by the piece stays whole. */
+function sizesOf({ piece, portion }: Recipe): CutSize[] {
+	const halvings = isByPiece(portion) ? [0] : [0, 1, 2];
+	return halvings.map((times) => ({ parts: 2 ** times, sides: sidesOf(smallerPiece(piece, times)) }));
+}
+
+function ovenDrawings({ plan, reading }: PlaceGiven): OvenDrawing[] {
+	const { recipe } = plan;
+	return plan.ovens.loads.map((load) => ({
+		name: load.oven.name,
+		rungs: load.oven.rungs,
+		pitch_mm: load.oven.pitch_mm,
+		wide: load.oven.shelf,
+		set: reading.temperature(load.set_C),
+		set_C: load.set_C,
+		pans: load.pans.map(({ type, count }) => ({
+			name: type.name,
+			count,
+			depth_mm: depthOf(type.shape),
+			length_mm: rimOf(type.shape).length_mm,
+			width_mm: rimOf(type.shape).width_mm,
+		})),
+		words: `${load.oven.name} at ${reading.temperature(load.set_C)}, ${LIDS[recipe.braise.lid]}: ${load.pans.map(({ type, count }) => `${count} × ${type.name}`).join(", ")}; ${load.rungsTaken} of ${load.oven.rungs} rungs taken. ${percent(load.rungsTaken / load.oven.rungs)} full. ${recipe.name}.`,
+	}));
+}

@@ -1,0 +1,69 @@
+import { stillToGo } from "#core/braise";
+import { startAt } from "#core/plan";
+import { HOUSE_CODES } from "#core/safety";
+import { durationWords } from "#core/time";
+import type { PlaceGiven } from "../Place.ts";
+
+const MINUTE_MS = 60_000;
+/** Nobody works to 18:01. */
+const STEP_MIN = 5;
+
+/** One line of the check sheet. */
+export interface Check {
+	readonly when: string;
+	readonly what: string;
+	readonly text: string;
+}
+
+/** What is felt for, and what is done when it is early or late. */
+export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
+	const { braise, braise_min, recipe, tender } = plan;
+	if (!braise) return [];
+	const into = startAt(plan, "braise");
+	const lift = startAt(plan, "rest");
+	const { marks, peakLiquid_C } = braise.slowest.braised;
+	const after = (minutes: number) => into + Math.round(minutes / STEP_MIN) * STEP_MIN * MINUTE_MS;
+	const at = (instant: number) => reading.clockAfter(instant, into);
+	const pulls = stillToGo(braise_min, braise_min.likely);
+	const late = stillToGo(braise_min, (lift - into) / MINUTE_MS);
+	const bone = recipe.losses.boneShare ? " The bone turns in its place." : "";
+	const holdHot = reading.temperature(HOUSE_CODES[kitchen.policy.houseCode].holdHot_C);
+	const early = marks.shredding
+		? `It shreds from about ${at(after(marks.shredding.likely))}${marks.fallingApart ? `, falls apart from about ${at(after(marks.fallingApart.likely))}` : ""}. `
+		: "";
+	return [
+		{
+			when: at(tender.low),
+			what: "Check first",
+			text: `Probe the thickest piece of the fullest pan. It is tender when the probe slides in and comes out with no pull.${bone} Close the cover again at once.`,
+		},
+		{
+			when: at(tender.likely),
+			what: "Likely tender",
+			text: `If it still pulls here, half of such days want ${minutesMore(pulls.likely_min)} more, nine in ten ${minutesMore(pulls.high_min)}.`,
+		},
+		{
+			when: "Early",
+			what: "Tender before it is wanted",
+			text: `${early}Turn the oven down and leave the pans covered; keep them above ${holdHot}, the house code's hot hold, or lift and cool them as the code says.`,
+		},
+		{
+			when: at(lift),
+			what: "If not tender by then",
+			text: `Half of such days want ${minutesMore(late.likely_min)} more, nine in ten ${minutesMore(late.high_min)}. Ladle off liquid and start the sauce; slice the pieces that are ready, put the others back. ${hotterWords(peakLiquid_C)}`,
+		},
+	];
+}
+
+function minutesMore(minutes: number): string {
+	return durationWords(Math.max(STEP_MIN, Math.round(minutes / STEP_MIN) * STEP_MIN));
+}
+
+/** Near the boil, °C: the liquid has nothing to gain. */
+const NEAR_BOIL_C = 98;
+
+function hotterWords(peak_C: number): string {
+	return peak_C >= NEAR_BOIL_C
+		? "A hotter oven gains nothing: the liquid boils already."
+		: "Turned up, the liquid comes nearer to the boil and gains some of it.";
+}

@@ -1,0 +1,92 @@
+import { taskAt } from "#core/plan";
+import type { PlacedTask } from "#core/tasks";
+import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";
+import { braise } from "./braise/index.ts";
+import { build } from "./build/index.ts";
+import { buy } from "./buy/index.ts";
+import { chill } from "./chill/index.ts";
+import { marinate } from "./marinate/index.ts";
+import type { Place, PlaceGiven } from "./Place.ts";
+import { panUp } from "./panUp/index.ts";
+import { plate } from "./plate/index.ts";
+import { reheat } from "./reheat/index.ts";
+import { rest } from "./rest/index.ts";
+import { sauce } from "./sauce/index.ts";
+import { sear } from "./sear/index.ts";
+import { trim } from "./trim/index.ts";
+
+/** Each place of the long table; a new one is a new folder and its line here. */
+export const PLACE: Readonly<Record<PlaceKey, Place>> = {
+	buy,
+	trim,
+	marinate,
+	sear,
+	build,
+	panUp,
+	braise,
+	rest,
+	chill,
+	reheat,
+	sauce,
+	plate,
+};
+
+/** One place of the long table: its name, its one figure and its clock. */
+export interface PlaceView {
+	readonly key: PlaceKey;
+	readonly label: string;
+	readonly figure: string;
+	readonly clock: string;
+	/** Instant at which work there starts. */
+	readonly at: number;
+}
+
+/** The places a dish needs, from left to right in the order of work: those that have a task. */
+export function placesOf(given: PlaceGiven): PlaceView[] {
+	const { plan, reading } = given;
+	return PLACES.flatMap((key) => {
+		const task = taskAt(plan, key);
+		if (!task) return [];
+		const clock = reading.clock(task.start);
+		return [
+			{
+				key,
+				label: PLACE_WORDS[key],
+				figure: PLACE[key].figure(given),
+				clock: PLACE[key].clock?.(clock) ?? clock,
+				at: task.start,
+			},
+		];
+	});
+}
+
+/** One task as a line of a day's list. */
+export interface TaskView {
+	readonly id: string;
+	readonly at: number;
+	readonly place: string;
+	readonly key: PlaceKey;
+	readonly words: string;
+}
+
+/** Parts that nobody starts: they follow by themselves. */
+const BY_ITSELF: ReadonlySet<PlacedTask["part"]> = new Set(["rest", "keep"]);
+
+/** The tasks of a dish that somebody has to begin, the first first. */
+export function tasksOf(given: PlaceGiven): TaskView[] {
+	return given.plan.tasks.flatMap((task) => {
+		const { place } = task;
+		if (place === "make" || BY_ITSELF.has(task.part)) return [];
+		return [
+			{
+				id: task.id,
+				at: task.start,
+				place: PLACE_WORDS[place],
+				key: place,
+				words: PLACE[place].task(task, given),
+			},
+		];
+	});
+}
+
+export type { Headline, PaperLine, Place, PlaceGiven, TableGiven } from "./Place.ts";

@@ -1,0 +1,145 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { DndContext, type DragEndEvent, PointerSensor, useSensor, useSensors } from "@dnd-kit/core";
+import { useEffect, useRef, useState } from "react";
+import { LINE_SCHOOLS, type LiquidLine } from "#core/pans";
+import { Facts } from "../../ui/Facts.tsx";
+import { PanCut } from "../../ui/PanCut.tsx";
+import { PanFromAbove } from "../../ui/PanFromAbove.tsx";
+import { Act, Note } from "../../ui/parts.tsx";
+import { lineTyped } from "../../ui/settled.ts";
+import type { BodyProps } from "../PlaceBody.ts";
+import { setTrial } from "../setTrial.ts";
+import { DeliveryCheck } from "./DeliveryCheck.tsx";
+import { type LineState, lineAt, lineState } from "./lineModel.ts";
+import { PanShelf, PanStrip, swapPan } from "./PanShelf.tsx";
+import type { PanUpView } from "./panUp.view.ts";
+
+/** Pixels a pointer travels before a press becomes a drag. */
+const DRAG_AFTER_PX = 8;
+
+const Columns = chakra("div", {
+	base: {
+		display: "grid",
+		gap: "18px 32px",
+		gridTemplateColumns: { base: "minmax(0,1fr)", lg: "minmax(0, 20fr) minmax(0, 31fr)" },
+	},
+});
+
+/** The pans of the dish: from above, cut through with the line to be dragged, all in a row, and the shelf. */
+export function PanUp({ view, head, warnings, arithmetic }: BodyProps<PanUpView>) {
+	const [chosen, setChosen] = useState(0);
+	const shown = Math.min(chosen, view.pans.length - 1);
+	const pan = view.pans[shown];
+	const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: DRAG_AFTER_PX } }));
+	const drop = ({ active, over }: DragEndEvent) => {
+		const from = active.data.current?.from as string | undefined;
+		const to = over?.data.current?.to as string | undefined;
+		if (from && to) swapPan(view, from, to);
+	};
+	if (!pan) return null;
+	return (
+		<DndContext sensors={sensors} onDragEnd={drop}>
+			<Columns>
+				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
+					{head}
+					<PanFromAbove pan={pan.drawing} filled />
+					<DeliveryCheck view={view} pan={pan} />
+					{warnings}
+				</chakra.div>
+				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
+					<LiquidLineCut view={view} chosen={shown} />
+					{arithmetic}
+				</chakra.div>
+			</Columns>
+			<chakra.div display="grid" gridTemplateColumns="minmax(0,1fr)" gap="18px" marginTop="14px">
+				<PanStrip view={view} chosen={shown} onChoose={setChosen} />
+				<PanShelf view={view} />
+			</chakra.div>
+		</DndContext>
+	);
+}
+
+/** The cut with the liquid line as a control; its figures follow while it moves. */
+function LiquidLineCut({ view, chosen }: { readonly view: PanUpView; readonly chosen: number }) {
+	const [moved, setMoved] = useState<LiquidLine | null>(null);
+	const last = useRef<LiquidLine | null>(null);
+	const planned = lineTyped(view.line);
+	// What the table has taken over is no longer the page's own.
+	useEffect(() => setMoved((line) => (line && lineTyped(line) === planned ? null : line)), [planned]);
+	const line = moved ?? view.line;
+	const state = lineState(view, chosen, line);
+	const pan = view.pans[chosen];
+	if (!state || !pan) return null;
+	const take = (next: LiquidLine) => {
+		setMoved(next);
+		setTrial({ line: lineTyped(next) });
+	};
+	const drag = {
+		label: "Liquid line",
+		text: state.text,
+		onMove: (mm: number) => {
+			last.current = lineAt(mm - state.cut.bed_mm, view.piece);
+			setMoved(last.current);
+		},
+		onDrop: () => {
+			if (last.current) setTrial({ line: lineTyped(last.current) });
+		},
+	};
+	return (
+		<>
+			<chakra.div display={{ base: "none", md: "block" }}>
+				<PanCut pan={pan.drawing} cut={state.cut} drag={drag} named />
+			</chakra.div>
+			<chakra.div display={{ md: "none" }}>
+				<PanCut pan={pan.drawing} cut={state.cut} drag={drag} />
+			</chakra.div>
+			<Schools state={state} onTake={take} />
+			<Facts facts={state.facts} fontSize="22px" />
+			{state.warnings.length > 0 ? (
+				<Note>
+					<b>Now {state.warnings.join("; ")}.</b>
+				</Note>
+			) : null}
+			{view.cardLine ? (
+				<div>
+					<Act kind="quiet" type="button" paddingInline="0" onClick={() => setTrial({ line: "" })}>
+						Back to the card's own line
+					</Act>
+				</div>
+			) : null}
+		</>
+	);
+}
+
+/** The schools as buttons, shallow to deep, for those who do not drag. */
+function Schools({
+	state,
+	onTake,
+}: {
+	readonly state: LineState;
+	readonly onTake: (line: LiquidLine) => void;
+}) {
+	return (
+		<chakra.div display="flex" flexWrap="wrap" gap="6px" role="group" aria-label="Liquid line by school">
+			{LINE_SCHOOLS.map(({ name, line }) => {
+				const height = state.cut.schools.find((school) => school.name === name);
+				const isHere = state.cut.lineWords === name;
+				return (
+					<Act
+						key={name}
+						type="button"
+						aria-pressed={isHere}
+						disabled={!height}
+						onClick={() => onTake(line)}
+						fontSize="16px"
+						fontWeight={isHere ? 700 : 500}
+						paddingInline="10px"
+						{...(isHere ? { borderColor: "next", color: "next" } : {})}
+					>
+						{name} {height ? Math.round(height.mm) : "over the rim"}
+					</Act>
+				);
+			})}
+		</chakra.div>
+	);
+}

@@ -1,0 +1,56 @@
+import { lineWords } from "#core/pans";
+import { LIDS } from "#core/trade";
+import { counted } from "../../ui/reading.ts";
+import { type Headline, NO_LINES, type Place, type PlaceGiven, type TableGiven } from "../Place.ts";
+import { pansWords } from "../words.ts";
+import { panUpView } from "./panUp.view.ts";
+
+export const panUp: Place = {
+	key: "panUp",
+	figure: ({ plan }) => pansWords(plan),
+	task: (_, { plan }) => `Pan up, ${pansWords(plan)}`,
+	headline,
+	takes: NO_LINES,
+	drawing: (given: TableGiven) => (given.plan.pans.pans.length > 0 ? panUpView(given) : undefined),
+	paper: ({ plan: { recipe } }) => [
+		{
+			what: "Pan up",
+			text: `Cover with ${LIDS[recipe.braise.lid]}; liquid ${lineWords(recipe.braise.line)}`,
+		},
+	],
+};
+
+function headline({ plan, reading, kitchen }: PlaceGiven): Headline {
+	const { pans } = plan.pans;
+	const { braise } = plan.recipe;
+	const [full] = pans;
+	if (!full) return { title: "No pan for it", says: "See the warning below.", facts: [] };
+	const left = [...new Set(pans.map((pan) => pan.type))].map((type) => {
+		const used = pans.filter((pan) => pan.type.id === type.id).length;
+		return `${used} of ${type.stock} ${type.name}`;
+	});
+	return {
+		title: `${counted(pans.length, "pan")}, ${alike(pans.map((pan) => pan.pieces))} pieces`,
+		says: `${left.join(", ")}. Covered with ${LIDS[braise.lid]}; liquid ${lineWords(braise.line)}.`,
+		facts: [
+			{ figure: reading.volume(full.liquid_l), label: "to pour, fullest pan" },
+			{ figure: reading.volume(plan.pans.liquid_l), label: "all pans" },
+			{
+				figure: reading.length(full.dip_mm),
+				label: `dip; ${reading.length(kitchen.policy.headspace_mm)} is the least`,
+			},
+			{ figure: reading.mass(full.lifted_kg), label: "to carry, with the pan" },
+		],
+	};
+}
+
+/** "2 × 19 + 3 × 18" */
+function alike(pieces: readonly number[]): string {
+	const kinds = [...new Set(pieces)];
+	return kinds
+		.map((kind) => {
+			const times = pieces.filter((held) => held === kind).length;
+			return times === 1 ? String(kind) : `${times} × ${kind}`;
+		})
+		.join(" + ");
+}

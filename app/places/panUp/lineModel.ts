@@ -1,0 +1,105 @@
+import {
+	depthOf,
+	type FilledPan,
+	fillPan,
+	LINE_SCHOOLS,
+	type LiquidLine,
+	lineAbovePiece,
+	lineWords,
+	type Piece,
+	pieceHeight,
+} from "#core/pans";
+import type { CutDrawing } from "../../ui/drawings.ts";
+import { type Measures, measuresIn } from "../../ui/measures.ts";
+import { counted } from "../../ui/reading.ts";
+import type { AlikePans, PanUpView } from "./panUp.view.ts";
+
+/** Nearer than this to a school's height the line is that school's, mm. */
+const SNAP_MM = 1.5;
+/** The shallowest line, as a share of the piece. */
+const SHALLOWEST = 0.02;
+
+/** A line drawn so high above the foot of the pieces: a school where it is near one, else its figure. */
+export function lineAt(above_mm: number, piece: Piece): LiquidLine {
+	const school = LINE_SCHOOLS.find(({ line }) => Math.abs(lineAbovePiece(piece, line) - above_mm) <= SNAP_MM);
+	if (school) return school.line;
+	const height = pieceHeight(piece);
+	if (above_mm > height) return { over_mm: Math.round(above_mm - height) };
+	return { share: Math.max(SHALLOWEST, Math.round((above_mm / height) * 100) / 100) };
+}
+
+/** What the page shows of a line while it moves. */
+export interface LineState {
+	readonly cut: CutDrawing;
+	readonly facts: readonly { readonly figure: string; readonly label: string }[];
+	readonly warnings: readonly string[];
+	/** One sentence for a reader. */
+	readonly text: string;
+}
+
+/** One pan at a line, with what it and all the others then take. The same sums as the plan's own. */
+export function lineState(view: PanUpView, chosen: number, line: LiquidLine): LineState | null {
+	const pan = view.pans[chosen];
+	if (!pan) return null;
+	const measures = measuresIn(view.units);
+	const filled = fill(view, pan, line);
+	const all_l = view.pans.reduce((sum, one) => sum + one.count * fill(view, one, line).liquid_l, 0);
+	const warnings = warningsOf(filled, view, measures);
+	const cut = cutOf(view, pan, filled, line, measures);
+	const carried = measures.mass(filled.lifted_kg);
+	return {
+		cut,
+		facts: [
+			{ figure: measures.volume(filled.liquid_l), label: "to pour in this pan" },
+			{ figure: measures.volume(all_l), label: `in all ${counted(view.strip.length, "pan")}` },
+			{ figure: cut.dip, label: `dip; ${measures.length(view.limits.headspace_mm)} is the least` },
+			{ figure: carried, label: "to carry, with the pan" },
+		],
+		warnings,
+		text: [
+			`${cut.lineWords}, line ${cut.line}`,
+			`${measures.volume(filled.liquid_l)} to pour`,
+			`dip ${cut.dip}`,
+			`${carried} to carry`,
+			...warnings,
+		].join(", "),
+	};
+}
+
+function fill({ piece, limits }: PanUpView, pan: AlikePans, line: LiquidLine): FilledPan {
+	return fillPan(pan.shape, piece, pan.pieces, line, pan.bed, limits);
+}
+
+function cutOf(
+	view: PanUpView,
+	pan: AlikePans,
+	filled: FilledPan,
+	line: LiquidLine,
+	{ length }: Measures,
+): CutDrawing {
+	const { piece } = view;
+	const words = lineWords(line);
+	return {
+		line_mm: filled.line_mm,
+		bed_mm: filled.bed_mm,
+		lid: view.lid,
+		lineWords: words,
+		line: length(filled.line_mm),
+		dip: length(filled.dip_mm),
+		headspace_mm: view.limits.headspace_mm,
+		schools: LINE_SCHOOLS.map((school) => ({
+			name: school.name,
+			mm: filled.bed_mm + lineAbovePiece(piece, school.line),
+		})).filter(({ mm }) => mm <= depthOf(pan.shape)),
+		words: `${pan.name} cut through: ${length(filled.bed_mm)} of vegetables, pieces ${length(pieceHeight(piece))} high, liquid line ${length(filled.line_mm)} above the floor (${words}), dip ${length(filled.dip_mm)} from the rim.`,
+	};
+}
+
+function warningsOf(filled: FilledPan, { limits }: PanUpView, { length, mass }: Measures): string[] {
+	const words = {
+		overfull: `over-full: ${length(filled.dip_mm)} to the rim, ${length(limits.headspace_mm)} is wanted`,
+		heavy: `over the ${mass(limits.liftLimit_kg)} limit for one`,
+		tallPiece: `pieces stand ${length(Math.max(1, filled.pieceOver_mm))} into the headspace`,
+	};
+	return filled.warnings.map((code) => words[code]);
+}

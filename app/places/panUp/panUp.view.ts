@@ -1,0 +1,136 @@
+import type { Bed, ChosenPan, LiquidLine, PanLimits, PanShape, PanWish, Piece } from "#core/pans";
+import { lineWords, piecesPerPan, rimOf } from "#core/pans";
+import type { UnitSystem } from "#core/quantity";
+import type { Recipe } from "#core/recipe";
+import { LIDS } from "#core/trade";
+import type { PanDrawing } from "../../ui/drawings.ts";
+import { panDrawing } from "../../ui/panDrawing.ts";
+import { counted, type Reading } from "../../ui/reading.ts";
+import type { PlaceGiven, TableGiven } from "../Place.ts";
+
+/** Everything the page needs to draw the pans and to reckon while the line is dragged. */
+export interface PanUpView {
+	readonly units: UnitSystem;
+	readonly piece: Piece;
+	readonly gap_mm: number;
+	readonly line: LiquidLine;
+	readonly lineWords: string;
+	/** The card's own line, to which it can be put back; null when that holds. */
+	readonly cardLine: LiquidLine | null;
+	readonly lid: string;
+	readonly limits: PanLimits;
+	/** One entry for each pan that is filled alike. */
+	readonly pans: readonly AlikePans[];
+	/** All pans in a row, each pointing at its entry in `pans`. */
+	readonly strip: readonly StripPan[];
+	readonly shelf: readonly ShelfKind[];
+	readonly wishes: readonly PanWish[];
+}
+
+export interface AlikePans {
+	readonly typeId: string;
+	readonly name: string;
+	readonly shape: PanShape;
+	readonly count: number;
+	readonly pieces: number;
+	readonly capacity: number;
+	readonly bed: Bed;
+	readonly drawing: PanDrawing;
+}
+
+export interface StripPan {
+	readonly number: number;
+	readonly alike: number;
+}
+
+/** A kind of pan of the kitchen, with who has how many. */
+export interface ShelfKind {
+	readonly id: string;
+	readonly name: string;
+	readonly stock: number;
+	readonly here: number;
+	readonly elsewhere: number;
+	/** Pieces one takes; none when a piece lies in it no way. */
+	readonly takes: number;
+	readonly settled: number | null;
+	readonly rim: { readonly length_mm: number; readonly width_mm: number };
+}
+
+export function panUpView(given: TableGiven): PanUpView {
+	const { plan, kitchen, reading, cardLine } = given;
+	const { recipe, order } = plan;
+	const { equipment, policy } = kitchen;
+	const alike = alikePans(given);
+	const strip = alike.flatMap(({ count }, index) => Array.from({ length: count }, () => index));
+	return {
+		units: reading.units,
+		piece: recipe.piece,
+		gap_mm: recipe.gap_mm,
+		line: recipe.braise.line,
+		lineWords: lineWords(recipe.braise.line),
+		cardLine,
+		lid: LIDS[recipe.braise.lid],
+		limits: { headspace_mm: policy.headspace_mm, liftLimit_kg: policy.liftLimit_kg },
+		pans: alike,
+		strip: strip.map((index, at) => ({ number: at + 1, alike: index })),
+		shelf: equipment.pans
+			.filter(({ stock }) => stock > 0)
+			.map((type) => ({
+				id: type.id,
+				name: type.name,
+				stock: type.stock,
+				here: plan.pans.pans.filter((pan) => pan.type.id === type.id).length,
+				elsewhere: plan.elsewhere.get(type.id) ?? 0,
+				takes: piecesPerPan(type.shape, recipe.piece, recipe.gap_mm),
+				settled: order.panWishes.find(({ typeId }) => typeId === type.id)?.count ?? null,
+				rim: rimOf(type.shape),
+			})),
+		wishes: order.panWishes,
+	};
+}
+
+function alikePans({ plan, reading }: PlaceGiven): AlikePans[] {
+	const { recipe } = plan;
+	const kinds = new Map<string, { pan: ChosenPan; count: number }>();
+	for (const pan of plan.pans.pans) {
+		const key = `${pan.type.id} ${pan.pieces}`;
+		kinds.set(key, { pan, count: (kinds.get(key)?.count ?? 0) + 1 });
+	}
+	return [...kinds.values()].map(({ pan, count }) => ({
+		typeId: pan.type.id,
+		name: pan.type.name,
+		shape: pan.type.shape,
+		count,
+		pieces: pan.pieces,
+		capacity: pan.capacity,
+		bed: pan.bed,
+		drawing: drawingOf(pan, recipe, reading),
+	}));
+}
+
+/** Widest gap to which the pieces of a pan that is not full are spread, mm, and how finely it is sought. */
+const WIDEST_GAP_MM = 80;
+const GAP_STEP_MM = 2;
+
+/** The gap at which the pieces of a pan lie spread over its floor: the recipe's, or wider where there is room. */
+function spreadGap(pan: ChosenPan, { piece, gap_mm }: Recipe): number {
+	let gap = gap_mm;
+	while (
+		gap + GAP_STEP_MM <= WIDEST_GAP_MM &&
+		piecesPerPan(pan.type.shape, piece, gap + GAP_STEP_MM) >= pan.pieces
+	) {
+		gap += GAP_STEP_MM;
+	}
+	return gap;
+}
+
+/** What is still free stays at the end of the pattern. */
+function drawingOf(pan: ChosenPan, recipe: Recipe, reading: Reading): PanDrawing {
+	const gap_mm = spreadGap(pan, recipe);
+	const base = panDrawing(pan.type.shape, reading, { piece: recipe.piece, gap_mm });
+	return {
+		...base,
+		placed: base.placed.slice(0, pan.pieces),
+		words: `${pan.type.name} from above: ${counted(pan.pieces, "piece")} in one layer, ${reading.length(gap_mm)} apart, of ${pan.capacity} that it holds.`,
+	};
+}

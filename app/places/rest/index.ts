@@ -1,0 +1,22 @@
+import { isMadeAhead, startAt } from "#core/plan";
+import { durationWords } from "#core/time";
+import { NO_LINES, type Place } from "../Place.ts";
+
+export const rest: Place = {
+	key: "rest",
+	figure: ({ plan }) => (isMadeAhead(plan.recipe) ? "to cool" : durationWords(plan.work.rest_min)),
+	task: (task, { plan }) => {
+		if (task.part === "rest") return `Rest ${durationWords(plan.work.rest_min)}`;
+		return isMadeAhead(plan.recipe) ? "Out of the oven, to cool in the liquid" : "Lift, one piece at a time";
+	},
+	headline: ({ plan, reading }) => ({
+		title: isMadeAhead(plan.recipe)
+			? `Out of the oven ${reading.clock(startAt(plan, "rest"))}`
+			: `${durationWords(plan.work.rest_min)} of rest`,
+		says: isMadeAhead(plan.recipe)
+			? "The pieces cool in their own liquid; they break when they are lifted hot."
+			: `Lift at ${reading.clock(startAt(plan, "rest"))}, one piece at a time.`,
+		facts: [{ figure: reading.clock(plan.tender.likely), label: "likely tender" }],
+	}),
+	takes: NO_LINES,
+};

@@ -1,0 +1,223 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { scaleLinear } from "d3-scale";
+import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
+import { reduce } from "#core/sauce";
+import { durationWords } from "#core/time";
+import { Facts } from "../../ui/Facts.tsx";
+import { measuresIn } from "../../ui/measures.ts";
+import { Muted } from "../../ui/parts.tsx";
+import type { PotView } from "./pot.view.ts";
+import { SaltScale } from "./SaltScale.tsx";
+
+const Svg = chakra("svg", {
+	base: { width: "100%", height: "auto", overflow: "visible", maxWidth: "560px" },
+});
+const Line = chakra("line", { base: { stroke: "muted", strokeWidth: 1.2 } });
+const Rect = chakra("rect");
+const Path = chakra("path");
+const Label = chakra("text", { base: { fill: "muted", fontFamily: "text", fontSize: "16px" } });
+const Grip = chakra("g", {
+	base: {
+		cursor: "ns-resize",
+		touchAction: "none",
+		outline: "none",
+		"&:focus-visible .ring": { stroke: "focus", strokeWidth: 3 },
+	},
+});
+
+/** Width of the pot, px, and room for the ruler at its left and the words at its right. */
+const WIDTH = 330;
+const RULER = 70;
+const RIGHT = 190;
+const ABOVE = 26;
+const BELOW = 12;
+/** Marks on the stick, mm. */
+const TICK_MM = 20;
+
+/** The pot standing on the stove: what there is, what is wanted, and the level that is tried. */
+export function SaucePot({ pot }: { readonly pot: PotView }) {
+	const [level_l, setLevel] = useState(Math.min(pot.wanted_l, pot.take_l));
+	useEffect(() => setLevel(Math.min(pot.wanted_l, pot.take_l)), [pot.wanted_l, pot.take_l]);
+	const { volume, length } = measuresIn(pot.units);
+	const tried = triedLevel(pot, level_l);
+	const salt = tried.salt_pct === undefined ? "" : `, salt ${tried.salt_pct.toFixed(2)} %`;
+	const text = `${volume(level_l)}, ${length(tried.mark_mm)} on the stick, after ${durationWords(tried.minutes)}${salt}, ${volume(level_l / pot.portions)} a plate`;
+	return (
+		<chakra.div display="grid" gap="12px">
+			<Drawing pot={pot} level_l={level_l} text={text} onLevel={setLevel} />
+			<Muted>
+				Drag the level to see what reducing further, or less, would do. The plan keeps what is wanted.
+			</Muted>
+			<Facts
+				facts={[
+					{ figure: volume(level_l), label: "at this level" },
+					{ figure: length(tried.mark_mm), label: "on the stick" },
+					{ figure: durationWords(tried.minutes), label: "at a rolling boil" },
+					{ figure: volume(level_l / pot.portions), label: "a plate" },
+				]}
+				fontSize="22px"
+			/>
+			{tried.salt_pct === undefined ? null : <SaltScale pct={tried.salt_pct} band={pot.band_pct} />}
+			<Remedies pot={pot} />
+		</chakra.div>
+	);
+}
+
+function triedLevel(pot: PotView, level_l: number) {
+	return reduce({
+		start_l: pot.take_l / pot.count,
+		target_l: Math.min(level_l, pot.take_l) / pot.count,
+		pot: { diameter_mm: pot.diameter_mm },
+		power_kW: pot.power_kW,
+		...(pot.salt_pct === null ? {} : { salt_pct: pot.salt_pct }),
+	});
+}
+
+interface DrawingProps {
+	readonly pot: PotView;
+	readonly level_l: number;
+	readonly text: string;
+	readonly onLevel: (litres: number) => void;
+}
+
+function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
+	const svg = useRef<SVGSVGElement>(null);
+	const px = scaleLinear().domain([0, pot.diameter_mm]).range([0, WIDTH]);
+	const depth = px(pot.height_mm);
+	const area_m2 = pot.count * (Math.PI / 4) * (pot.diameter_mm / 1000) ** 2;
+	const up = (litres: number) => depth - px(litres / area_m2);
+	const { volume, length } = measuresIn(pot.units);
+	const take = (litres: number) => onLevel(Math.min(pot.take_l, Math.max(pot.take_l * 0.05, litres)));
+	const litresAt = (event: PointerEvent) => {
+		const box = svg.current?.getBoundingClientRect();
+		if (!box) return level_l;
+		const y = ((event.clientY - box.top) * (depth + ABOVE + BELOW)) / box.height - ABOVE;
+		return px.invert(depth - y) * area_m2;
+	};
+	const step = (event: KeyboardEvent) => {
+		const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
+		if (by === undefined) return;
+		event.preventDefault();
+		take(level_l + by * area_m2);
+	};
+	const there = up(pot.take_l);
+	const at = up(level_l);
+	const wanted = up(pot.wanted_l);
+	return (
+		<Svg
+			ref={svg}
+			viewBox={`${-RULER} ${-ABOVE} ${WIDTH + RULER + RIGHT} ${depth + ABOVE + BELOW}`}
+			role="group"
+			aria-label={`${pot.count > 1 ? `One of ${pot.count}: ` : ""}${pot.name} cut through: ${volume(pot.take_l)} taken, ${length(pot.fat_mm)} of fat on it, ${volume(pot.wanted_l)} wanted.`}
+		>
+			<Rect x={0} y={there} width={WIDTH} height={Math.max(0, at - there)} fill="place" />
+			<Rect x={0} y={at} width={WIDTH} height={depth - at} fill="broth" />
+			<Rect
+				x={0}
+				y={there - px(pot.fat_mm)}
+				width={WIDTH}
+				height={px(pot.fat_mm)}
+				fill="bone"
+				stroke="edge"
+			/>
+			<Path d={`M0,0 V${depth} H${WIDTH} V0`} fill="none" stroke="pan" strokeWidth={5} />
+			<Stick height_mm={pot.height_mm} depth={depth} y={(mm) => depth - px(mm)} />
+			<Line x1={0} x2={WIDTH + 12} y1={there} y2={there} strokeDasharray="5 5" />
+			<Words x={WIDTH + 18} y={there} avoid={wanted} words={`${volume(pot.take_l)} taken`} />
+			<Line x1={-6} x2={WIDTH + 12} y1={wanted} y2={wanted} stroke="ink" strokeWidth={2} />
+			<Words x={WIDTH + 18} y={wanted} words={`${volume(pot.wanted_l)} wanted`} strong />
+			<Grip
+				role="slider"
+				tabIndex={0}
+				aria-orientation="vertical"
+				aria-label="Level of the sauce"
+				aria-valuenow={Number(level_l.toFixed(2))}
+				aria-valuemin={0}
+				aria-valuemax={Number(pot.take_l.toFixed(2))}
+				aria-valuetext={text}
+				onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+				onPointerMove={(event) => {
+					if (event.currentTarget.hasPointerCapture(event.pointerId)) take(litresAt(event));
+				}}
+				onKeyDown={step}
+			>
+				<Line x1={0} x2={WIDTH} y1={at} y2={at} stroke="next" strokeWidth={2.5} />
+				<rect x={0} y={at - 22} width={WIDTH} height={44} fill="transparent" />
+				<rect className="ring" x={WIDTH / 2 - 34} y={at - 13} width={68} height={26} fill="none" />
+				<Rect x={WIDTH / 2 - 30} y={at - 9} width={60} height={18} fill="next" />
+				<path
+					d={`M${WIDTH / 2 - 7},${at - 2} l7,-5 l7,5 M${WIDTH / 2 - 7},${at + 2} l7,5 l7,-5`}
+					fill="none"
+					stroke="white"
+					strokeWidth={1.6}
+				/>
+			</Grip>
+		</Svg>
+	);
+}
+
+interface WordsProps {
+	readonly x: number;
+	readonly y: number;
+	/** Another line whose words stand there. */
+	readonly avoid?: number;
+	readonly words: string;
+	readonly strong?: boolean;
+}
+
+function Words({ x, y, avoid, words, strong = false }: WordsProps) {
+	const near = avoid !== undefined && Math.abs(avoid - y) < 20;
+	return (
+		<Label x={x} y={near ? y - 16 : y + 5} {...(strong ? { fill: "ink", fontWeight: "650" } : {})}>
+			{words}
+		</Label>
+	);
+}
+
+/** A stick with its millimetres, standing beside the pot. */
+function Stick({
+	height_mm,
+	depth,
+	y,
+}: {
+	readonly height_mm: number;
+	readonly depth: number;
+	readonly y: (mm: number) => number;
+}) {
+	const ticks = Array.from({ length: Math.floor(height_mm / TICK_MM) + 1 }, (_, index) => index * TICK_MM);
+	return (
+		<>
+			<Line x1={-22} x2={-22} y1={0} y2={depth} strokeWidth={2} />
+			{ticks.map((mm) => (
+				<g key={mm}>
+					<Line x1={-30} x2={-22} y1={y(mm)} y2={y(mm)} />
+					{mm % (2 * TICK_MM) === 0 ? (
+						<Label x={-34} y={y(mm) + 5} textAnchor="end">
+							{mm}
+						</Label>
+					) : null}
+				</g>
+			))}
+		</>
+	);
+}
+
+/** Every way from what there is to what is wanted. */
+function Remedies({ pot }: { readonly pot: PotView }) {
+	return (
+		<chakra.dl
+			display="grid"
+			gridTemplateColumns={{ base: "minmax(0,1fr)", sm: "150px minmax(0,1fr)" }}
+			gap="4px 14px"
+		>
+			{pot.remedies.map(({ name, says, glutenFree }) => (
+				<chakra.div key={name} display="contents">
+					<chakra.dt fontWeight="650">{name}</chakra.dt>
+					<dd>
+						{says}. <Muted>{glutenFree ? "No gluten from it." : "Brings gluten."}</Muted>
+					</dd>
+				</chakra.div>
+			))}
+		</chakra.dl>
+	);
+}

@@ -1,0 +1,26 @@
+import { startAt } from "#core/plan";
+import { durationWords } from "#core/time";
+import { counted } from "../../ui/reading.ts";
+import { NO_LINES, type Place } from "../Place.ts";
+import { pieceWords } from "../words.ts";
+
+export const trim: Place = {
+	key: "trim",
+	figure: ({ plan, reading }) => reading.mass(plan.chain.trimmed_kg),
+	task: (_, { plan, reading }) => `Trim to ${reading.mass(plan.chain.trimmed_kg)}`,
+	headline: ({ plan, reading }) => ({
+		title: `${reading.mass(plan.chain.trimmed_kg)} trimmed, ${plan.pieces} pieces`,
+		says: `${reading.mass(plan.recipe.piece.weight_g / 1000)} each, ${pieceWords(plan.recipe, reading)}. Start by ${reading.clock(startAt(plan, "trim"))}.`,
+		facts: [
+			{
+				figure: reading.mass(plan.chain.asPurchased_kg - plan.chain.trimmed_kg),
+				label: "trim, to stock",
+			},
+			{
+				figure: durationWords(plan.work.places.trim.wall_min),
+				label: `for ${counted(plan.order.hands, "cook")}`,
+			},
+		],
+	}),
+	takes: NO_LINES,
+};

@@ -1,0 +1,303 @@
+import { readingUnit } from "#core/quantity";
+import { durationWords } from "#core/time";
+import { LIDS, type Lid } from "#core/trade";
+import type { Figure, Working } from "#core/workings";
+import type { Reading } from "../ui/reading.ts";
+
+/** A figure as it is told, and the value that stands there then. */
+export interface FigureTold {
+	readonly words: string;
+	/** In the figure's own unit, rounded as it is told. */
+	readonly value: number;
+}
+
+/** Digits that a reader is told, at most. */
+const DIGITS = 3;
+
+/**
+ * A figure in the reader's units.
+ *
+ * @param more digits beyond the usual
+ */
+export function figureWords({ value, unit }: Figure, reading: Reading, more: number): FigureTold {
+	switch (unit) {
+		case "kg":
+			return inUnit(value, 1000, "mass", reading, more);
+		case "l":
+			return inUnit(value, 1000, "volume", reading, more);
+		case "mm":
+			return reading.units === "us"
+				? inUnit(value, 1, "length", reading, more)
+				: { ...fixed(value, more, " mm"), value: Number(value.toFixed(more)) };
+		case "min":
+			return minutes(value, more);
+		case "count":
+			return { words: value.toLocaleString("en-GB", { maximumFractionDigits: more }), value };
+		case "share": {
+			const told = significant(value * 100, DIGITS + more);
+			return { words: `${told.words} %`, value: told.value / 100 };
+		}
+		case "percent":
+			return withUnit(significant(value, DIGITS + more), "%");
+		case "instant":
+			return { words: reading.clock(value), value };
+		case "°C":
+			return { words: reading.temperature(value), value };
+		case "g/l":
+			return withUnit(significant(value, DIGITS + more), "g/l");
+		case "kg/l": {
+			const told = significant(value * 1000, DIGITS + more);
+			return { words: `${told.words} g/l`, value: told.value / 1000 };
+		}
+		case "number":
+			return significant(value, DIGITS + more);
+	}
+}
+
+function withUnit(told: FigureTold, symbol: string): FigureTold {
+	return { ...told, words: `${told.words} ${symbol}` };
+}
+
+function fixed(value: number, decimals: number, symbol: string): FigureTold {
+	const words = value.toLocaleString("en-GB", {
+		minimumFractionDigits: 0,
+		maximumFractionDigits: decimals,
+	});
+	return { words: `${words.replace("-", "−")}${symbol}`, value };
+}
+
+/** So many significant digits, but no fewer than stand before the point. */
+function significant(value: number, digits: number): FigureTold {
+	const rounded = Number(Number(value.toPrecision(digits)).toFixed(digits));
+	const words = rounded.toLocaleString("en-GB", { maximumFractionDigits: 9 }).replace("-", "−");
+	return { words, value: rounded };
+}
+
+/** In the unit of its size, as weights and volumes are read. */
+function inUnit(
+	value: number,
+	perUnit: number,
+	dimension: "mass" | "volume" | "length",
+	reading: Reading,
+	more: number,
+): FigureTold {
+	const { symbol, amount, base } = readingUnit(value * perUnit, dimension, reading.units);
+	const told = significant(amount, DIGITS + more);
+	return { words: `${told.words} ${symbol}`, value: (told.value * base) / perUnit };
+}
+
+function minutes(value: number, more: number): FigureTold {
+	if (more === 0 || Number.isInteger(value)) {
+		return { words: durationWords(value), value: Math.round(value) };
+	}
+	const rounded = Number(value.toFixed(more));
+	return { words: `${rounded} min`, value: rounded };
+}
+
+/** What each figure of a plan is called. */
+export const LABELS: Readonly<Record<string, (working: Working) => string>> = {
+	portionsWanted: () => "Portions wanted",
+	portionsMade: () => "Portions it makes",
+	cooked: () => "Cooked",
+	trimmed: () => "Trimmed",
+	asPurchased: () => "As purchased",
+	order: () => "Order",
+	trimToStock: () => "Trim, to stock",
+	pieces: () => "Pieces",
+	work: () => "Work",
+	start: ({ about }) => STARTS[`${about?.place}.${about?.part}`] ?? "Start",
+	inMarinade: () => "In the marinade",
+	loads: () => "Loads",
+	searMinutes: () => "On the wall clock",
+	searFat: () => "Fat",
+	trays: () => "Trays",
+	trayMinutes: () => "On the wall clock",
+	trayHands: () => "One cook's time",
+	poured: () => "Liquid",
+	boiledDown: ({ about }) => `${about?.name}, boiled down`,
+	fillsUp: ({ about }) => String(about?.name),
+	fromVegetables: () => "From vegetables",
+	outOfTheMeat: () => "Out of the meat",
+	steamedAway: () => "Steamed away",
+	left: () => "Left when lifted",
+	saltIn: () => "Salt that goes in",
+	saltWhenLifted: () => "Salt when lifted",
+	panLine: ({ about }) => `${about?.pan}, line`,
+	panLiquid: ({ about }) => `${about?.pan}, liquid`,
+	panDip: ({ about }) => `${about?.pan}, dip`,
+	panLifted: ({ about }) => `${about?.pan}, to carry`,
+	tenderFirst: () => "Check first",
+	tenderLikely: () => "Likely tender",
+	tenderLate: () => "Nine in ten by",
+	finishedSauce: () => "Finished sauce",
+	taken: () => "Taken to reduce",
+	mark: () => "Mark on the stick",
+	toReduce: () => "To reduce",
+	saltOfSauce: () => "Salt of the sauce",
+	orStarch: () => "Or starch",
+	orRoux: () => "Or roux",
+	orKneaded: () => "Or kneaded butter",
+	sauceMinutes: () => "Sauce on the clock",
+};
+
+/** What starts then, by place and part. */
+const STARTS: Readonly<Record<string, string>> = {
+	"buy.order": "Order by",
+	"trim.work": "Trim from",
+	"marinate.marinade": "Into the marinade",
+	"sear.colour": "Colour from",
+	"build.work": "Build from",
+	"panUp.work": "Pan up from",
+	"braise.oven": "In",
+	"braise.late": "Add",
+	"rest.lift": "Lift",
+	"chill.chill": "Chill from",
+	"reheat.reheat": "Reheat from",
+	"sauce.work": "Sauce from",
+	"plate.work": "Plate from",
+};
+
+/** What a figure in a sum is; nothing where it speaks for itself. */
+export function termName(what: string | undefined): string {
+	if (what === undefined) return "";
+	if (what.startsWith("name:")) return what.slice(5);
+	return TERMS[what] ?? FOLLOWS[what] ?? "";
+}
+
+/** What has to begin then. */
+const FOLLOWS: Readonly<Record<string, string>> = {
+	"to.trim.work": "trimming",
+	"to.marinate.marinade": "into the marinade",
+	"to.sear.colour": "colouring",
+	"to.build.work": "building",
+	"to.panUp.work": "panning up",
+	"to.braise.oven": "into the oven",
+	"to.rest.lift": "to lift",
+	"to.rest.rest": "to rest",
+	"to.chill.chill": "to chill",
+	"to.chill.keep": "cold",
+	"to.reheat.reheat": "to reheat",
+	"to.sauce.work": "sauce",
+	"to.plate.work": "plating",
+};
+
+const TERMS: Readonly<Record<string, string>> = {
+	covers: "covers",
+	takingIt: "taking it",
+	spare: "spare",
+	onHand: "on hand",
+	aPiece: "a piece",
+	aPortion: "a portion",
+	aPortionCooked: "a portion",
+	aPortionOfSauce: "a portion",
+	piecesInPans: "pieces in the pans",
+	portions: "portions",
+	pieces: "pieces",
+	trim: "trim",
+	bone: "bone",
+	cookingLoss: "lost in cooking",
+	trimmed: "trimmed",
+	cooked: "cooked",
+	asPurchased: "as purchased",
+	aPack: "a pack",
+	oneCook: "for one cook",
+	cooks: "cooks",
+	waiting: "waiting",
+	service: "service",
+	orderBy: "when the kitchen opens",
+	over: "when it is over",
+	allowed: "allowed",
+	marinade: "in the marinade",
+	beforeLift: "before the lift",
+	marinadeIn: "in",
+	drained: "drained",
+	aLoad: "a load",
+	loads: "loads",
+	burners: "burners",
+	sides: "sides",
+	aSide: "a side",
+	toHeatAgain: "to heat again",
+	aFilm: "a film",
+	aFilmOnTray: "a film on a tray",
+	trays: "trays",
+	aTray: "a tray",
+	atOnce: "at once",
+	aFilling: "a filling",
+	betweenFillings: "between fillings",
+	aTrayByHand: "a tray to lay, oil, turn and lift",
+	pans: "pans of",
+	in: "in",
+	leftOfIt: "left of it",
+	byTheCard: "by the card",
+	toFillThePans: "to fill the pans",
+	rawMeat: "of meat",
+	itsFat: "of its fat",
+	poured: "poured",
+	fromVegetables: "from vegetables",
+	outOfTheMeat: "out of the meat",
+	steamedAway: "steamed away",
+	takenUp: "taken up",
+	liquidLeft: "of liquid",
+	vegetables: "of vegetables",
+	meat: "of meat",
+	salt: "of salt",
+	bed: "of vegetables",
+	lineAboveFoot: "up the piece",
+	insideToLine: "inside up to the line",
+	aPieceBelow: "of each piece below it",
+	vegetablesBelow: "of vegetables",
+	depth: "deep",
+	line: "to the line",
+	food: "of food",
+	thePan: "of pan",
+	tenderLow: "at the soonest",
+	tenderLikely: "likely",
+	tenderHigh: "nine times in ten",
+	sauce: "of sauce",
+	boiledAway: "boiled away",
+	mostSalt: "of salt at the most",
+	saltWhenLifted: "when lifted",
+	thereIs: "there are",
+	boilsAwayInTime: "that boil away in time",
+	pots: "pots",
+	floorOfPot: "m² of pot",
+	kJ: "kJ a litre",
+	kW: "kW",
+	secondsAMinute: "s a minute",
+	mmAnHour: "mm an hour at the most",
+	minutesAnHour: "min an hour",
+	aLitre: "a litre",
+	flourInIt: "for the flour in it",
+	reducing: "reducing",
+	bySteps: "by the steps",
+};
+
+type Note = (working: Working, reading: Reading) => string;
+const number = (working: Working, name: string) => Number(working.about?.[name] ?? 0);
+
+/** What has to be said beside a sum. */
+export const NOTES: Readonly<Record<string, Note>> = {
+	inMarinade: (working) =>
+		`the card asks ${durationWords(number(working, "asked_min"))}, at most ${durationWords(number(working, "longest_min"))}`,
+	loads: (working, reading) =>
+		`${working.about?.pan}, ${reading.length(number(working, "gap_mm"))} between the pieces`,
+	trays: ({ about }) => String(about?.tray ?? ""),
+	trayMinutes: ({ about }) => `in the ${about?.oven}`,
+	steamedAway: (working) =>
+		`all pans, ${LIDS[(working.about?.lid ?? "lid") as Lid]}, in the ${durationWords(number(working, "minutes"))} until it is likely tender`,
+	panLine: (working) => `it holds ${working.about?.capacity} in one layer`,
+	panDip: (working, reading) =>
+		`at least ${reading.length(number(working, "headspace_mm"))} of headspace is kept`,
+	panLifted: (working, reading) => `the limit for one is ${reading.mass(number(working, "limit_kg"))}`,
+	taken: ({ about }) => TAKEN[String(about?.limitedBy)] ?? "",
+	mark: ({ about }) => `in ${Number(about?.pots) > 1 ? `each of ${about?.pots} ` : "the "}${about?.pot}`,
+	orStarch: () => "slaked in twice its weight of water, added in thirds",
+	orRoux: () => "with as much fat; brings gluten",
+	orKneaded: () => "with as much butter; brings gluten and milk",
+};
+
+const TAKEN: Readonly<Record<string, string>> = {
+	salt: "more would make it too salt",
+	time: "more would keep the meat waiting",
+	liquid: "there is no more",
+};

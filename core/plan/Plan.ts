@@ -1,0 +1,73 @@
+import type { OvenFit } from "../ovens/index.ts";
+import type { PanChoice } from "../pans/index.ts";
+import type { Range } from "../quantity/index.ts";
+import type { AllergenFound, Recipe } from "../recipe/index.ts";
+import type { PlacedTask } from "../tasks/index.ts";
+import type { PlaceKey } from "../trade/index.ts";
+import type { Working } from "../workings/index.ts";
+import type { DishOrder } from "./DishOrder.ts";
+import type { PlanWork } from "./dishTasks.ts";
+import type { PlanWarning } from "./PlanWarning.ts";
+import type { PlanBraise } from "./planBraise.ts";
+import type { PlanColour } from "./planColour.ts";
+import type { PlanLine } from "./planLines.ts";
+import type { PlanLiquid } from "./planLiquid.ts";
+import type { PlanSauce } from "./planSauce.ts";
+import type { BatchSize } from "./sizeOfBatch.ts";
+
+/** One dish of one sitting worked out, before it stands on the clock. */
+export interface PlanFigures extends BatchSize {
+	readonly recipe: Recipe;
+	readonly order: DishOrder;
+	/** Which beliefs it was planned with. */
+	readonly beliefs: string;
+	/** The batch over the card: trimmed weight by trimmed weight. */
+	readonly factor: number;
+	readonly lines: readonly PlanLine[];
+	readonly pans: PanChoice;
+	/** Pans of each kind that the sitting's other dishes have. */
+	readonly elsewhere: ReadonlyMap<string, number>;
+	readonly ovens: OvenFit;
+	/** Both ways of colouring; null when the dish is not coloured. */
+	readonly colour: PlanColour | null;
+	/** Every kind of pan in every oven from its door to the four marks; null when there is no pan. */
+	readonly braise: PlanBraise | null;
+	/** Minutes from the oven door to fork-tender, of the slowest pans. */
+	readonly braise_min: Range;
+	/** What they are given, so that they are tender as surely as the house wants. */
+	readonly allowed_min: number;
+	readonly work: PlanWork;
+	/** Finished sauce wanted, litres. */
+	readonly sauce_l: number;
+	/** What becomes of the liquid; null when there is no pan. */
+	readonly liquid: PlanLiquid | null;
+	readonly sauce: PlanSauce | null;
+	/** Salt of the finished sauce, %; null when nothing in it is salt. */
+	readonly salt_pct: number | null;
+	readonly allergens: readonly AllergenFound[];
+}
+
+/** One dish of one sitting, from the order to the plate. */
+export interface Plan extends PlanFigures {
+	/** All that the dish asks of the kitchen, on the clock, the first to start first. */
+	readonly tasks: readonly PlacedTask[];
+	/** Tender when the slowest pans go in as planned, ms since 1970 UTC. */
+	readonly tender: Range;
+	/** The sums behind the figures, by place. */
+	readonly workings: Readonly<Record<PlaceKey, readonly Working[]>>;
+	readonly warnings: readonly PlanWarning[];
+}
+
+/** The first task of a place, or that part of it; undefined where the dish has none. */
+export function taskAt(
+	{ tasks }: Pick<Plan, "tasks">,
+	place: PlaceKey,
+	part?: PlacedTask["part"],
+): PlacedTask | undefined {
+	return tasks.find((task) => task.place === place && (part === undefined || task.part === part));
+}
+
+/** When work at a place starts, ms since 1970 UTC; at service where the dish has no such place. */
+export function startAt(plan: Pick<Plan, "tasks" | "order">, place: PlaceKey): number {
+	return taskAt(plan, place)?.start ?? plan.order.serviceAt;
+}

@@ -1,0 +1,152 @@
+import type { Kitchen } from "../kitchen/index.ts";
+import { gramsOrNull, ingredientOf, makesGrams, type Preparation } from "../recipe/index.ts";
+import {
+	AT_ANY_TIME,
+	type PlacedTask,
+	placeBackwards,
+	type Task,
+	taskMinutes,
+	workMinutes,
+} from "../tasks/index.ts";
+import { startBefore } from "../time/index.ts";
+import type { PlaceKey } from "../trade/index.ts";
+import { type Plan, startAt } from "./Plan.ts";
+import type { PlanLine } from "./planLines.ts";
+
+/** Something made in the house for the dishes of a sitting, once for all of them. */
+export interface PreparedBatch {
+	/** Short name of the preparation. */
+	readonly id: string;
+	readonly name: string;
+	readonly preparation: Preparation;
+	readonly grams: number;
+	/** The batch over the card. */
+	readonly factor: number;
+	/** By when it is wanted, ms since 1970 UTC. */
+	readonly neededBy: number;
+	/** Dishes that it is for. */
+	readonly dishes: readonly string[];
+	readonly tasks: readonly PlacedTask[];
+}
+
+interface Wanted {
+	readonly grams: number;
+	readonly neededBy: number;
+	readonly hands: number;
+	readonly dishes: ReadonlySet<string>;
+}
+
+/**
+ * What is made in the house for some planned dishes: all that they want of it together, in time
+ * for the first that needs it, and what that is made of before it.
+ *
+ * @returns the last needed first
+ */
+export function planPreparations(plans: readonly Plan[], kitchen: Kitchen): PreparedBatch[] {
+	const { preparations } = kitchen.known;
+	const wanted = wantedBy(plans, preparations);
+	// What is made of something made is wanted in turn; what is wanted by others comes after them.
+	return inOrder(preparations).flatMap((id) => {
+		const one = wanted.get(id);
+		const preparation = preparations.get(id);
+		if (!one || !preparation || one.grams === 0) return [];
+		const batch = batchOf(id, preparation, one, kitchen);
+		for (const line of preparation.lines) {
+			if (!preparations.has(line.ingredient)) continue;
+			const grams = gramsOrNull(line, ingredientOf(line, kitchen.known.byId)) ?? 0;
+			want(wanted, line.ingredient, { ...one, grams: grams * batch.factor, neededBy: startOf(batch) });
+		}
+		return [batch];
+	});
+}
+
+function startOf({ tasks, neededBy }: PreparedBatch): number {
+	return tasks[0]?.start ?? neededBy;
+}
+
+/** What the dishes themselves want; in whatever order they stand, they are added up in the same one. */
+function wantedBy(
+	plans: readonly Plan[],
+	preparations: ReadonlyMap<string, Preparation>,
+): Map<string, Wanted> {
+	const wanted = new Map<string, Wanted>();
+	for (const plan of [...plans].sort((a, b) => a.order.id.localeCompare(b.order.id))) {
+		const { hands } = plan.order;
+		for (const line of plan.lines) {
+			if (!preparations.has(line.ingredient.id)) continue;
+			const neededBy = startAt(plan, placeFor(line));
+			const dishes = new Set([plan.recipe.name]);
+			want(wanted, line.ingredient.id, { grams: line.amount_g ?? 0, neededBy, hands, dishes });
+		}
+	}
+	return wanted;
+}
+
+/** The place at which a line is first wanted. */
+function placeFor({ line }: PlanLine): PlaceKey {
+	if (line.marinade) return "trim";
+	if (line.role === "side" || line.group === "garnish" || line.group === "side" || line.apart) return "plate";
+	if (line.group === "finish" || line.role === "finishing" || line.role === "thickener") return "sauce";
+	if (line.role === "searFat") return "sear";
+	return "build";
+}
+
+function want(wanted: Map<string, Wanted>, id: string, more: Wanted): void {
+	const one = wanted.get(id);
+	wanted.set(id, {
+		grams: (one?.grams ?? 0) + more.grams,
+		neededBy: Math.min(one?.neededBy ?? more.neededBy, more.neededBy),
+		hands: Math.max(one?.hands ?? 1, more.hands),
+		dishes: new Set([...(one?.dishes ?? []), ...more.dishes]),
+	});
+}
+
+function batchOf(
+	id: string,
+	preparation: Preparation,
+	{ grams, neededBy, hands, dishes }: Wanted,
+	{ policy }: Kitchen,
+): PreparedBatch {
+	const factor = grams / makesGrams(preparation);
+	const end = startBefore(neededBy, 0);
+	const task: Task = {
+		id: `${id}/make`,
+		for: id,
+		place: "make",
+		part: "make",
+		figures: { grams, name: preparation.name },
+		minutes: taskMinutes(workMinutes(preparation.steps, factor, hands), hands),
+		after: [],
+		needs: [
+			{ kind: "cooks", count: 1 },
+			{ kind: "burners", count: 1 },
+		],
+		window: { ...AT_ANY_TIME, to: end, withinHours: true },
+	};
+	return {
+		id,
+		name: preparation.name,
+		preparation,
+		grams,
+		factor,
+		neededBy: end,
+		dishes: [...dishes].sort(),
+		tasks: placeBackwards([task], end, policy),
+	};
+}
+
+/** Preparations with what uses them before what they are made of. */
+function inOrder(preparations: ReadonlyMap<string, Preparation>): string[] {
+	const order: string[] = [];
+	const seen = new Set<string>();
+	const visit = (id: string): void => {
+		if (seen.has(id)) return;
+		seen.add(id);
+		for (const { ingredient } of preparations.get(id)?.lines ?? []) {
+			if (preparations.has(ingredient)) visit(ingredient);
+		}
+		order.unshift(id);
+	};
+	for (const id of [...preparations.keys()].sort()) visit(id);
+	return order;
+}

@@ -1,0 +1,87 @@
+import { CATEGORIES } from "./categories.ts";
+import type { Ingredient } from "./Ingredient.ts";
+import { plainName } from "./names.ts";
+
+/** What an ingredient does in a pan. */
+export interface InPan {
+	/** Share of its weight that it gives up as liquid. */
+	readonly givesWater: number;
+	/** Whether it lies in the pan and takes room there. */
+	readonly takesRoom: boolean;
+	/** Salt it brings, g in 100 g. */
+	readonly salt_pct: number;
+}
+
+interface Known extends Partial<InPan> {
+	/** Words of which all stand in the name. */
+	readonly words: readonly string[];
+}
+
+/**
+ * What is known by name, the nearer before the more general. Salt in g of 100 g: the middle of
+ * what composition tables of foods and labels give (soy sauce 14 to 16, fish sauce 20 to 25, miso
+ * 10 to 12, anchovy 12 to 16, capers in brine 5 to 7, cured pork 2.5 to 4, olives 3 to 4, hard
+ * cheese 1.5 to 3, mustard 4 to 6, bottled brown sauces and ketchup 2 to 3, salted butter 1.5,
+ * stock cubes 40 to 50, stock of the house 0 to 0.3). An ingredient's own figure goes before it.
+ * @see model, section L
+ */
+const KNOWN: readonly Known[] = [
+	{ words: ["tomato", "paste"], givesWater: 0, takesRoom: false, salt_pct: 0.3 },
+	{ words: ["tomato", "concentrate"], givesWater: 0, takesRoom: false, salt_pct: 0.3 },
+	{ words: ["tomato", "ketchup"], givesWater: 0, takesRoom: false, salt_pct: 2.5 },
+	{ words: ["tomato", "passata"], givesWater: 0.85, takesRoom: false, salt_pct: 0.3 },
+	{ words: ["tomato"], givesWater: 0.75, takesRoom: true, salt_pct: 0 },
+	{ words: ["ketchup"], salt_pct: 2.5 },
+	{ words: ["tamari"], salt_pct: 16 },
+	{ words: ["soy"], salt_pct: 15 },
+	{ words: ["soya", "sauce"], salt_pct: 15 },
+	{ words: ["fish", "sauce"], salt_pct: 22 },
+	{ words: ["oyster", "sauce"], salt_pct: 11 },
+	{ words: ["brown", "sauce"], salt_pct: 2.5 },
+	{ words: ["miso"], salt_pct: 11 },
+	{ words: ["anchov"], givesWater: 0, takesRoom: false, salt_pct: 14 },
+	{ words: ["caper"], takesRoom: false, salt_pct: 6 },
+	{ words: ["olive", "oil"], salt_pct: 0 },
+	{ words: ["olives"], givesWater: 0, takesRoom: true, salt_pct: 3.5 },
+	{ words: ["pancetta"], salt_pct: 3.5 },
+	{ words: ["bacon"], salt_pct: 3 },
+	{ words: ["lardon"], salt_pct: 3 },
+	{ words: ["ham"], salt_pct: 4 },
+	{ words: ["chorizo"], salt_pct: 3.5 },
+	{ words: ["cured"], salt_pct: 3.5 },
+	{ words: ["mustard", "seed"], salt_pct: 0 },
+	{ words: ["mustard"], salt_pct: 5 },
+	{ words: ["salted", "butter"], salt_pct: 1.5 },
+	{ words: ["stock", "cube"], salt_pct: 45 },
+	{ words: ["bouillon"], salt_pct: 45 },
+	{ words: ["cheese"], salt_pct: 2 },
+	{ words: ["honey"], givesWater: 0, takesRoom: false, salt_pct: 0 },
+	{ words: ["squid", "ink"], givesWater: 0, takesRoom: false, salt_pct: 3 },
+	{ words: ["garlic"], givesWater: 0.1 },
+];
+
+/**
+ * What an ingredient does in a pan: what it says itself, then what is known by its name, then
+ * what its category usually does.
+ */
+export function inPan(ingredient: Ingredient): InPan {
+	const { category, givesWater, takesRoom, salt_pct } = ingredient;
+	const known = knownBy(ingredient.name, category === "salt");
+	const usual = CATEGORIES[category];
+	return {
+		givesWater: givesWater ?? known?.givesWater ?? usual.givesWater,
+		takesRoom: takesRoom ?? known?.takesRoom ?? usual.takesRoom,
+		salt_pct: salt_pct ?? known?.salt_pct ?? usual.salt_pct,
+	};
+}
+
+/** Salt itself is salt, whatever is in its name. */
+function knownBy(name: string, isSalt: boolean): Known | undefined {
+	if (isSalt) return undefined;
+	const plain = plainName(name);
+	return KNOWN.find(({ words }) => words.every((word) => startsAWord(plain, word)));
+}
+
+function startsAWord(name: string, word: string): boolean {
+	return name.split(" ").some((part) => part.startsWith(word));
+}

@@ -1,0 +1,97 @@
+import type { Range } from "../quantity/index.ts";
+import type { PlaceKey } from "../trade/index.ts";
+
+/** Where a task belongs: a place of the long table, or what is made in the house beforehand. */
+export type TaskPlace = PlaceKey | "make";
+
+/** What a task asks of the kitchen while it lasts. */
+export type Need =
+	/** Cooks side by side, for the hands-on minutes. */
+	| { readonly kind: "cooks"; readonly count: number }
+	| { readonly kind: "burners"; readonly count: number }
+	/** So many of one kind of pot, searing pan, tray or gastronorm pan. */
+	| { readonly kind: "pot" | "searPan" | "tray" | "pan"; readonly typeId: string; readonly count: number }
+	/** Rungs of an oven by kind of pan; at each temperature that suits it takes its own minutes. */
+	| {
+			readonly kind: "rungs";
+			/** Where the dish alone would stand; null where there is no oven for it. */
+			readonly ovenId: string | null;
+			readonly pans: readonly { readonly typeId: string; readonly count: number }[];
+			readonly rungs: number;
+			readonly set_C: number;
+			readonly temperature_C: { readonly low: number; readonly high: number };
+			readonly minutesAt: readonly { readonly set_C: number; readonly minutes: Range }[];
+	  }
+	| { readonly kind: "fridge"; readonly litres: number }
+	| { readonly kind: "chiller"; readonly slots: number }
+	| { readonly kind: "warmer"; readonly plates: number };
+
+/** What has to be done before, and how long after it this may or must begin. */
+export interface Predecessor {
+	readonly task: string;
+	readonly least_min: number;
+	/** Null where it can wait as long as it likes. */
+	readonly most_min: number | null;
+}
+
+/** Minutes of a task on the wall: with hands on it, and with nobody there. */
+export interface TaskMinutes {
+	readonly handsOn: Range;
+	readonly waiting: Range;
+	/** What is planned for it: its range made as sure as the house wants, whole minutes. */
+	readonly planned: number;
+}
+
+/** One thing a dish or a preparation asks of the kitchen. */
+export interface Task {
+	/** Stays the same between plans: the dish, the place, and what tells it from others there. */
+	readonly id: string;
+	/** Dish or preparation. */
+	readonly for: string;
+	readonly place: TaskPlace;
+	/** What of its place it is; the interface words it. */
+	readonly part: TaskPart;
+	/** Figures that its words need. */
+	readonly figures: Readonly<Record<string, number | string>>;
+	readonly minutes: TaskMinutes;
+	readonly after: readonly Predecessor[];
+	readonly needs: readonly Need[];
+	readonly window: TaskWindow;
+}
+
+export type TaskPart =
+	| "order"
+	| "work"
+	| "marinade"
+	| "colour"
+	| "oven"
+	| "late"
+	| "lift"
+	| "rest"
+	| "chill"
+	| "keep"
+	| "reheat"
+	| "make";
+
+export interface TaskWindow {
+	/** The earliest start and the latest end, ms since 1970 UTC; null where nothing says so. */
+	readonly from: number | null;
+	readonly to: number | null;
+	/** Whether it has to lie whole inside one working day, so that it may move to the day before. */
+	readonly withinHours: boolean;
+	/** Whether it has to be over when the working day before that of its successor closes. */
+	readonly dayBefore: boolean;
+}
+
+/** A task with its place on the clock, ms since 1970 UTC. */
+export interface PlacedTask extends Task {
+	readonly start: number;
+	readonly end: number;
+}
+
+/** A time that is known exactly. */
+export function exactly(minutes: number): Range {
+	return { low: minutes, likely: minutes, high: minutes };
+}
+
+export const AT_ANY_TIME: TaskWindow = { from: null, to: null, withinHours: false, dayBefore: false };
