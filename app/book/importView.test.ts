@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import { beforeAll, describe, expect, it } from "vitest";
+import { planImport, readCsv } from "#core/exchange";
 import { readBookFile, type StageRow, type Store } from "#db";
 import { openDemoHouse } from "../ui/demoTables.testing.ts";
 import { planView, signatureOf, type Understood, understand } from "./importView.ts";
@@ -69,5 +70,20 @@ describe("a file that is held", () => {
 		const other = bookPlan(await understood("x.csv", "id,name,category\ncarrot,carrot,fruit\n"));
 		expect(signatureOf(one)).toBe(signatureOf(same));
 		expect(signatureOf(one)).not.toBe(signatureOf(other));
+	});
+
+	it("is told apart when a value that it writes over was changed meanwhile", async () => {
+		const text = "id,name,category,trimLoss\ncarrot,carrot,vegetable,0.3\n";
+		const looked = signatureOf(bookPlan(await understood("x.csv", text)));
+		const { db } = store;
+		const book = await readBookFile(db);
+		const changedSince = {
+			...book,
+			ingredients: book.ingredients.map((entry) =>
+				entry.id === "carrot" ? { ...entry, density_g_ml: 1.04 } : entry,
+			),
+		};
+		expect(signatureOf(planImport(readCsv(text, book.ingredients), book))).toBe(looked);
+		expect(signatureOf(planImport(readCsv(text, book.ingredients), changedSince))).not.toBe(looked);
 	});
 });

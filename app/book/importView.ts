@@ -1,3 +1,4 @@
+import { createHash } from "node:crypto";
 import { Refusal } from "#core/check";
 import {
 	type FromJsonLd,
@@ -11,6 +12,7 @@ import {
 	readBookText,
 	readCsv,
 	recipesInJsonLd,
+	sorted,
 } from "#core/exchange";
 import { plainName } from "#core/recipe";
 import { type Reader, readBookFile, type StageRow } from "#db";
@@ -76,14 +78,14 @@ function draftsOf(found: readonly Record<string, unknown>[]): Understood {
 	return { kind: "drafts", drafts, refused };
 }
 
-/** How a plan is told from another one: what it would do, counted. */
+/**
+ * How a plan is told from another one: what it would write, and what that would write over. A book
+ * that was changed since, in whatever value, gives another signature.
+ */
 export function signatureOf({ ingredients, recipes, refused }: ImportPlan): string {
-	const count = (steps: readonly { verdict: string; says: string }[]) =>
-		steps.map(({ verdict, says }) => verdict + says).join("|");
-	const text = `${count(ingredients)}#${count(recipes)}#${refused.length}`;
-	let hash = 0;
-	for (let at = 0; at < text.length; at += 1) hash = (hash * 31 + text.charCodeAt(at)) | 0;
-	return `${text.length}.${hash}`;
+	const written = [...ingredients, ...recipes].filter(({ verdict }) => verdict !== "same");
+	const text = JSON.stringify(sorted([written, refused]));
+	return createHash("sha256").update(text).digest("base64url");
 }
 
 /** A plan as its page shows it. */

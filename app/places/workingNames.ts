@@ -68,7 +68,11 @@ function fixed(value: number, decimals: number, symbol: string): FigureTold {
 
 /** So many significant digits, but no fewer than stand before the point. */
 function significant(value: number, digits: number): FigureTold {
-	const rounded = Number(Number(value.toPrecision(digits)).toFixed(digits));
+	const decimals = value === 0 ? 0 : digits - 1 - Math.floor(Math.log10(Math.abs(value)));
+	// Rounded once: to its digits, and never finer than so many decimals.
+	const rounded = Number(
+		decimals > 0 ? value.toFixed(Math.min(decimals, digits)) : value.toPrecision(digits),
+	);
 	const words = rounded.toLocaleString("en-GB", { maximumFractionDigits: 9 }).replace("-", "−");
 	return { words, value: rounded };
 }

@@ -1,6 +1,7 @@
 import { type Remote, wrap } from "comlink";
 import { startTransition, useCallback, useEffect, useRef, useState } from "react";
 import type { BraiseWorker } from "./braise.worker.ts";
+import { NewestQuestion } from "./NewestQuestion.ts";
 
 interface Answering<Asked, Result> {
 	/** The newest that was answered; null before the first. */
@@ -14,58 +15,60 @@ interface Running {
 	readonly remote: Remote<BraiseWorker>;
 }
 
-/**
- * Asks the braise worker. One question is out at a time; while it is, only the newest further
- * one is kept, so that nothing queues up behind a moving slider.
- */
+/** Asks the braise worker, one question at a time; a worker that broke down is begun anew. */
 export function useBraiseWorker<Asked, Result>(
 	put: (remote: Remote<BraiseWorker>, asked: Asked) => Promise<Result>,
 ): Answering<Asked, Result> {
 	const [result, setResult] = useState<Result | null>(null);
 	const [state, setState] = useState<Answering<Asked, Result>["state"]>("idle");
-	const worker = useRef<Running | null>(null);
-	const out = useRef(false);
-	const next = useRef<{ asked: Asked } | null>(null);
+	const running = useRef<Running | null>(null);
 	const putNow = useRef(put);
 	putNow.current = put;
+	const question = useRef<NewestQuestion<Asked, Result> | null>(null);
 
-	const run = useCallback(async () => {
-		const running = begin(worker, () => setState("failed"));
-		out.current = true;
-		setState("busy");
-		while (next.current) {
-			const { asked } = next.current;
-			next.current = null;
-			const answer = await putNow.current(running, asked);
-			// Drawn in pieces between the moves of a slider, never in front of them.
-			startTransition(() => setResult(() => answer));
-		}
-		out.current = false;
-		setState("idle");
+	const end = useCallback(() => {
+		running.current?.worker.terminate();
+		running.current = null;
 	}, []);
+	const begin = useCallback(() => {
+		const asking = (asked: Asked) =>
+			new Promise<Result>((resolve, reject) => {
+				running.current ??= beginWorker();
+				const { worker, remote } = running.current;
+				// A worker that breaks down answers nothing; its failure is the answer.
+				worker.onerror = (event) => reject(new Error(event.message || "the worker broke down"));
+				putNow.current(remote, asked).then(resolve, reject);
+			});
+		return new NewestQuestion<Asked, Result>(asking, {
+			onBusy: () => setState("busy"),
+			// Drawn in pieces between the moves of a slider, never in front of them.
+			onAnswer: (answer) => startTransition(() => setResult(() => answer)),
+			onIdle: () => setState("idle"),
+			onFailed: () => {
+				end();
+				setState("failed");
+			},
+		});
+	}, [end]);
 	const ask = useCallback(
 		(asked: Asked) => {
-			next.current = { asked };
-			if (!out.current) run().catch(() => setState("failed"));
+			question.current ??= begin();
+			question.current.ask(asked);
 		},
-		[run],
+		[begin],
 	);
 	useEffect(
 		() => () => {
-			worker.current?.worker.terminate();
-			worker.current = null;
-			out.current = false;
+			question.current?.stop();
+			question.current = null;
+			end();
 		},
-		[],
+		[end],
 	);
 	return { result, state, ask };
 }
 
-function begin(kept: { current: Running | null }, onFailed: () => void): Remote<BraiseWorker> {
-	if (kept.current) return kept.current.remote;
+function beginWorker(): Running {
 	const worker = new Worker(new URL("./braise.worker.ts", import.meta.url), { type: "module" });
-	worker.onerror = onFailed;
-	const remote = wrap<BraiseWorker>(worker);
-	kept.current = { worker, remote };
-	return remote;
+	return { worker, remote: wrap<BraiseWorker>(worker) };
 }

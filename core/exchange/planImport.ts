@@ -24,6 +24,8 @@ export interface ImportStep<T> {
 	readonly says: string;
 	/** What is written: for a recipe only the versions that are not there yet. */
 	readonly entry: T;
+	/** What the book has under its name now; null where it has nothing. */
+	readonly replaces: T | null;
 }
 
 /** What an import would do, before it does it. */
@@ -113,7 +115,7 @@ function ingredientStep(
 	before: IngredientEntry | undefined,
 ): ImportStep<IngredientEntry> {
 	const { name } = entry;
-	if (!before) return { line, name, entry, verdict: "new", says: "" };
+	if (!before) return { line, name, entry, replaces: null, verdict: "new", says: "" };
 	const held = new Set(before.prices.map((price) => JSON.stringify(sorted(price))));
 	const prices = entry.prices.filter((price) => !held.has(JSON.stringify(sorted(price))));
 	const fields = changedFields({ ...before, prices: [] }, { ...entry, prices: [] });
@@ -121,7 +123,8 @@ function ingredientStep(
 		...(fields.length > 0 ? [fields.map(ingredientFieldWords).join(", ")] : []),
 		...(prices.length > 0 ? [`${prices.length} ${prices.length === 1 ? "price" : "prices"} more`] : []),
 	].join("; ");
-	return { line, name, entry: { ...entry, prices }, verdict: says === "" ? "same" : "changed", says };
+	const verdict = says === "" ? "same" : "changed";
+	return { line, name, entry: { ...entry, prices }, replaces: before, verdict, says };
 }
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {
@@ -242,7 +245,8 @@ function recipeStep(
 ): ImportStep<RecipeEntry> {
 	const versions = [...entry.versions].sort((a, b) => a.number - b.number);
 	if (!before) {
-		return { line, name, verdict: "new", says: numbersWords(versions), entry: { ...entry, versions } };
+		const says = numbersWords(versions);
+		return { line, name, verdict: "new", says, entry: { ...entry, versions }, replaces: null };
 	}
 	const fresh = freshVersions(versions, before.versions);
 	const price = entry.menuPrice_minor !== undefined && entry.menuPrice_minor !== before.menuPrice_minor;
@@ -256,6 +260,7 @@ function recipeStep(
 		verdict: says === "" ? "same" : "changed",
 		says,
 		entry: { ...entry, versions: fresh },
+		replaces: before,
 	};
 }
 

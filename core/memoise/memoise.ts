@@ -1,17 +1,20 @@
+import { LRUCache } from "lru-cache";
+
 /**
- * What was made once is given again for the same key, instead of being made anew. When so many
- * are kept all are let go.
+ * What was made once is given again for the same key, instead of being made anew. What has not
+ * been asked for longest is let go first.
  *
- * @param most how many are kept
+ * @param most how many are held
  */
-export function memoise<Key, Value>(most: number): (key: Key, make: () => Value) => Value {
-	const known = new Map<Key, Value>();
+export function memoise<Key extends string | number, Value extends object | number>(
+	most: number,
+): (key: Key, make: () => Value) => Value {
+	const held = new LRUCache<Key, { readonly value: Value }>({ max: most });
 	return (key, make) => {
-		const found = known.get(key);
-		if (found !== undefined) return found;
-		const made = make();
-		if (known.size >= most) known.clear();
-		known.set(key, made);
-		return made;
+		const found = held.get(key);
+		if (found) return found.value;
+		const value = make();
+		held.set(key, { value });
+		return value;
 	};
 }

@@ -1,4 +1,5 @@
 import type { Kitchen } from "../kitchen/index.ts";
+import { toBase, UNITS } from "../quantity/index.ts";
 import { gramsOrNull, ingredientOf, makesGrams, type Preparation } from "../recipe/index.ts";
 import {
 	AT_ANY_TIME,
@@ -20,6 +21,8 @@ export interface PreparedBatch {
 	readonly name: string;
 	readonly preparation: Preparation;
 	readonly grams: number;
+	/** The same in litres, where its card measures it so; else null. */
+	readonly litres: number | null;
 	/** The batch over the card. */
 	readonly factor: number;
 	/** By when it is wanted, ms since 1970 UTC. */
@@ -108,6 +111,7 @@ function batchOf(
 	{ policy }: Kitchen,
 ): PreparedBatch {
 	const factor = grams / makesGrams(preparation);
+	const { makes } = preparation;
 	const end = startBefore(neededBy, 0);
 	const task: Task = {
 		id: `${id}/make`,
@@ -128,6 +132,8 @@ function batchOf(
 		name: preparation.name,
 		preparation,
 		grams,
+		litres:
+			UNITS[makes.unit].dimension === "volume" ? (toBase(makes.amount, makes.unit) * factor) / 1000 : null,
 		factor,
 		neededBy: end,
 		dishes: [...dishes].sort(),

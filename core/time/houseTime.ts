@@ -73,6 +73,23 @@ export function fromWallClock(date: string, time: string, timeZone: string): num
 }
 
 /**
+ * Minutes from the last time the house's clock showed so much until an instant: a clock change in
+ * between is counted as the minutes that pass.
+ *
+ * @param time as it is typed, "14:30"
+ * @returns NaN when it is no time
+ */
+export function minutesUntil(at: number, time: string, timeZone: string): number {
+	for (const daysBack of [0, -1]) {
+		const { date } = wallClock(onDay(at, timeZone, 0, daysBack), timeZone);
+		const then = fromWallClock(date, time, timeZone);
+		if (then === undefined) return Number.NaN;
+		if (then < at) return (at - then) / MINUTE_MS;
+	}
+	return Number.NaN;
+}
+
+/**
  * The latest start of work that ends by an instant and lies whole inside one working
  * day: the same day, or the end of the day before.
  */

@@ -4,6 +4,7 @@ export {
 	latestWorkingStart,
 	minuteOfDay,
 	minutesBefore,
+	minutesUntil,
 	onDay,
 	startBefore,
 	toFiveMinutes,

@@ -6,6 +6,7 @@ import {
 	durationWords,
 	fromWallClock,
 	latestWorkingStart,
+	minutesUntil,
 	wallClock,
 } from "./index.ts";
 
@@ -20,6 +21,19 @@ describe("working hours", () => {
 	it("work that fits no day starts when it must", () => {
 		const end = at("2026-11-28", "12:00");
 		expect(latestWorkingStart(end, 20 * 60, ZONE, HOURS)).toBe(end - 20 * 60 * 60_000);
+	});
+});
+
+describe("minutes until", () => {
+	it("counts to the last time the clock showed it, the evening before where that is later in the day", () => {
+		expect(minutesUntil(at("2026-11-28", "19:30"), "14:30", ZONE)).toBe(300);
+		expect(minutesUntil(at("2026-11-28", "11:00"), "22:00", ZONE)).toBe(13 * 60);
+		expect(minutesUntil(at("2026-11-28", "11:00"), "", ZONE)).toBeNaN();
+	});
+
+	it("counts what passes over the night the clocks change", () => {
+		expect(minutesUntil(at("2026-03-29", "08:00"), "23:00", ZONE)).toBe(8 * 60);
+		expect(minutesUntil(at("2026-10-25", "08:00"), "23:00", ZONE)).toBe(10 * 60);
 	});
 });
 

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { WayToTender } from "#core/braise";
-import { durationWords, startBefore, wallClock } from "#core/time";
+import { durationWords, minutesUntil, startBefore, wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
 import { Facts } from "../../ui/Facts.tsx";
 import { Field } from "../../ui/Field.tsx";
@@ -84,13 +84,6 @@ export function WaysPanel({ drawing }: { readonly drawing: BraiseDrawing }) {
 			) : null}
 		</chakra.details>
 	);
-}
-
-/** Minutes from a clock time to the lift; one later in the day than the lift is the evening before. */
-function minutesUntil(liftAt: number, time: string, timeZone: string): number {
-	const minutes = (clock: string) => Number(clock.slice(0, 2)) * 60 + Number(clock.slice(3));
-	const before = minutes(wallClock(liftAt, timeZone).time) - minutes(time);
-	return before > 0 ? before : before + 24 * 60;
 }
 
 interface FoundProps {

@@ -30,18 +30,21 @@ export function usePacking() {
 		});
 		const mine = { worker, remote: wrap<PackingWorker>(worker) };
 		running.current = mine;
-		worker.onerror = () => setPacking({ state: "failed" });
 		setPacking({ state: "running", share: 0, pans: null });
-		const packed = await mine.remote.pack(
-			asked,
-			proxy((share: number, pans: number) => {
-				if (running.current === mine) setPacking({ state: "running", share, pans });
-			}),
+		const onPacking = proxy((share: number, pans: number) => {
+			if (running.current === mine) setPacking({ state: "running", share, pans });
+		});
+		const failing = new Promise<never>((_, reject) => {
+			worker.onerror = (event) => reject(new Error(event.message));
+		});
+		const next = await Promise.race([mine.remote.pack(asked, onPacking), failing]).then(
+			(packed): Packing => ({ state: "done", packed }),
+			(): Packing => ({ state: "failed" }),
 		);
 		if (running.current !== mine) return;
 		worker.terminate();
 		running.current = null;
-		setPacking({ state: "done", packed });
+		setPacking(next);
 	}, []);
 	useEffect(() => () => running.current?.worker.terminate(), []);
 	return { packing, start, stop };
