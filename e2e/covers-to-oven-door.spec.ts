@@ -28,9 +28,9 @@ test("a chef reads one dish from covers to the oven door, changes it, prints it,
 	await expect(
 		page.getByRole("group", { name: /cut through: .*a finger below the top.* dip \d+ mm/ }),
 	).toBeVisible();
-	await expect(page.locator(PLACE("Braise"))).toContainText(saturday("in ", "15:00"));
+	await expect(page.locator(PLACE("Braise"))).toContainText(saturday("in ", "14:25"));
 	await page.locator(PLACE("Braise")).click();
-	await expect(page.getByText("Tender 17:15–18:00, likely 17:35")).toBeVisible();
+	await expect(page.getByText("Tender 16:35–18:25, likely 17:")).toBeVisible();
 	await page.locator(PLACE("Trim")).click();
 	await expect(page.getByText(saturday("Start by ", "12:25"))).toBeVisible();
 

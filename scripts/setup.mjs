@@ -13,17 +13,13 @@ export function run(command, words, options = {}) {
 	return status ?? 1;
 }
 
-/**
- * Installs the packages when there are none, or the lock file is newer. Not `npm ci`: that
- * refuses a lock file in which packages for other machines (Windows, macOS) are left out,
- * as they are where a registry does not carry them.
- */
+/** Installs the packages exactly as the lock file names them, when there are none or it is newer. */
 export function installPackages() {
 	const stamp = join(ROOT, "node_modules/.package-lock.json");
 	const lock = join(ROOT, "package-lock.json");
 	if (existsSync(stamp) && statSync(stamp).mtimeMs >= statSync(lock).mtimeMs - 1000) return;
 	console.log("Installing packages…");
-	if (run("npm", ["install", "--no-save", "--no-audit", "--no-fund"]) !== 0) {
+	if (run("npm", ["ci", "--no-audit", "--no-fund"]) !== 0) {
 		console.error("The packages could not be installed: is the npm registry reachable?");
 		process.exit(1);
 	}

@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, type SubmitEvent, useMemo, useRef } from "react";
 import { data, Form, redirect } from "react-router";
 import { Refusal } from "#core/check";
-import { draftOf, type Ingredient, mainGrams, namesOf, readDraft, readTyped } from "#core/recipe";
+import { cardServes, draftOf, type Ingredient, mainGrams, namesOf, readDraft, readTyped } from "#core/recipe";
 import {
 	discardDraft,
 	Missing,
@@ -25,6 +25,7 @@ import { draftIn, edited } from "./draftForm.ts";
 import { FieldSheets } from "./writer/FieldSheets.tsx";
 import { LineEditor } from "./writer/LineEditor.tsx";
 import { SchoolChooser } from "./writer/SchoolChooser.tsx";
+import { ServesNote } from "./writer/ServesNote.tsx";
 import { StepEditor } from "./writer/StepEditor.tsx";
 import { type DraftInHand, letGo, useDraft } from "./writer/useDraft.ts";
 
@@ -112,6 +113,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 	const named = useMemo(() => namesOf(loaderData.known as Ingredient[]), [loaderData.known]);
 	const read = useMemo(() => readTyped(draft, named), [draft, named]);
 	const wrong = { ...hand.open, ...read.wrong };
+	const serves = useMemo(() => cardServes(draft, read.lines), [draft, read]);
 	const undoKeys = (event: KeyboardEvent) => {
 		if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
 		event.preventDefault();
@@ -176,6 +178,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 					</chakra.div>
 					<chakra.div display="grid" gap="10px">
 						<NumberSheet wrong={wrong} basedOn={loaderData.basedOn} waits={hand.keeping === "keeping"} />
+						{serves && !serves.agrees ? <ServesNote draft={draft} card={serves} onChange={change} /> : null}
 						<FieldSheets draft={draft} wrong={wrong} onChange={change} />
 						{draft.kind === "dish" ? <SchoolChooser draft={draft} named={named} onChange={change} /> : null}
 					</chakra.div>

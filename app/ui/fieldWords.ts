@@ -38,6 +38,7 @@ const WORDS: Readonly<Record<string, string>> = {
 	ovenHigh: "Oven to, °C",
 	rest: "Rest, min",
 	sauce: "Sauce, a portion",
+	reducedBy: "Sauce reduced by, %",
 	category: "Kind",
 	makes: "Makes",
 	density: "Density, g/ml",

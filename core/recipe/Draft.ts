@@ -96,6 +96,8 @@ export const DISH_FIELDS = {
 	ovenHigh: "165",
 	rest: "20",
 	sauce: "70 ml",
+	/** Per cent; empty where the usual reduction stands. */
+	reducedBy: "",
 } as const;
 export type DishField = keyof typeof DISH_FIELDS;
 

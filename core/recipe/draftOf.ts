@@ -116,6 +116,7 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		ovenHigh: String(braise.oven_C.high),
 		rest: String(doc.rest_min),
 		sauce: `${doc.sauce_ml} ml`,
+		reducedBy: doc.finish === undefined ? "" : percent(doc.finish.reduceBy),
 	};
 }
 

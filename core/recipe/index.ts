@@ -9,6 +9,7 @@ export {
 	withConsequences,
 } from "./allergens.ts";
 export { type AllergenFound, allergensIn } from "./allergensIn.ts";
+export { type CardServes, cardServes } from "./cardServes.ts";
 export {
 	CATEGORIES,
 	CATEGORY_KEYS,

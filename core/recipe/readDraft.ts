@@ -60,6 +60,7 @@ const TYPED_IN: readonly (readonly [RegExp, string])[] = [
 	[/^braise\.oven_C/, "ovenSet"],
 	[/^rest_min/, "rest"],
 	[/^sauce_ml/, "sauce"],
+	[/^finish/, "reducedBy"],
 	[/^makes/, "makes"],
 	[/^density/, "density"],
 ];

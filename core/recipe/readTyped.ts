@@ -212,6 +212,10 @@ function dishOf(fields: FieldReader, draft: Draft) {
 			},
 		},
 		rest_min: fields.minutes("rest"),
+		...given(
+			"finish",
+			fields.optional("reducedBy", () => ({ reduceBy: fields.share("reducedBy") })),
+		),
 		sauce_ml: fields.millilitres("sauce"),
 		...(Object.keys(draft.schools).length > 0 ? { schools: draft.schools } : {}),
 	};

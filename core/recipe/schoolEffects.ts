@@ -194,7 +194,7 @@ export const EFFECTS: { [Q in SchoolQuestion]: Record<SchoolAnswer<Q>, (main_g: 
 		madeAhead: () => ({
 			steps: [
 				{
-					place: "rest",
+					place: "chill",
 					station: "Larder",
 					text: "Cool the pieces in their own liquid, shallow, in ice or the blast chiller, and log the temperatures.",
 					handsOn: "5",
@@ -202,7 +202,7 @@ export const EFFECTS: { [Q in SchoolQuestion]: Record<SchoolAnswer<Q>, (main_g: 
 					caution: "Large hot pans cool too slowly. Keep to the house code; local rules decide.",
 				},
 				{
-					place: "sauce",
+					place: "reheat",
 					station: "Stove",
 					text: "Lift off the set fat. Reheat gently, covered, in a little of the liquid, to the core temperature of the house code.",
 					handsOn: "4",

@@ -38,7 +38,7 @@ export const SCHOOLS = {
 				words: "overnight",
 				means: "starts the day before; fridge space; its liquid is the liquid",
 			},
-			twoDays: { words: "up to two days", means: "starts two days before; too long turns it woolly" },
+			twoDays: { words: "up to two days", means: "starts two days before; too long turns it soft and mealy" },
 		},
 	},
 	colour: {

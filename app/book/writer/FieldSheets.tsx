@@ -151,7 +151,7 @@ function DishFields(props: FieldSheetsProps) {
 					)}
 				</Columns>
 			</Part>
-			<Part heading="Braise and rest">
+			<Part heading="Braise, rest and sauce">
 				<Columns>
 					{choice("lineBy", "Liquid line", [
 						["share", "% up the piece"],
@@ -164,6 +164,7 @@ function DishFields(props: FieldSheetsProps) {
 					{text("ovenLow", "From", "°C")}
 					{text("ovenHigh", "to", "°C")}
 					{text("rest", "Rest", "min")}
+					{text("reducedBy", "Sauce reduced by", "%")}
 				</Columns>
 			</Part>
 		</>
