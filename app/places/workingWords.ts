@@ -40,8 +40,15 @@ function asShown(sum: Sum, reading: Reading, more: number): Sum {
 	return { ...sum, of: sum.of.map((one) => asShown(one, reading, more)) };
 }
 
+/** Nought to be added or taken off is not worth a word. */
+function isNought(sum: Sum): boolean {
+	return isFigure(sum) && sum.value === 0;
+}
+
 /** How tightly an operation holds together, for the brackets it needs. */
 const BINDS: Readonly<Record<string, number>> = { add: 1, subtract: 1, multiply: 2, divide: 2 };
+/** A sum that is rounded needs brackets wherever more is done with it. */
+const LOOSELY = 0.5;
 
 function words(sum: Sum, reading: Reading, more: number, within = 0): string {
 	if (isFigure(sum)) {
@@ -49,14 +56,18 @@ function words(sum: Sum, reading: Reading, more: number, within = 0): string {
 		const name = termName(sum.what);
 		return name ? `${figure} ${name}` : figure;
 	}
+	const [only, ...others] = sum.of;
+	if (only && others.length === 0 && sum.op in BINDS) return words(only, reading, more, within);
 	const text = operationWords(sum, reading, more);
-	return (BINDS[sum.op] ?? 3) < within ? `(${text})` : text;
+	return (BINDS[sum.op] ?? LOOSELY) < within ? `(${text})` : text;
 }
 
 function operationWords(sum: Operation, reading: Reading, more: number): string {
 	const binds = BINDS[sum.op] ?? 0;
 	const parts = (within: number) =>
-		sum.of.map((one, index) => words(one, reading, more, within + (index > 0 ? 0.5 : 0)));
+		sum.of
+			.filter((term, index) => index === 0 || within > 1 || !isNought(term))
+			.map((term, index) => words(term, reading, more, within + (index > 0 ? 0.5 : 0)));
 	const list = () => sum.of.map((one) => words(one, reading, more));
 	switch (sum.op) {
 		case "add":
