@@ -5,7 +5,7 @@ import { readBraise } from "#core/cases";
 import { withThickness } from "#core/heat";
 import { depthOf } from "#core/pans";
 import { CUTS } from "#core/trade";
-import { CHANGES, outcomeOf, QUANTITIES, recordOf, roundOf, situationOf } from "#core/training";
+import { CHANGES, type Change, outcomeOf, QUANTITIES, recordOf, roundOf, situationOf } from "#core/training";
 import { labAddress } from "../ui/labAddress.ts";
 import { measuresIn } from "../ui/measures.ts";
 import {
@@ -167,13 +167,19 @@ describe("what the lab says", () => {
 	});
 });
 
+/** The first situation of a kind that has an answer. */
+function firstThatComesOut(change: Change) {
+	for (let seed = 0; seed < 40; seed += 1) {
+		const situation = situationOf(seed, change);
+		const outcome = outcomeOf(situation);
+		if (outcome) return { situation, outcome };
+	}
+	throw new Error(`no situation of the kind “${change}” comes out`);
+}
+
 describe("a training round on the page", () => {
 	it.each(CHANGES.map((change) => [change]))("asks, answers and gives a reason: %s", (change) => {
-		const found = Array.from({ length: 40 }, (_, seed) => situationOf(seed, change))
-			.map((situation) => ({ situation, outcome: outcomeOf(situation) }))
-			.find(({ outcome }) => outcome !== null);
-		if (!found?.outcome) throw new Error(`no situation of the kind “${change}” comes out`);
-		const question = { situation: found.situation, outcome: found.outcome };
+		const question = firstThatComesOut(change);
 		const asked = questionView(question, METRIC);
 		expect(asked.before).toMatch(/kg of .* thick, in one .* with .* of boiling stock/);
 		expect(`${asked.before} ${asked.change}`).not.toMatch(/undefined|NaN/);

@@ -46,7 +46,7 @@ export interface Place {
 	task(task: PlacedTask, given: PlaceGiven): string;
 	headline(given: PlaceGiven): Headline;
 	/** Which lines of the card are wanted here. */
-	takes(line: PlanLine): boolean;
+	takes(line: PlanLine, plan: Plan): boolean;
 	/** What its own drawing shows; undefined when there is nothing to draw. */
 	drawing?(given: TableGiven): unknown;
 	/** What the production sheet says of it besides its steps. */

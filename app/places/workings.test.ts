@@ -16,9 +16,10 @@ const NOW = Date.UTC(2026, 10, 20, 9, 0);
 const recipes: fc.Arbitrary<Recipe> = fc
 	.record({
 		byPiece: fc.boolean(),
-		trimLoss: fc.double({ min: 0, max: 0.3, noNaN: true }),
+		// Percentages are typed with one decimal at the most.
+		trimLoss: fc.integer({ min: 0, max: 300 }).map((permille) => permille / 1000),
 		boneShare: fc.constantFrom(0, 0.25, 0.4),
-		cookingLoss: fc.double({ min: 0.2, max: 0.5, noNaN: true }),
+		cookingLoss: fc.integer({ min: 200, max: 500 }).map((permille) => permille / 1000),
 		portion_g: fc.integer({ min: 90, max: 260 }),
 		weight_g: fc.integer({ min: 60, max: 420 }),
 		height_mm: fc.integer({ min: 25, max: 70 }),

@@ -24,7 +24,7 @@ export function detailOf(key: PlaceKey, given: TableGiven): PlaceDetail {
 		key,
 		...place.headline(given),
 		drawing: place.drawing?.(given) ?? null,
-		lines: plan.lines.filter((line) => place.takes(line)).map((line) => lineView(line, reading)),
+		lines: plan.lines.filter((line) => place.takes(line, plan)).map((line) => lineView(line, reading)),
 		steps: plan.recipe.steps
 			.filter((step) => step.place === key)
 			.map((step) => stepView(step, plan.factor, plan.order.hands)),

@@ -1,6 +1,7 @@
 export { countByType } from "./countByType.ts";
 export type { Basis, ColourWay, DishOrder } from "./DishOrder.ts";
 export type { PlanWork } from "./dishTasks.ts";
+export { type Marinade, marinadeOf } from "./marinade.ts";
 export { onePanMore, type PanSaving } from "./onePanMore.ts";
 export { type OrderedDish, type OrderRow, orderList } from "./orderList.ts";
 export { type Plan, type PlanFigures, startAt, taskAt } from "./Plan.ts";

@@ -1,4 +1,4 @@
-import { type Plan, startAt } from "#core/plan";
+import { marinadeOf, type Plan, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/reading.ts";
 import type { Place } from "../Place.ts";
@@ -20,27 +20,8 @@ export const marinate: Place = {
 			facts: [{ figure: durationWords(plan.recipe.marinate?.longest_min ?? 0), label: "at the most" }],
 		};
 	},
-	takes: isMarinade,
+	takes: (line, plan) => marinadeOf(plan).lines.includes(line),
 };
-
-/**
- * What goes on the meat: what the card says of its lines; where it says nothing, its wines, as
- * long as there is no rub among the lines.
- */
-function isMarinade({ line, ingredient }: Plan["lines"][number]): boolean {
-	if (line.marinade !== undefined) return line.marinade;
-	return line.role === "liquid" && (ingredient.category === "wine" || ingredient.category === "acid");
-}
-
-function marinadeOf({ lines }: Plan): { readonly litres: number; readonly grams: number } {
-	const said = lines.filter(({ line }) => line.marinade === true);
-	const rubbed = lines.some(({ ingredient }) => /\brub\b/i.test(ingredient.name));
-	const on = said.length > 0 ? said : rubbed ? [] : lines.filter(isMarinade);
-	return {
-		litres: on.reduce((sum, { measure_ml }) => sum + (measure_ml ?? 0), 0) / 1000,
-		grams: on.reduce((sum, { measure_ml, amount_g }) => sum + (measure_ml === null ? (amount_g ?? 0) : 0), 0),
-	};
-}
 
 /** "4.2 l" of a wet marinade, "180 g" of a rub. */
 function marinadeWords(plan: Plan, reading: Reading): string {
