@@ -1,7 +1,7 @@
 import { and, asc, desc, eq, inArray } from "drizzle-orm";
+import isEqual from "fast-deep-equal";
 import { nanoid } from "nanoid";
 import { refuse } from "#core/check";
-import { sorted } from "#core/exchange";
 import {
 	checkPreparation,
 	checkRecipe,
@@ -301,5 +301,5 @@ export function setMenuPrice(
 
 /** Whether two versions say the same. */
 export function sameRecipe(one: Recipe | Preparation, other: Recipe | Preparation): boolean {
-	return JSON.stringify(sorted(one)) === JSON.stringify(sorted(other));
+	return isEqual(one, other);
 }

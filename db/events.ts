@@ -1,5 +1,5 @@
 import { and, asc, eq, gt } from "drizzle-orm";
-import equal from "fast-deep-equal";
+import isEqual from "fast-deep-equal";
 import type { Reader, Transaction } from "./Store.ts";
 import { type Change, type EventSubject, type EventWhat, event } from "./schema.ts";
 
@@ -41,5 +41,5 @@ export function changesBetween(
 }
 
 function same(one: unknown, other: unknown): boolean {
-	return equal(one ?? null, other ?? null);
+	return isEqual(one ?? null, other ?? null);
 }

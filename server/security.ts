@@ -1,5 +1,6 @@
 import { randomBytes } from "node:crypto";
 import type { RequestHandler, Response } from "express";
+import helmet, { type HelmetOptions } from "helmet";
 
 /** Largest body of a form, bytes; the longest text a field takes is far below. */
 export const BODY_LIMIT = 256 * 1024;
@@ -14,35 +15,43 @@ const EXCHANGE = /^\/book\/exchange(\.data)?$/;
  * Headers that keep the page to its own scripts, fonts and frames. Styles may be inline
  * since the component library writes them; scripts need the nonce of this answer.
  */
-export function securityHeaders(development: boolean): RequestHandler {
-	return (_request, response, next) => {
-		const nonce = randomBytes(16).toString("base64");
-		response.locals.nonce = nonce;
-		response.setHeader("Content-Security-Policy", policy(nonce, development));
-		response.setHeader("X-Content-Type-Options", "nosniff");
-		response.setHeader("X-Frame-Options", "DENY");
-		response.setHeader("Referrer-Policy", "same-origin");
-		response.setHeader("Cross-Origin-Opener-Policy", "same-origin");
-		response.setHeader("Cross-Origin-Resource-Policy", "same-origin");
-		response.setHeader("Permissions-Policy", "camera=(), microphone=(), geolocation=()");
-		next();
-	};
+export function securityHeaders(development: boolean): RequestHandler[] {
+	return [
+		(_request, response, next) => {
+			response.locals.nonce = randomBytes(16).toString("base64");
+			response.setHeader("Permissions-Policy", "camera=(), microphone=(), geolocation=()");
+			next();
+		},
+		helmet({
+			contentSecurityPolicy: { useDefaults: false, directives: policy(development) },
+			frameguard: { action: "deny" },
+			referrerPolicy: { policy: "same-origin" },
+			// A kitchen's server is often reached by plain HTTP on its own network.
+			strictTransportSecurity: false,
+		}),
+	];
 }
 
-function policy(nonce: string, development: boolean): string {
-	return [
-		"default-src 'self'",
-		`script-src 'self' 'nonce-${nonce}'`,
-		"style-src 'self' 'unsafe-inline'",
-		"img-src 'self' data:",
-		"font-src 'self'",
-		`connect-src 'self'${development ? " ws:" : ""}`,
-		"worker-src 'self'",
-		"object-src 'none'",
-		"base-uri 'none'",
-		"form-action 'self'",
-		"frame-ancestors 'none'",
-	].join("; ");
+type Directives = Exclude<
+	NonNullable<Exclude<HelmetOptions["contentSecurityPolicy"], boolean | undefined>>["directives"],
+	undefined
+>;
+
+function policy(development: boolean): Directives {
+	const self = "'self'";
+	return {
+		"default-src": [self],
+		"script-src": [self, (_request, response) => `'nonce-${(response as Response).locals.nonce}'`],
+		"style-src": [self, "'unsafe-inline'"],
+		"img-src": [self, "data:"],
+		"font-src": [self],
+		"connect-src": development ? [self, "ws:"] : [self],
+		"worker-src": [self],
+		"object-src": ["'none'"],
+		"base-uri": ["'none'"],
+		"form-action": [self],
+		"frame-ancestors": ["'none'"],
+	};
 }
 
 const READING = new Set(["GET", "HEAD", "OPTIONS"]);

@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import isEqual from "fast-deep-equal";
 import { memo } from "react";
 import { type Heat, type PieceSides, thicknessOf, withThickness } from "#core/heat";
 import { depthOf, type PanShape, panWords } from "#core/pans";
@@ -259,7 +260,7 @@ function startOf(key: StartKey): LabPan["start"] {
 }
 
 function samePan(one: PanShape, other: PanShape): boolean {
-	return JSON.stringify(one) === JSON.stringify(other);
+	return isEqual(one, other);
 }
 
 interface RangeProps {

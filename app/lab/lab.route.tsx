@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import isEqual from "fast-deep-equal";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { type BraiseGiven, type PansThrough, pansThrough } from "#core/braise";
 import { readBraise } from "#core/cases";
@@ -208,7 +209,7 @@ function useSamePans(through: PansThrough): PansThrough {
 	const same = useMemo(() => {
 		const pans = through.pans.map((pan, index) => {
 			const old = before.current.pans[index];
-			return old && JSON.stringify(old.given) === JSON.stringify(pan.given) ? old : pan;
+			return old && isEqual(old.given, pan.given) ? old : pan;
 		});
 		return { ...through, pans };
 	}, [through]);

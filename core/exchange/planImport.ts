@@ -1,3 +1,4 @@
+import isEqual from "fast-deep-equal";
 import { Refusal } from "../check/index.ts";
 import {
 	checkPreparation,
@@ -148,7 +149,7 @@ function changedFields(before: object, after: object): string[] {
 	const one = sorted(before) as Record<string, unknown>;
 	const other = sorted(after) as Record<string, unknown>;
 	return [...new Set([...Object.keys(one), ...Object.keys(other)])].filter(
-		(field) => JSON.stringify(one[field]) !== JSON.stringify(other[field]),
+		(field) => !isEqual(one[field], other[field]),
 	);
 }
 

@@ -1,6 +1,7 @@
+import { TZDate } from "@date-fns/tz";
+import { differenceInCalendarDays, format } from "date-fns";
 import { wallClock } from "./houseTime.ts";
 
-const DAY_MS = 24 * 60 * 60_000;
 /** A weekday alone names a day that is nearer than this. */
 const NEAR_DAYS = 6;
 
@@ -29,25 +30,16 @@ export function clockWords(
 
 /** Calendar days from one instant to another on the wall of the house. */
 function daysBetween(from: number, to: number, timeZone: string): number {
-	const noon = (at: number) => Date.parse(`${wallClock(at, timeZone).date}T12:00:00Z`);
-	return Math.round((noon(to) - noon(from)) / DAY_MS);
+	return differenceInCalendarDays(new TZDate(to, timeZone), new TZDate(from, timeZone));
 }
 
 /** "Sat 28 Nov" */
 export function dayWords(at: number, timeZone: string): string {
-	const parts = new Intl.DateTimeFormat("en-GB", {
-		timeZone,
-		weekday: "short",
-		day: "numeric",
-		month: "short",
-	}).formatToParts(at);
-	const part = (type: Intl.DateTimeFormatPartTypes) =>
-		(parts.find((one) => one.type === type)?.value ?? "").slice(0, 3);
-	return `${part("weekday")} ${part("day")} ${part("month")}`;
+	return format(new TZDate(at, timeZone), "EEE d MMM");
 }
 
 function weekday(at: number, timeZone: string): string {
-	return new Intl.DateTimeFormat("en-GB", { timeZone, weekday: "short" }).format(at).slice(0, 3);
+	return format(new TZDate(at, timeZone), "EEE");
 }
 
 /** Minutes as a cook says them: "45 min", "2 h 20". */

@@ -1,4 +1,5 @@
 import { TZDate } from "@date-fns/tz";
+import { addDays, format, isValid, parse, set } from "date-fns";
 
 /** A kitchen's working day, minutes after midnight by its own clock. */
 export interface WorkingHours {
@@ -28,16 +29,9 @@ export function toFiveMinutes(at: number, round: (steps: number) => number = Mat
 
 /** The instant of a wall-clock minute on the day of `at`, some days later (or earlier). */
 export function onDay(at: number, timeZone: string, minuteOfDay: number, days = 0): number {
-	const local = new TZDate(at, timeZone);
-	return new TZDate(
-		local.getFullYear(),
-		local.getMonth(),
-		local.getDate() + days,
-		Math.floor(minuteOfDay / 60),
-		minuteOfDay % 60,
-		0,
-		timeZone,
-	).getTime();
+	const day = addDays(new TZDate(at, timeZone), days);
+	const [hours, minutes] = [Math.floor(minuteOfDay / 60), minuteOfDay % 60];
+	return set(day, { hours, minutes, seconds: 0, milliseconds: 0 }).getTime();
 }
 
 /** Minutes after midnight on the house's wall clock. */
@@ -49,11 +43,7 @@ export function minuteOfDay(at: number, timeZone: string): number {
 /** `2026-11-28` and `19:30` in the house's time zone, for forms. */
 export function wallClock(at: number, timeZone: string): { date: string; time: string } {
 	const local = new TZDate(at, timeZone);
-	const two = (value: number) => String(value).padStart(2, "0");
-	return {
-		date: `${local.getFullYear()}-${two(local.getMonth() + 1)}-${two(local.getDate())}`,
-		time: `${two(local.getHours())}:${two(local.getMinutes())}`,
-	};
+	return { date: format(local, "yyyy-MM-dd"), time: format(local, "HH:mm") };
 }
 
 /**
@@ -63,13 +53,9 @@ export function wallClock(at: number, timeZone: string): { date: string; time: s
  * @returns undefined when it is no such day or minute
  */
 export function fromWallClock(date: string, time: string, timeZone: string): number | undefined {
-	const day = /^(\d{4})-(\d{2})-(\d{2})$/.exec(date);
-	const clock = /^([01]\d|2[0-3]):([0-5]\d)$/.exec(time);
-	if (!day || !clock) return undefined;
-	const [year, month, dayOfMonth] = [Number(day[1]), Number(day[2]), Number(day[3])];
-	const local = new TZDate(year, month - 1, dayOfMonth, Number(clock[1]), Number(clock[2]), 0, timeZone);
-	if (local.getMonth() !== month - 1 || local.getDate() !== dayOfMonth) return undefined;
-	return local.getTime();
+	if (!/^\d{4}-\d{2}-\d{2}$/.test(date) || !/^\d{2}:\d{2}$/.test(time)) return undefined;
+	const local = parse(`${date} ${time}`, "yyyy-MM-dd HH:mm", new TZDate(0, timeZone));
+	return isValid(local) ? local.getTime() : undefined;
 }
 
 /**

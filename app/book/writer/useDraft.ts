@@ -1,3 +1,4 @@
+import isEqual from "fast-deep-equal";
 import { type RefObject, useCallback, useEffect, useReducer, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import type { Draft } from "#core/recipe";
@@ -204,5 +205,5 @@ export function letGo(id: string): void {
 }
 
 function same(one: Draft, other: Draft): boolean {
-	return JSON.stringify(one) === JSON.stringify(other);
+	return isEqual(one, other);
 }
