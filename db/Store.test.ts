@@ -2,7 +2,9 @@ import { cpSync, mkdtempSync, readdirSync, readFileSync, writeFileSync } from "n
 import { tmpdir } from "node:os";
 import { join, resolve } from "node:path";
 import { createClient } from "@libsql/client";
+import { nanoid } from "nanoid";
 import { beforeEach, describe, expect, it } from "vitest";
+import { newDish } from "#core/sitting";
 import { seedSkerryHouse } from "./demo/index.ts";
 import {
 	addEquipment,
@@ -15,7 +17,6 @@ import {
 	eventsSince,
 	findRecipes,
 	Missing,
-	newDish,
 	readBook,
 	readDish,
 	readHouse,
@@ -188,8 +189,8 @@ describe("a sitting", () => {
 
 	it("keeps its dishes in order, and every change of one is told by field", async () => {
 		await seedSkerryHouse(store, Date.now(), BOOK);
-		const goat = newDish((await readRecipe(store.db, "goat-shoulder")).id, 0.6, 0.05);
-		const duck = newDish((await readRecipe(store.db, "duck-legs")).id, 0.4, 0);
+		const goat = newDish(nanoid(10), (await readRecipe(store.db, "goat-shoulder")).id, 0.6, 0.05);
+		const duck = newDish(nanoid(10), (await readRecipe(store.db, "duck-legs")).id, 0.4, 0);
 		const id = await addSitting(store, "Ada", DETAILS, [goat, duck]);
 		await changeSitting(store, id, 1, "Bo", (now) => ({
 			...now,
@@ -210,7 +211,7 @@ describe("a sitting", () => {
 	});
 
 	it("a dish of a recipe that is not there is refused", async () => {
-		await expect(addSitting(store, "Ada", DETAILS, [newDish("nothing", 1, 0)])).rejects.toThrow();
+		await expect(addSitting(store, "Ada", DETAILS, [newDish(nanoid(10), "nothing", 1, 0)])).rejects.toThrow();
 		expect(await readSittings(store.db, 0, 9e15)).toEqual([]);
 	});
 

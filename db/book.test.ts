@@ -1,7 +1,7 @@
 import { readFileSync } from "node:fs";
 import { join, resolve } from "node:path";
 import { beforeEach, describe, expect, it } from "vitest";
-import { draftOf, emptyDraft, type Recipe } from "#core/recipe";
+import { draftOf, emptyDraft, type Recipe, slugFor } from "#core/recipe";
 import { seedSkerryHouse } from "./demo/index.ts";
 import { freshStore } from "./freshStore.testing.ts";
 import {
@@ -26,7 +26,6 @@ import {
 	type Store,
 	saveDraft,
 	setRecipeState,
-	slugFor,
 } from "./index.ts";
 
 const NOW = Date.UTC(2026, 10, 24);

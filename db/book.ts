@@ -7,8 +7,10 @@ import {
 	checkRecipe,
 	type Ingredient,
 	isPreparation,
+	nextStates,
 	type Preparation,
 	type Recipe,
+	type RecipeState,
 	withMade,
 } from "#core/recipe";
 import { record } from "./events.ts";
@@ -16,7 +18,7 @@ import { readIngredients, readPreparations } from "./knownIngredients.ts";
 import { reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
-import { type RecipeState, recipe, recipeListing, recipeState, recipeVersion } from "./schema.ts";
+import { recipe, recipeListing, recipeState, recipeVersion } from "./schema.ts";
 
 export type RecipeRow = typeof recipe.$inferSelect;
 export type RecipeVersionRow = typeof recipeVersion.$inferSelect;
@@ -228,18 +230,6 @@ export async function retireOthers(tx: Transaction, id: string, number: number, 
 	}
 }
 
-/** What may follow what in the life of a version. */
-const NEXT: Readonly<Record<RecipeState, readonly RecipeState[]>> = {
-	tested: ["standard", "retired"],
-	standard: ["retired"],
-	retired: ["standard"],
-};
-
-/** The states a version in this state can be given. */
-export function nextStates(state: RecipeState): readonly RecipeState[] {
-	return NEXT[state];
-}
-
 /**
  * Gives a version its next state, with who and why. A new standard retires the one
  * before it.
@@ -255,10 +245,10 @@ export function setRecipeState(
 ): Promise<void> {
 	return store.write(async (tx) => {
 		const version = await readRecipe(tx, id, number);
-		if (!NEXT[version.state].includes(state)) {
+		if (!nextStates(version.state).includes(state)) {
 			throw refuse(
 				"state",
-				`no. ${number} is ${version.state}; ${NEXT[version.state].join(" or ")} is allowed`,
+				`no. ${number} is ${version.state}; ${nextStates(version.state).join(" or ")} is allowed`,
 			);
 		}
 		if (reason.trim() === "") throw refuse("reason", "is missing; a sentence that says why is needed");

@@ -1,12 +1,11 @@
 import { and, desc, eq } from "drizzle-orm";
 import { checked, Refusal, refuse } from "#core/check";
-import { Draft, namesOf, readDraft } from "#core/recipe";
+import { Draft, namesOf, readDraft, slugFor } from "#core/recipe";
 import { enterRecipe } from "./book.ts";
 import { readIngredients } from "./knownIngredients.ts";
 import { Missing, Stale } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
 import { ingredient, recipe, recipeDraft } from "./schema.ts";
-import { slugFor } from "./slugs.ts";
 
 export type DraftRow = typeof recipeDraft.$inferSelect;
 

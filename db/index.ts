@@ -2,7 +2,6 @@ export {
 	addRecipe,
 	checkDoc,
 	type Entry,
-	nextStates,
 	type RecipeRow,
 	type RecipeVersionRow,
 	readBook,
@@ -58,26 +57,20 @@ export {
 	readKitchen,
 	readOvens,
 	readPanTypes,
-	shapeOf,
 } from "./kitchen.ts";
 export { readIngredients, readPreparations } from "./knownIngredients.ts";
 export { ensureListed, type Found, findRecipes, type ListingRow, readTags, type Sought } from "./listing.ts";
 export { Missing, Stale } from "./Stale.ts";
 export { type Database, type Reader, Store, type StoreOptions, type Transaction } from "./Store.ts";
-export type { Change, RecipeState } from "./schema.ts";
+export type { Change } from "./schema.ts";
 export {
 	addSitting,
 	changeSitting,
-	cookedRecipe,
 	type DishWithRecipe,
-	newDish,
-	orderOf,
 	readSitting,
 	readSittings,
 	type Sitting,
 	type SittingDetails,
-	type SittingDish,
 	withRecipes,
 } from "./sittings.ts";
-export { slugFor } from "./slugs.ts";
 export { addTrainingAnswers, readTrainingAnswers, type TrainingAnswers } from "./training.ts";

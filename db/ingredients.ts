@@ -1,12 +1,12 @@
 import { asc, desc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
 import { refuse } from "#core/check";
-import { plainName } from "#core/recipe";
-import { changesBetween, eventsSince, record } from "./events.ts";
+import { plainName, slugFor } from "#core/recipe";
+import { changeRow } from "./changeRow.ts";
+import { changesBetween, record } from "./events.ts";
 import { reindex } from "./listing.ts";
-import { Missing, Stale } from "./Stale.ts";
+import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import { ingredient, ingredientPrice, recipeListing, recipeUses } from "./schema.ts";
-import { slugFor } from "./slugs.ts";
 
 export type IngredientRow = typeof ingredient.$inferSelect;
 export type PriceRow = typeof ingredientPrice.$inferSelect;
@@ -106,27 +106,19 @@ export function changeIngredient(
 	who: string,
 	fields: Partial<IngredientFields>,
 ): Promise<void> {
-	return store.write(async (tx) => {
-		const before = await readIngredient(tx, id);
-		if (before.version !== version) {
-			throw new Stale(before.version, await eventsSince(tx, "ingredient", id, version));
-		}
-		const changes = changesBetween(before, { ...before, ...fields });
-		if (changes.length === 0) return;
-		if (fields.name !== undefined) await requireFreeName(tx, fields.name, id);
-		await tx
-			.update(ingredient)
-			.set({ ...fields, version: version + 1 })
-			.where(eq(ingredient.id, id));
-		await record(tx, {
-			who,
-			subject: "ingredient",
-			subjectId: id,
-			what: "changed",
-			version: version + 1,
-			changes,
-		});
-		await reindex(tx, await usersOf(tx, [id]));
+	return changeRow<IngredientRow>(who, store, {
+		subject: "ingredient",
+		id,
+		version,
+		read: (tx) => readIngredient(tx, id),
+		change: async (now, tx) => {
+			if (fields.name !== undefined) await requireFreeName(tx, fields.name, id);
+			return { ...now, ...fields };
+		},
+		write: async (tx, after) => {
+			await tx.update(ingredient).set(after).where(eq(ingredient.id, id));
+			await reindex(tx, await usersOf(tx, [id]));
+		},
 	});
 }
 

@@ -1,10 +1,11 @@
 import { asc, eq } from "drizzle-orm";
 import { nanoid } from "nanoid";
 import type { Kitchen } from "#core/kitchen";
-import type { PanShape, PanType } from "#core/pans";
-import { changesBetween, eventsSince, record } from "./events.ts";
+import { type PanType, shapeOfSizes } from "#core/pans";
+import { changeRow } from "./changeRow.ts";
+import { changesBetween, record } from "./events.ts";
 import { readKnown } from "./knownIngredients.ts";
-import { Missing, Stale } from "./Stale.ts";
+import { Missing } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
 import { type EventSubject, house, oven, panType } from "./schema.ts";
 
@@ -31,38 +32,6 @@ export function readOvens(db: Reader): Promise<OvenRow[]> {
 	return db.select().from(oven).where(eq(oven.retired, false)).orderBy(asc(oven.name));
 }
 
-/** Inside shape of a stored kind of pan. */
-export function shapeOf(row: PanTypeRow): PanShape {
-	const measured = measuredShape(row);
-	if (measured) return measured;
-	if (row.kind === "gn" && row.gn) return { gn: row.gn, depth_mm: row.depth_mm };
-	if (row.kind === "round") {
-		return { round: { diameter_mm: row.diameter_mm ?? 0, height_mm: row.depth_mm } };
-	}
-	return {
-		box: { length_mm: row.length_mm ?? 0, width_mm: row.width_mm ?? 0, depth_mm: row.depth_mm },
-	};
-}
-
-/** A pan that was measured with water; undefined when it is known by its sizes. */
-function measuredShape(row: PanTypeRow): PanShape | undefined {
-	const { lowMark_mm, lowMark_ml, highMark_mm, highMark_ml } = row;
-	if (lowMark_mm === null || lowMark_ml === null || highMark_mm === null || highMark_ml === null) {
-		return undefined;
-	}
-	const across = row.kind === "round" ? row.diameter_mm : row.length_mm;
-	return {
-		measured: {
-			outline: row.kind === "round" ? "round" : "box",
-			length_mm: across ?? 0,
-			width_mm: (row.kind === "round" ? row.diameter_mm : row.width_mm) ?? 0,
-			depth_mm: row.depth_mm,
-			low: { height_mm: lowMark_mm, litres: lowMark_ml / 1000 },
-			high: { height_mm: highMark_mm, litres: highMark_ml / 1000 },
-		},
-	};
-}
-
 /** Everything a plan needs of the kitchen. */
 export async function readKitchen(db: Reader): Promise<Kitchen> {
 	const [row, pans, ovens, known] = await Promise.all([
@@ -77,7 +46,7 @@ export async function readKitchen(db: Reader): Promise<Kitchen> {
 			pans: pans.filter((pan) => pan.use === "braise").map(asPanType),
 			trays: pans.filter((pan) => pan.use === "tray").map(asPanType),
 			ovens,
-			searPan: searPan ? { id: searPan.id, name: searPan.name, shape: shapeOf(searPan) } : null,
+			searPan: searPan ? { id: searPan.id, name: searPan.name, shape: shapeOfSizes(searPan) } : null,
 			burners: row.burners,
 			hobPower_kW: row.hobPower_w / 1000,
 		},
@@ -98,7 +67,7 @@ export async function readKitchen(db: Reader): Promise<Kitchen> {
 }
 
 function asPanType(row: PanTypeRow): PanType {
-	return { id: row.id, name: row.name, shape: shapeOf(row), stock: row.stock };
+	return { id: row.id, name: row.name, shape: shapeOfSizes(row), stock: row.stock };
 }
 
 const TABLES = { house, panType, oven } as const;
@@ -122,21 +91,23 @@ export function changeEquipment<S extends KitchenSubject>(
 	fields: Fields<S>,
 ): Promise<void> {
 	const table = TABLES[subject];
-	return store.write(async (tx) => {
-		const [before] = await tx.select().from(table).where(eq(table.id, id));
-		if (!before) throw new Missing(subject, id);
-		if (before.version !== version) {
-			throw new Stale(before.version, await eventsSince(tx, subject, id, version));
-		}
-		const changes = changesBetween(before, { ...before, ...fields });
-		if (changes.length === 0) return;
-		const next = version + 1;
-		await tx
-			.update(table)
-			.set({ ...fields, version: next } as never)
-			.where(eq(table.id, id));
-		const what = "retired" in fields && fields.retired ? "removed" : "changed";
-		await record(tx, { who, subject, subjectId: id, what, version: next, changes });
+	return changeRow<RowOf<S>>(who, store, {
+		subject,
+		id,
+		version,
+		read: async (tx) => {
+			const [row] = await tx.select().from(table).where(eq(table.id, id));
+			if (!row) throw new Missing(subject, id);
+			return row as RowOf<S>;
+		},
+		change: (now) => ({ ...now, ...fields }),
+		write: async (tx, after) => {
+			await tx
+				.update(table)
+				.set(after as never)
+				.where(eq(table.id, id));
+		},
+		what: (after) => ("retired" in fields && "retired" in after && after.retired ? "removed" : "changed"),
 	});
 }
 

@@ -7,12 +7,13 @@ import {
 	type Preparation,
 	plainName,
 	type Recipe,
+	type RecipeState,
 	withConsequences,
 } from "#core/recipe";
 import { type Cut, cutWords } from "#core/trade";
 import { readIngredients } from "./knownIngredients.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
-import { type RecipeState, recipe, recipeListing, recipeState, recipeUses, recipeVersion } from "./schema.ts";
+import { recipe, recipeListing, recipeState, recipeUses, recipeVersion } from "./schema.ts";
 
 export type ListingRow = typeof recipeListing.$inferSelect;
 

@@ -14,6 +14,7 @@ import type {
 	Origin,
 	Preparation,
 	Recipe,
+	RecipeState,
 	Supplier,
 } from "#core/recipe";
 import type { HouseCodeKey } from "#core/safety";
@@ -280,7 +281,6 @@ export const trainingAnswer = sqliteTable(
 );
 
 /** A version is tried in the kitchen, approved for everyone, and taken out of use. */
-export type RecipeState = "tested" | "standard" | "retired";
 
 export type EventSubject = "house" | "panType" | "oven" | "ingredient" | "recipe" | "sitting";
 export type EventWhat = "added" | "changed" | "removed";

@@ -1,18 +1,16 @@
-import { and, asc, eq, gte, inArray, lt } from "drizzle-orm";
+import { and, asc, eq, gte, inArray, lt, notInArray } from "drizzle-orm";
 import { nanoid } from "nanoid";
-import type { DishOrder } from "#core/plan";
-import { isPreparation, type Recipe } from "#core/recipe";
+import { isPreparation, type Recipe, type RecipeState } from "#core/recipe";
+import type { SittingDish } from "#core/sitting";
 import { withLife } from "./book.ts";
-import { changesBetween, eventsSince, record } from "./events.ts";
-import { Missing, Stale } from "./Stale.ts";
+import { changeRow } from "./changeRow.ts";
+import { changesBetween, record } from "./events.ts";
+import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
-import { type Change, type RecipeState, recipeVersion, sitting, sittingDish } from "./schema.ts";
+import { type Change, recipeVersion, sitting, sittingDish } from "./schema.ts";
 
 type SittingRow = typeof sitting.$inferSelect;
 type DishRow = typeof sittingDish.$inferSelect;
-
-/** A dish as a sitting keeps it, without its place in the row. */
-export type SittingDish = Omit<DishRow, "sittingId" | "position">;
 
 /** A sitting with its dishes in order. */
 export interface Sitting extends SittingRow {
@@ -81,23 +79,6 @@ export async function withRecipes(db: Reader, dishes: readonly SittingDish[]): P
 	});
 }
 
-/** A dish new on a sitting, from covers, with nothing chosen yet. */
-export function newDish(recipeVersionId: string, uptake: number, spare: number): SittingDish {
-	return {
-		id: nanoid(10),
-		recipeVersionId,
-		uptake,
-		spare,
-		basis: "covers",
-		onHand_g: null,
-		panCount: null,
-		panTypeId: null,
-		panWishes: [],
-		line: null,
-		colour: null,
-	};
-}
-
 /** Adds a sitting and gives its id. */
 export function addSitting(
 	store: Store,
@@ -129,29 +110,33 @@ export function changeSitting(
 	who: string,
 	change: (now: Sitting) => Sitting,
 ): Promise<void> {
-	return store.write(async (tx) => {
-		const before = await readSitting(tx, id);
-		if (before.version !== version) {
-			throw new Stale(before.version, await eventsSince(tx, "sitting", id, version));
-		}
-		const after = change(before);
-		const changes = changesBetween(flat(before), flat(after));
-		if (changes.length === 0) return;
-		const { dishes, id: _, version: __, ...fields } = after;
-		const next = version + 1;
-		await tx
-			.update(sitting)
-			.set({ ...fields, version: next })
-			.where(eq(sitting.id, id));
-		await tx.delete(sittingDish).where(eq(sittingDish.sittingId, id));
-		await writeDishes(tx, id, dishes);
-		await record(tx, { who, subject: "sitting", subjectId: id, what: "changed", version: next, changes });
+	return changeRow<Sitting>(who, store, {
+		subject: "sitting",
+		id,
+		version,
+		read: (tx) => readSitting(tx, id),
+		change,
+		told: flat,
+		write: async (tx, { dishes, id: _, ...fields }) => {
+			await tx.update(sitting).set(fields).where(eq(sitting.id, id));
+			await writeDishes(tx, id, dishes);
+		},
 	});
 }
 
+/** The dishes of a sitting as they are to be: those that are there are updated in place. */
 async function writeDishes(tx: Transaction, sittingId: string, dishes: readonly SittingDish[]) {
-	if (dishes.length === 0) return;
-	await tx.insert(sittingDish).values(dishes.map((dish, position) => ({ ...dish, sittingId, position })));
+	const kept = dishes.map(({ id }) => id);
+	await tx
+		.delete(sittingDish)
+		.where(and(eq(sittingDish.sittingId, sittingId), notInArray(sittingDish.id, kept)));
+	for (const [position, { id, ...fields }] of dishes.entries()) {
+		const row = { ...fields, sittingId, position };
+		await tx
+			.insert(sittingDish)
+			.values({ ...row, id })
+			.onConflictDoUpdate({ target: sittingDish.id, set: row });
+	}
 }
 
 function withoutPlace({ sittingId: _, position: __, ...dish }: DishRow): SittingDish {
@@ -159,8 +144,10 @@ function withoutPlace({ sittingId: _, position: __, ...dish }: DishRow): Sitting
 }
 
 /** A sitting as flat fields, so that an event can say exactly which changed. */
-function flat(one: Omit<Sitting, "id" | "version">): Record<string, Change["from"]> {
-	const { dishes, ...details } = one;
+function flat(
+	one: Omit<Sitting, "id" | "version"> & { readonly version?: number; readonly id?: string },
+): Record<string, Change["from"]> {
+	const { dishes, version: _, id: __, ...details } = one;
 	return {
 		...details,
 		...Object.fromEntries(
@@ -169,24 +156,4 @@ function flat(one: Omit<Sitting, "id" | "version">): Record<string, Change["from
 			),
 		),
 	};
-}
-
-/** The recipe as this sitting cooks it: with its own liquid line, where it has one. */
-export function cookedRecipe({ recipe, line }: Pick<DishWithRecipe, "recipe" | "line">): Recipe {
-	return line === null ? recipe : { ...recipe, braise: { ...recipe.braise, line } };
-}
-
-/** A dish as the plan takes it. */
-export function orderOf(
-	{ serviceAt, covers, hands }: Pick<Sitting, "serviceAt" | "covers" | "hands">,
-	dish: SittingDish,
-): DishOrder {
-	const { id, uptake, spare, panTypeId, panWishes, colour } = dish;
-	return { id, serviceAt, covers, hands, uptake, spare, panTypeId, panWishes, colour, basis: basisOf(dish) };
-}
-
-function basisOf({ basis, onHand_g, panCount }: SittingDish): DishOrder["basis"] {
-	if (basis === "onHand" && onHand_g !== null) return { from: "onHand", onHand_kg: onHand_g / 1000 };
-	if (basis === "pans" && panCount !== null) return { from: "pans", pans: panCount };
-	return { from: "covers" };
 }

@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
 import { OVEN_KINDS } from "#core/ovens";
-import { depthOf, emptyPanWeight, panWords, volumeBelow } from "#core/pans";
+import { depthOf, emptyPanWeight, panWords, shapeOfSizes, volumeBelow } from "#core/pans";
 import { HOUSE_CODES } from "#core/safety";
-import { readOvens, readPanTypes, shapeOf } from "#db";
+import { readOvens, readPanTypes } from "#db";
 import { coolingWords } from "../ui/cautions.ts";
 import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
 import { minuteClock } from "../ui/reading.ts";
@@ -18,7 +18,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 	const [pans, ovens] = await Promise.all([readPanTypes(store.db), readOvens(store.db)]);
 	const code = HOUSE_CODES[house.houseCode];
 	const views = pans.map((pan) => {
-		const shape = shapeOf(pan);
+		const shape = shapeOfSizes(pan);
 		return {
 			id: pan.id,
 			name: pan.name,

@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { data } from "react-router";
-import { depthOf, emptyPanWeight, GASTRONORM_SIZES, volumeBelow } from "#core/pans";
-import { readPanTypes, shapeOf } from "#db";
+import { depthOf, emptyPanWeight, GASTRONORM_SIZES, shapeOfSizes, volumeBelow } from "#core/pans";
+import { readPanTypes } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
 import type { Wrong } from "../ui/form.ts";
 import { PanFromAbove } from "../ui/PanFromAbove.tsx";
@@ -27,7 +27,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		return { title: "A new pan", typed: EMPTY, version: 0, pan: null, isNew: true, sizes: GASTRONORM_SIZES };
 	const row = (await readPanTypes(store.db)).find((pan) => pan.id === params.panId);
 	if (!row) throw data({ missing: "kind of pan" }, { status: 404 });
-	const shape = shapeOf(row);
+	const shape = shapeOfSizes(row);
 	return {
 		title: row.name,
 		version: row.version,

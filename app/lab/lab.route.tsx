@@ -4,8 +4,9 @@ import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { type BraiseGiven, type PansThrough, pansThrough } from "#core/braise";
 import { readBraise } from "#core/cases";
 import { Refusal } from "#core/check";
+import { shapeOfSizes } from "#core/pans";
 import { durationWords } from "#core/time";
-import { readPanTypes, shapeOf } from "#db";
+import { readPanTypes } from "#db";
 import { labAddress } from "../ui/labAddress.ts";
 import { measuresIn } from "../ui/measures.ts";
 import { PageHead } from "../ui/PageHead.tsx";
@@ -31,7 +32,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 	const pans = read.pans.length > 0 ? read.pans : FIRST_PANS.map(givenOf);
 	const kinds = (await readPanTypes(store.db))
 		.filter(({ use, retired }) => use === "braise" && !retired)
-		.map((row) => ({ name: row.name, shape: shapeOf(row) }));
+		.map((row) => ({ name: row.name, shape: shapeOfSizes(row) }));
 	return { pans, through: pansThrough(pans), kinds, units: reading.units, wrong: read.wrong };
 }
 

@@ -1,6 +1,7 @@
 import { Refusal } from "#core/check";
 import { onePanMore, type PanSaving, type SizedDish, sizeDish } from "#core/plan";
-import { cookedRecipe, type DishWithRecipe, orderOf, readKitchen, readSitting, withRecipes } from "#db";
+import { cookedRecipe, orderOf } from "#core/sitting";
+import { type DishWithRecipe, readKitchen, readSitting, withRecipes } from "#db";
 import { choosePansTogether } from "../ui/planned.server.ts";
 import { counted, type Reading } from "../ui/reading.ts";
 import { foundOr404, visitOf } from "../ui/visit.ts";

@@ -1,9 +1,10 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
+import { newDish } from "#core/sitting";
 import { wallClock } from "#core/time";
 import {
 	changeSitting,
-	newDish,
 	type Reader,
 	readBook,
 	readDish,
@@ -96,7 +97,7 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 						.filter((dish) => !(intent === "remove" && dish.id === subject))
 						.map((dish) => ({ ...dish, ...shares.get(dish.id) }))
 						.map((dish) => (renewed && dish.id === subject ? { ...dish, recipeVersionId: renewed } : dish)),
-					...(added ? [newDish(added, 1, 0.05)] : []),
+					...(added ? [newDish(nanoid(10), added, 1, 0.05)] : []),
 				],
 			})),
 			"sitting",

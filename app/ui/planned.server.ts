@@ -1,7 +1,8 @@
 import type { Kitchen } from "#core/kitchen";
 import { choosePansWith } from "#core/pans";
 import { type Plan, type PreparedBatch, planSitting } from "#core/plan";
-import { cookedRecipe, type Database, type DishWithRecipe, orderOf, type Sitting, withRecipes } from "#db";
+import { cookedRecipe, orderOf } from "#core/sitting";
+import { type Database, type DishWithRecipe, type Sitting, withRecipes } from "#db";
 import { integerSolver } from "#server/integerSolver";
 
 /** Pans for a whole sitting, to the proven least. */

@@ -1,4 +1,4 @@
-import type { RecipeState } from "#db";
+import type { RecipeState } from "#core/recipe";
 
 const WORDS: Readonly<Record<RecipeState, string>> = {
 	tested: "In test,",

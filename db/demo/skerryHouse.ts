@@ -1,12 +1,14 @@
 import { readdir, readFile } from "node:fs/promises";
 import { basename, join } from "node:path";
+import { nanoid } from "nanoid";
 import { CATEGORIES, type Ingredient } from "#core/recipe";
+import { newDish } from "#core/sitting";
 import { fromWallClock, onDay, wallClock } from "#core/time";
 import { addRecipe, readRecipe, setMenuPrice } from "../book.ts";
 import { readHouse } from "../kitchen.ts";
 import type { Store } from "../Store.ts";
 import { house, ingredient, ingredientPrice, oven, panType } from "../schema.ts";
-import { addSitting, newDish } from "../sittings.ts";
+import { addSitting } from "../sittings.ts";
 import { INGREDIENTS } from "./ingredients.ts";
 
 /** Who the demo data was written by. */
@@ -163,7 +165,7 @@ const SEASON_MS = 150 * 86_400_000;
 async function seedSittings(store: Store, now: number): Promise<void> {
 	const { timeZone } = await readHouse(store.db);
 	const dish = async (recipeId: string, uptake: number, spare = 0.05) =>
-		newDish((await readRecipe(store.db, recipeId)).id, uptake, spare);
+		newDish(nanoid(10), (await readRecipe(store.db, recipeId)).id, uptake, spare);
 	const at = (days: number, time: string) => {
 		const { date } = wallClock(onDay(now, timeZone, 12 * 60, days), timeZone);
 		return fromWallClock(date, time, timeZone) ?? now;

@@ -45,4 +45,5 @@ export {
 	Piece,
 	RoundPan,
 } from "./schemas.ts";
+export { type PanSizes, shapeOfSizes } from "./shapeOfSizes.ts";
 export { smallerPiece } from "./smallerPiece.ts";

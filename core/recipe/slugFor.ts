@@ -1,4 +1,4 @@
-import { plainName } from "#core/recipe";
+import { plainName } from "./names.ts";
 
 /** Longest short name. */
 const LONGEST = 60;

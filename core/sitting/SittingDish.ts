@@ -1,0 +1,68 @@
+import type { PanWish } from "../pans/index.ts";
+import type { ColourWay, DishOrder } from "../plan/index.ts";
+import type { Recipe } from "../recipe/index.ts";
+
+/** What a dish is scaled from, as a sitting keeps it. */
+export const BASES = ["covers", "onHand", "pans"] as const;
+export type BasisKey = (typeof BASES)[number];
+
+/** A dish as a sitting keeps it. */
+export interface SittingDish {
+	readonly id: string;
+	readonly recipeVersionId: string;
+	/** Shares, 0 to 1. */
+	readonly uptake: number;
+	readonly spare: number;
+	readonly basis: BasisKey;
+	readonly onHand_g: number | null;
+	readonly panCount: number | null;
+	readonly panTypeId: string | null;
+	readonly panWishes: PanWish[];
+	/** A liquid line other than the card's. */
+	readonly line: Recipe["braise"]["line"] | null;
+	readonly colour: ColourWay | null;
+}
+
+/** A dish new on a sitting, from covers, with nothing chosen yet. */
+export function newDish(id: string, recipeVersionId: string, uptake: number, spare: number): SittingDish {
+	return {
+		id,
+		recipeVersionId,
+		uptake,
+		spare,
+		basis: "covers",
+		onHand_g: null,
+		panCount: null,
+		panTypeId: null,
+		panWishes: [],
+		line: null,
+		colour: null,
+	};
+}
+
+/** The recipe as this sitting cooks it: with its own liquid line, where it has one. */
+export function cookedRecipe({
+	recipe,
+	line,
+}: {
+	readonly recipe: Recipe;
+	readonly line: SittingDish["line"];
+}): Recipe {
+	return line === null ? recipe : { ...recipe, braise: { ...recipe.braise, line } };
+}
+
+/** A dish as the plan takes it. */
+export function orderOf(
+	{ serviceAt, covers, hands }: Pick<DishOrder, "serviceAt" | "covers" | "hands">,
+	dish: SittingDish,
+): DishOrder {
+	const { id, uptake, spare, panTypeId, panWishes, colour } = dish;
+	return { id, serviceAt, covers, hands, uptake, spare, panTypeId, panWishes, colour, basis: basisOf(dish) };
+}
+
+/** From covers where what it is to be scaled from was never said. */
+function basisOf({ basis, onHand_g, panCount }: SittingDish): DishOrder["basis"] {
+	if (basis === "onHand" && onHand_g !== null) return { from: "onHand", onHand_kg: onHand_g / 1000 };
+	if (basis === "pans" && panCount !== null) return { from: "pans", pans: panCount };
+	return { from: "covers" };
+}

@@ -1,0 +1,1 @@
+export { BASES, type BasisKey, cookedRecipe, newDish, orderOf, type SittingDish } from "./SittingDish.ts";
