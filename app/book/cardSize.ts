@@ -1,6 +1,6 @@
 import { Type } from "@sinclair/typebox";
 import { LARGEST_COUNT, oneOf, Refusal, refuse } from "#core/check";
-import { type Dimension, parseQuantity, toBase, type UnitSystem } from "#core/quantity";
+import { parseWeight, type UnitSystem } from "#core/quantity";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
 
 /** What a card can be read at. */
@@ -78,16 +78,7 @@ function whole(text: string, what: string): number {
 }
 
 function kilograms(text: string, units: UnitSystem): number {
-	const bare = /^[\d.,\s]+$/.test(text);
-	const dimension: Dimension = "mass";
-	const { amount, unit } = parseQuantity(
-		bare ? `${text} ${units === "us" ? "lb" : "kg"}` : text,
-		"size",
-		dimension,
-	);
-	const kg = toBase(amount, unit) / 1000;
-	if (kg > 0 && kg <= 10_000) return kg;
-	throw refuse("size", `${text} was given; a weight above 0 and up to 10,000 kg is allowed`);
+	return parseWeight(text, "size", units) / 1000;
 }
 
 function factorOf(text: string): number {

@@ -1,6 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { data, Form, Link, redirect } from "react-router";
-import { Refusal } from "#core/check";
+import { Form, Link, redirect } from "react-router";
 import { wallClock } from "#core/time";
 import {
 	addPrice,
@@ -10,15 +9,14 @@ import {
 	readIngredientRows,
 	readPrices,
 	readWhereUsed,
-	Stale,
 } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
-import { type Wrong, wrongOf } from "../ui/form.ts";
+import { typedIn, type Wrong } from "../ui/form.ts";
 import { PageHead } from "../ui/PageHead.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
 import { minorUnitsOf, money, pricePerWeight } from "../ui/reading.ts";
 import { StaleNote } from "../ui/StaleNote.tsx";
-import { staleView } from "../ui/stale.ts";
+import { doneOrSaid, refused } from "../ui/said.server.ts";
 import { TableHead } from "../ui/TableHead.tsx";
 import { foundOr404, type HouseVisit, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/ingredient.route";
@@ -65,21 +63,13 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
 	const form = await request.formData();
-	const typed = Object.fromEntries([...form].map(([name, value]) => [name, String(value)]));
-	try {
+	const typed = typedIn(form);
+	return doneOrSaid(typed, visit.reading, async () => {
 		const wrong = await change(visit, params.ingredientId, form);
-		if (wrong) return data({ typed, wrong, stale: null }, { status: 400 });
+		if (wrong) return refused(typed, wrong);
 		const into = form.get("intent") === "merge" ? String(form.get("into")) : params.ingredientId;
 		return redirect(`/book/ingredients/${into}`);
-	} catch (error) {
-		if (error instanceof Stale) {
-			return data({ typed, wrong: {}, stale: staleView(error, visit.reading) }, { status: 409 });
-		}
-		if (error instanceof Refusal) {
-			return data({ typed, wrong: wrongOf(error), stale: null }, { status: 400 });
-		}
-		throw error;
-	}
+	});
 }
 
 /** Does what the pressed button asks; gives what is wrong with what was typed. */

@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { data, Form, redirect } from "react-router";
-import { Refusal } from "#core/check";
+import { Form, redirect } from "react-router";
 import { addIngredient } from "#db";
-import { wrongOf } from "../ui/form.ts";
+import { typedIn } from "../ui/form.ts";
 import { Act, Key, Page, Sheet, Title } from "../ui/parts.tsx";
+import { doneOrSaid, refused } from "../ui/said.server.ts";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/newIngredient.route";
 import { IngredientFields } from "./IngredientFields.tsx";
@@ -20,19 +20,15 @@ export function loader({ request }: Route.LoaderArgs) {
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
-	const { store, who } = await visitOf(context);
+	const { store, who, reading } = await visitOf(context);
 	const form = await request.formData();
 	const read = readIngredientForm(form);
-	if ("wrong" in read) return data(read, { status: 400 });
-	try {
+	if ("wrong" in read) return refused(read.typed, read.wrong);
+	return doneOrSaid(typedIn(form), reading, async () => {
 		const id = await addIngredient(store, who, read.value);
 		const back = String(form.get("back") ?? "");
 		return redirect(BACK.test(back) ? back : `/book/ingredients/${id}`);
-	} catch (error) {
-		if (!(error instanceof Refusal)) throw error;
-		const typed = Object.fromEntries([...form].map(([name, value]) => [name, String(value)]));
-		return data({ typed, wrong: wrongOf(error) }, { status: 400 });
-	}
+	});
 }
 
 export default function NewIngredient({ loaderData, actionData }: Route.ComponentProps) {

@@ -1,13 +1,14 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
 import { data, Form, Link, redirect } from "react-router";
-import { oneOf, Refusal } from "#core/check";
+import { oneOf } from "#core/check";
 import { difference, isPreparation, isSame, nextStates } from "#core/recipe";
 import { readKitchen, readRecipeRow, readVersions, setRecipeState } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
-import { readForm, type Wrong, wrongOf } from "../ui/form.ts";
+import { readForm, type Wrong } from "../ui/form.ts";
 import { PageHead } from "../ui/PageHead.tsx";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
+import { doneOrSaid, refused } from "../ui/said.server.ts";
 import { stateWords } from "../ui/stateWords.ts";
 import { TableHead } from "../ui/TableHead.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
@@ -62,18 +63,14 @@ const StateForm = Type.Object({
 });
 
 export async function action({ context, params, request }: Route.ActionArgs) {
-	const { store, who } = await visitOf(context);
+	const { store, who, reading } = await visitOf(context);
 	const read = readForm(StateForm, await request.formData());
-	if ("wrong" in read) return data(read, { status: 400 });
+	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { number, state, reason } = read.value;
-	try {
+	return doneOrSaid({ number: String(number), reason }, reading, async () => {
 		await foundOr404(setRecipeState(store, params.recipeId, number, state, { who, reason }), "version");
-	} catch (error) {
-		if (!(error instanceof Refusal)) throw error;
-		const typed = { number: String(number), reason };
-		return data({ typed, wrong: wrongOf(error) }, { status: 400 });
-	}
-	return redirect(`/book/${params.recipeId}/versions`);
+		return redirect(`/book/${params.recipeId}/versions`);
+	});
 }
 
 const STATE_DEEDS = {

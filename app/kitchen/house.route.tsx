@@ -1,14 +1,14 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { data, redirect } from "react-router";
-import { Name, oneOf, Refusal, refuse } from "#core/check";
+import { redirect } from "react-router";
+import { Name, oneOf, refuse } from "#core/check";
 import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { SCALE_READINGS_G } from "#core/scaling";
-import { changeEquipment, readPanTypes, Stale } from "#db";
+import { changeEquipment, readPanTypes } from "#db";
 import { Choice, Field } from "../ui/Field.tsx";
-import { readForm, typedIn, type Wrong, wrongOf } from "../ui/form.ts";
+import { readForm, typedIn, type Wrong } from "../ui/form.ts";
 import { minuteClock } from "../ui/reading.ts";
-import { staleView } from "../ui/stale.ts";
+import { doneOrSaid, refused } from "../ui/said.server.ts";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/house.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
@@ -90,19 +90,13 @@ export async function action({ context, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
 	const form = await request.formData();
 	const read = readForm(HouseForm, form);
-	if ("wrong" in read) return data({ ...read, stale: null }, { status: 400 });
-	try {
+	if ("wrong" in read) return refused(read.typed, read.wrong);
+	return doneOrSaid(typedIn(form), visit.reading, async () => {
 		const known = (await readPanTypes(visit.store.db)).map((pan) => pan.id);
 		const fields = houseFields(read.value, known);
 		await changeEquipment(visit.store, "house", visit.house.id, read.value.version, visit.who, fields);
 		return redirect("/kitchen");
-	} catch (error) {
-		const typed = typedIn(form);
-		if (error instanceof Refusal) return data({ typed, wrong: wrongOf(error), stale: null }, { status: 400 });
-		if (error instanceof Stale)
-			return data({ typed, wrong: {}, stale: staleView(error, visit.reading) }, { status: 409 });
-		throw error;
-	}
+	});
 }
 
 function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {

@@ -1,34 +1,26 @@
-import { data } from "react-router";
 import { type Plan, startAt } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/time";
-import { readKitchen, readSitting } from "#db";
 import { Paper, PaperHead, PrintPage } from "../ui/Paper.tsx";
-import { plannedDishes } from "../ui/planned.server.ts";
 import { counted, percent, type Reading } from "../ui/reading.ts";
-import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/cutting.route";
+import { dishOnPaper } from "./dishOnPaper.server.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `Cutting note · ${loaderData.dish}` : "Cutting note" },
 ];
 
 export async function loader({ context, params }: Route.LoaderArgs) {
-	const { store, reading: anyDay, house, preferences } = await visitOf(context);
-	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
-	const kitchen = await readKitchen(store.db);
-	const row = (await plannedDishes(store.db, sitting, kitchen)).find(({ dish }) => dish.id === params.dishId);
-	if (!row) throw data({ missing: "dish on this sitting" }, { status: 404 });
-	const reading = anyDay.towards(sitting.serviceAt);
+	const { row, sitting, reading, house, paper, to } = await dishOnPaper(context, params);
 	const { recipe } = row.dish;
 	return {
-		to: `/sittings/${sitting.id}/dishes/${row.dish.id}`,
+		to,
 		dish: recipe.name,
 		main: row.plan?.lines.find(({ line }) => line.role === "main")?.ingredient.name ?? "the main",
 		about: `${sitting.name} · ${reading.day(sitting.serviceAt)}`,
-		house: house.name,
+		house,
 		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}`,
-		paper: preferences.paper,
+		paper,
 		by: row.plan ? reading.clock(startAt(row.plan, "trim")) : "",
 		figures: row.plan ? figuresOf(recipe, row.plan, reading) : [],
 		steps: recipe.steps.filter(({ place }) => place === "trim").map(({ text, check }) => ({ text, check })),

@@ -1,10 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { data } from "react-router";
-import { readKitchen, readSitting } from "#db";
 import { Paper, PrintPage } from "../ui/Paper.tsx";
-import { plannedDishes } from "../ui/planned.server.ts";
-import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/labels.route";
+import { dishOnPaper } from "./dishOnPaper.server.ts";
 import { type LabelsView, labelsView, type PanLabel } from "./labels.view.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -12,16 +9,8 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ context, params }: Route.LoaderArgs) {
-	const { store, reading, preferences } = await visitOf(context);
-	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
-	const kitchen = await readKitchen(store.db);
-	const row = (await plannedDishes(store.db, sitting, kitchen)).find(({ dish }) => dish.id === params.dishId);
-	if (!row) throw data({ missing: "dish on this sitting" }, { status: 404 });
-	return {
-		...labelsView(row, sitting, reading.towards(sitting.serviceAt)),
-		to: `/sittings/${sitting.id}/dishes/${row.dish.id}`,
-		paper: preferences.paper,
-	};
+	const { row, sitting, reading, to, paper } = await dishOnPaper(context, params);
+	return { ...labelsView(row, sitting, reading), to, paper };
 }
 
 export default function PanLabels({ loaderData: view }: Route.ComponentProps) {

@@ -1,12 +1,13 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Link, redirect, useNavigation } from "react-router";
-import { changeSitting, readKitchen, readPanTypes, readSitting, Stale, withRecipes } from "#db";
+import { changeSitting, readKitchen, readPanTypes, readSitting, withRecipes } from "#db";
 import { Allergens } from "../ui/Allergens.tsx";
+import { typedIn } from "../ui/form.ts";
 import { NotSentNote } from "../ui/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/offline.ts";
 import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
 import { StaleNote } from "../ui/StaleNote.tsx";
-import { staleView } from "../ui/stale.ts";
+import { doneOrSaid, refused } from "../ui/said.server.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/longTable.route";
@@ -56,25 +57,24 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
 	const form = await request.formData();
 	const read = readTrial(form, visit.house.timeZone, visit.reading.units);
-	if ("wrong" in read) return data({ wrong: read.wrong, stale: null }, { status: 400 });
+	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { sitting, dish } = read.value;
 	const version = Number(form.get("version"));
-	try {
+	return doneOrSaid(typedIn(form), visit.reading, async () => {
 		await foundOr404(
 			changeSitting(visit.store, params.sittingId, version, visit.who, (now) => ({
 				...now,
 				...sitting,
-				dishes: now.dishes.map((one) => (one.id === params.dishId ? { ...one, ...dish } : one)),
+				dishes: now.dishes.map((other) => (other.id === params.dishId ? { ...other, ...dish } : other)),
 			})),
 			"sitting",
 		);
-	} catch (error) {
-		if (!(error instanceof Stale)) throw error;
-		return data({ wrong: {}, stale: staleView(error, visit.reading) }, { status: 409 });
-	}
-	const place = form.get("place");
-	const table = `/sittings/${params.sittingId}/dishes/${params.dishId}`;
-	return redirect(typeof place === "string" && place ? `${table}?place=${encodeURIComponent(place)}` : table);
+		const place = form.get("place");
+		const table = `/sittings/${params.sittingId}/dishes/${params.dishId}`;
+		return redirect(
+			typeof place === "string" && place ? `${table}?place=${encodeURIComponent(place)}` : table,
+		);
+	});
 }
 
 /** @see sentOrKept */

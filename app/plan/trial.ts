@@ -1,6 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Count, Covers, oneOf, Refusal, refuse } from "#core/check";
-import { parseQuantity, toBase, type UnitSystem } from "#core/quantity";
+import { parseWeight, type UnitSystem } from "#core/quantity";
 import { fromWallClock } from "#core/time";
 import type { DishWithRecipe, Sitting } from "#db";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
@@ -67,7 +67,8 @@ function trialOf(typed: Static<typeof TrialForm>, timeZone: string, units: UnitS
 			uptake: typed.uptake / 100,
 			spare: typed.spare / 100,
 			basis: typed.basis,
-			onHand_g: typed.basis === "onHand" ? onHandGrams(typed.onHand ?? "", units) : null,
+			onHand_g:
+				typed.basis === "onHand" ? Math.round(parseWeight(typed.onHand ?? "", "onHand", units)) : null,
 			panCount: typed.basis === "pans" ? pansGiven(typed.pans) : null,
 			panTypeId: typed.panType || null,
 			panWishes: readWishes(typed.wishes ?? ""),
@@ -75,19 +76,6 @@ function trialOf(typed: Static<typeof TrialForm>, timeZone: string, units: UnitS
 			colour: typed.colour || null,
 		},
 	};
-}
-
-/** The heaviest delivery one dish is planned from, g. */
-const HEAVIEST_G = 10_000_000;
-
-function onHandGrams(text: string, units: UnitSystem): number {
-	const bare = /^[\d.,\s]+$/.test(text);
-	const quantity = parseQuantity(bare ? `${text} ${units === "us" ? "lb" : "kg"}` : text, "onHand", "mass");
-	const grams = Math.round(toBase(quantity.amount, quantity.unit));
-	if (grams < 1 || grams > HEAVIEST_G) {
-		throw refuse("onHand", `${text} was given; a weight above 0 and up to 10,000 kg is allowed`);
-	}
-	return grams;
 }
 
 function pansGiven(pans: number | undefined): number {

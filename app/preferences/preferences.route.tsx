@@ -1,10 +1,11 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { data, Form, redirect } from "react-router";
-import { checked, Refusal } from "#core/check";
+import { Form, redirect } from "react-router";
+import { checked } from "#core/check";
 import { keepPreferences, Preferences } from "#server";
 import { Choice, Field } from "../ui/Field.tsx";
-import { typedIn, wrongOf } from "../ui/form.ts";
+import { typedIn } from "../ui/form.ts";
 import { Act, Key, Page, Sheet, Title } from "../ui/parts.tsx";
+import { doneOrSaid } from "../ui/said.server.ts";
 import { visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/preferences.route";
 
@@ -17,10 +18,10 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 
 /** Changes only what was sent, so that one switch leaves the others. */
 export async function action({ context, request }: Route.ActionArgs) {
-	const { preferences } = await visitOf(context);
+	const { preferences, reading } = await visitOf(context);
 	const form = await request.formData();
 	const { back = "/", shortKeys, who, ...sent } = typedIn(form);
-	try {
+	return doneOrSaid({ who: who ?? "" }, reading, async () => {
 		const next = checked(Preferences, {
 			...preferences,
 			...sent,
@@ -28,10 +29,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 			...(who === undefined ? {} : named(who)),
 		});
 		return redirect(isOurs(back) ? back : "/", { headers: { "Set-Cookie": await keepPreferences(next) } });
-	} catch (error) {
-		if (!(error instanceof Refusal)) throw error;
-		return data({ wrong: wrongOf(error), who }, { status: 400 });
-	}
+	});
 }
 
 function named(who: string): { who?: string } {
@@ -58,7 +56,7 @@ export default function AtThisDesk({ loaderData, actionData }: Route.ComponentPr
 							label="Your name, written beside what you change"
 							name="who"
 							maxLength={40}
-							defaultValue={actionData?.who ?? preferences.who}
+							defaultValue={actionData?.typed.who ?? preferences.who}
 							wrong={wrong.who}
 						/>
 						<Choice

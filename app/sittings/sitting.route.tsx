@@ -3,16 +3,7 @@ import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
 import { newDish } from "#core/sitting";
 import { wallClock } from "#core/time";
-import {
-	changeSitting,
-	type Reader,
-	readBook,
-	readDish,
-	readKitchen,
-	readSitting,
-	Stale,
-	withRecipes,
-} from "#db";
+import { changeSitting, type Reader, readBook, readDish, readKitchen, readSitting, withRecipes } from "#db";
 import { tasksOf } from "../places/index.ts";
 import { Choice } from "../ui/Field.tsx";
 import { NotSentNote } from "../ui/NotSentNote.tsx";
@@ -21,7 +12,7 @@ import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } f
 import { plannedDishes } from "../ui/planned.server.ts";
 import { counted } from "../ui/reading.ts";
 import { StaleNote } from "../ui/StaleNote.tsx";
-import { staleView } from "../ui/stale.ts";
+import { doneOrSaid, refused } from "../ui/said.server.ts";
 import { Tape } from "../ui/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/visit.ts";
 import type { Route } from "./+types/sitting.route";
@@ -82,11 +73,11 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	const { store, house, who, reading } = await visitOf(context);
 	const form = await request.formData();
 	const read = readSittingForm(form, house.timeZone);
-	if ("wrong" in read) return data({ ...read, stale: null }, { status: 400 });
+	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { details, shares, version, intent, subject } = read.value;
 	const added = intent === "add" ? await recipeToAdd(store.db, subject) : null;
 	const renewed = intent === "renew" ? await newerVersion(store.db, params.sittingId, subject) : null;
-	try {
+	return doneOrSaid(read.typed, reading, async () => {
 		await foundOr404(
 			changeSitting(store, params.sittingId, version, who, (now) => ({
 				...now,
@@ -102,11 +93,8 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 			})),
 			"sitting",
 		);
-	} catch (error) {
-		if (!(error instanceof Stale)) throw error;
-		return data({ typed: read.typed, wrong: {}, stale: staleView(error, reading) }, { status: 409 });
-	}
-	return redirect(`/sittings/${params.sittingId}`);
+		return redirect(`/sittings/${params.sittingId}`);
+	});
 }
 
 async function recipeToAdd(db: Reader, recipeId: string): Promise<string> {

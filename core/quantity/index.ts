@@ -1,6 +1,7 @@
 export { gramsOf, millilitresOf, WATER_G_PER_ML } from "./density.ts";
 export { formatQuantity, readable, readingUnit, threeDigits } from "./formatQuantity.ts";
 export { parseQuantity, type Quantity, takeQuantity } from "./parseQuantity.ts";
+export { parseWeight } from "./parseWeight.ts";
 export type { Range } from "./Range.ts";
 export {
 	type Dimension,

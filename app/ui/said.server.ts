@@ -1,0 +1,34 @@
+import { data } from "react-router";
+import { Refusal } from "#core/check";
+import { Stale } from "#db";
+import { type Typed, type Wrong, wrongOf } from "./form.ts";
+import type { Reading } from "./reading.ts";
+import { type StaleView, staleView } from "./stale.ts";
+
+/** A change that was not carried out: what was typed, what is wrong with it, or who was quicker. */
+export interface NotDone {
+	readonly typed: Typed;
+	readonly wrong: Wrong;
+	readonly stale: StaleView | null;
+}
+
+/** The one answer to a form that does not hold: 400, with what was typed. */
+export function refused(typed: Typed, wrong: Wrong) {
+	const notDone: NotDone = { typed, wrong, stale: null };
+	return data(notDone, { status: 400 });
+}
+
+/**
+ * Carries a change out, and answers for it when it may not be: with 400 what does not hold, with
+ * 409 what somebody else has changed in between. What was typed goes back with it.
+ */
+export async function doneOrSaid<T>(typed: Typed, reading: Reading, act: () => Promise<T>) {
+	try {
+		return await act();
+	} catch (error) {
+		if (error instanceof Refusal) return refused(typed, wrongOf(error));
+		if (!(error instanceof Stale)) throw error;
+		const notDone: NotDone = { typed, wrong: {}, stale: staleView(error, reading) };
+		return data(notDone, { status: 409 });
+	}
+}
