@@ -14,11 +14,11 @@ import "./theme/fonts.css";
 import textFont from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2?url";
 import headFont from "@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-standard-normal.woff2?url";
 import { system } from "./theme/system.ts";
-import { Busy } from "./ui/Busy.tsx";
-import { Lost } from "./ui/Lost.tsx";
-import { Shell } from "./ui/Shell.tsx";
-import { ShortKeys } from "./ui/ShortKeys.tsx";
-import { visitOf } from "./ui/visit.ts";
+import { Busy } from "./ui/parts/Busy.tsx";
+import { Lost } from "./ui/parts/Lost.tsx";
+import { Shell } from "./ui/parts/Shell.tsx";
+import { ShortKeys } from "./ui/parts/ShortKeys.tsx";
+import { visitOf } from "./ui/server/visit.ts";
 
 export const links: Route.LinksFunction = () => [
 	...[textFont, headFont].map((href) => ({
@@ -47,7 +47,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 	};
 }
 
-export { revalidateWhenSent as shouldRevalidate } from "./ui/offline.ts";
+export { revalidateWhenSent as shouldRevalidate } from "./ui/forms/offline.ts";
 
 export function Layout({ children }: { readonly children: ReactNode }) {
 	const view = useRouteLoaderData<typeof loader>("root");

@@ -33,5 +33,5 @@ export default [
 	route("kitchen/pans/:panId", "kitchen/pan.route.tsx"),
 	route("kitchen/ovens/:ovenId", "kitchen/oven.route.tsx"),
 	route("preferences", "preferences/preferences.route.tsx"),
-	route("*", "ui/notFound.route.tsx"),
+	route("*", "ui/parts/notFound.route.tsx"),
 ] satisfies RouteConfig;

@@ -6,7 +6,7 @@ import { type BookFile, emptyBook, planImport, readBookText } from "#core/exchan
 import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
 import { applyImport, findRecipes, readBookFile, readKitchen, readRecipe, type Store } from "#db";
 import { dishCard } from "../app/book/dishCard.ts";
-import { readingIn } from "../app/ui/reading.ts";
+import { readingIn } from "../app/ui/words/reading.ts";
 import { INGREDIENTS } from "../db/demo/ingredients.ts";
 import { freshStore } from "../db/freshStore.testing.ts";
 import { median, report } from "./table.ts";

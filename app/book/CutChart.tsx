@@ -1,6 +1,6 @@
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from "recharts";
 import { durationWords } from "#core/time";
-import { minorUnitsOf, money } from "../ui/reading.ts";
+import { minorUnitsOf, money } from "../ui/words/reading.ts";
 
 interface CutPoint {
 	/** Its row in the table. */

@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { ALLERGEN_NAMES, ALLERGENS, CATEGORIES, CATEGORY_KEYS, ORIGINS, SUPPLIERS } from "#core/recipe";
 import { CUTS, cutWords } from "#core/trade";
-import { Choice, Field } from "../ui/Field.tsx";
-import type { Typed, Wrong } from "../ui/form.ts";
+import { Choice, Field } from "../ui/forms/Field.tsx";
+import type { Typed, Wrong } from "../ui/forms/form.ts";
 
 const Grid = chakra("div", {
 	base: { display: "grid", gap: "10px 12px", gridTemplateColumns: "repeat(auto-fill, minmax(170px, 1fr))" },

@@ -1,7 +1,7 @@
 import { Type } from "@sinclair/typebox";
 import { LARGEST_COUNT, oneOf, Refusal, refuse } from "#core/check";
 import { parseWeight, type UnitSystem } from "#core/quantity";
-import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
+import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
 
 /** What a card can be read at. */
 export const CARD_BASES = {

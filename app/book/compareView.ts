@@ -13,8 +13,8 @@ import {
 	type SchoolQuestion,
 } from "#core/recipe";
 import { PLACE_WORDS, type PlaceKey } from "#core/trade";
-import { fieldWords } from "../ui/fieldWords.ts";
-import { money } from "../ui/reading.ts";
+import { fieldWords } from "../ui/words/fieldWords.ts";
+import { money } from "../ui/words/reading.ts";
 import { type CardHouse, planCard } from "./dishCard.ts";
 
 export interface ComparedPart {

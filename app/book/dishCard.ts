@@ -5,11 +5,11 @@ import { type DishOrder, type Plan, plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
 import { cutWords, LIDS } from "#core/trade";
-import { allergenView } from "../ui/allergenView.ts";
-import { lineView } from "../ui/lineView.ts";
-import { counted, money, percent, type Reading } from "../ui/reading.ts";
-import { stepView } from "../ui/stepView.ts";
-import { warningWords } from "../ui/warningWords.ts";
+import { allergenView } from "../ui/words/allergenView.ts";
+import { lineView } from "../ui/words/lineView.ts";
+import { counted, money, percent, type Reading } from "../ui/words/reading.ts";
+import { stepView } from "../ui/words/stepView.ts";
+import { warningWords } from "../ui/words/warningWords.ts";
 import type { CardSize } from "./cardSize.ts";
 import { grouped } from "./groupLabels.ts";
 

@@ -4,8 +4,8 @@ import { Refusal } from "#core/check";
 import { decodeText, NOT_IN_JSON_LD } from "#core/exchange";
 import { stageImport } from "#db";
 import { EXCHANGE_LIMIT } from "#server";
-import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
-import { visitOf } from "../ui/visit.ts";
+import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/exchange.route";
 
 export const meta: Route.MetaFunction = () => [{ title: "In and out · Book" }];

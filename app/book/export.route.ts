@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { BookFile, ingredientsToCsv, pricesToCsv, toJsonLd, toMarkdown } from "#core/exchange";
 import { readBookFile, readIngredients, readRecipe } from "#db";
-import { foundOr404, type HouseVisit, visitOf } from "../ui/visit.ts";
+import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/export.route";
 
 /** Files that go out: the book, its tables, its schema, and one recipe in three forms. */

@@ -1,7 +1,7 @@
 import type { RecipeLine } from "#core/recipe";
 import { GROUPS } from "#core/trade";
-import type { LineGroup } from "../ui/LineTable.tsx";
-import type { LineView } from "../ui/lineView.ts";
+import type { LineGroup } from "../ui/parts/LineTable.tsx";
+import type { LineView } from "../ui/words/lineView.ts";
 
 export const GROUP_LABELS: Readonly<Record<RecipeLine["group"], string>> = {
 	base: "Base",

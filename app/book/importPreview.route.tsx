@@ -2,10 +2,10 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, redirect } from "react-router";
 import { Refusal } from "#core/check";
 import { applyImport, dropStage, freeRecipeId, readStage, saveDraft } from "#db";
-import { Facts } from "../ui/Facts.tsx";
-import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Table, Title } from "../ui/parts.tsx";
-import { counted } from "../ui/reading.ts";
-import { foundOr404, type HouseVisit, visitOf } from "../ui/visit.ts";
+import { Facts } from "../ui/parts/Facts.tsx";
+import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Table, Title } from "../ui/parts/parts.tsx";
+import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
+import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/importPreview.route";
 import { planOfStage, planView, signatureOf, type Understood, understand } from "./importView.ts";
 

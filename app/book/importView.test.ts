@@ -2,7 +2,7 @@ import { readFileSync } from "node:fs";
 import { beforeAll, describe, expect, it } from "vitest";
 import { planImport, readCsv } from "#core/exchange";
 import { readBookFile, type StageRow, type Store } from "#db";
-import { openDemoHouse } from "../ui/demoTables.testing.ts";
+import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
 import { planView, signatureOf, type Understood, understand } from "./importView.ts";
 
 let store: Store;

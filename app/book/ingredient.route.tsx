@@ -10,15 +10,15 @@ import {
 	readPrices,
 	readWhereUsed,
 } from "#db";
-import { Choice, Field } from "../ui/Field.tsx";
-import { typedIn, type Wrong } from "../ui/form.ts";
-import { PageHead } from "../ui/PageHead.tsx";
-import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Table } from "../ui/parts.tsx";
-import { minorUnitsOf, money, pricePerWeight } from "../ui/reading.ts";
-import { StaleNote } from "../ui/StaleNote.tsx";
-import { doneOrSaid, refused } from "../ui/said.server.ts";
-import { TableHead } from "../ui/TableHead.tsx";
-import { foundOr404, type HouseVisit, visitOf } from "../ui/visit.ts";
+import { Choice, Field } from "../ui/forms/Field.tsx";
+import { typedIn, type Wrong } from "../ui/forms/form.ts";
+import { StaleNote } from "../ui/forms/StaleNote.tsx";
+import { PageHead } from "../ui/parts/PageHead.tsx";
+import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Table } from "../ui/parts/parts.tsx";
+import { TableHead } from "../ui/parts/TableHead.tsx";
+import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
+import { minorUnitsOf, money, pricePerWeight } from "../ui/words/reading.ts";
 import type { Route } from "./+types/ingredient.route";
 import { IngredientFields } from "./IngredientFields.tsx";
 import { readIngredientForm, readPriceForm, typedOf } from "./ingredientForm.ts";

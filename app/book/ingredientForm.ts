@@ -5,7 +5,7 @@ import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, SUPPLIERS, type Supplier } from
 import { fromWallClock } from "#core/time";
 import { CUTS } from "#core/trade";
 import type { IngredientFields, PriceRow } from "#db";
-import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
+import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
 
 const IngredientForm = Type.Object({
 	name: Name,

@@ -2,11 +2,11 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Form, Link } from "react-router";
 import { ALLERGENS, CATEGORIES, CATEGORY_KEYS, onList, plainName } from "#core/recipe";
 import { countUses, readIngredientRows, readIngredients } from "#db";
-import { Choice, Field } from "../ui/Field.tsx";
-import { Act, ActLink, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
-import { counted, percent, pricePerWeight } from "../ui/reading.ts";
-import { TableHead } from "../ui/TableHead.tsx";
-import { visitOf } from "../ui/visit.ts";
+import { Choice, Field } from "../ui/forms/Field.tsx";
+import { Act, ActLink, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts/parts.tsx";
+import { TableHead } from "../ui/parts/TableHead.tsx";
+import { visitOf } from "../ui/server/visit.ts";
+import { counted, percent, pricePerWeight } from "../ui/words/reading.ts";
 import type { Route } from "./+types/ingredients.route";
 
 export const meta: Route.MetaFunction = () => [{ title: "Ingredients · Book" }];

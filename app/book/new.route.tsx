@@ -4,10 +4,10 @@ import { data, Form, redirect } from "react-router";
 import { Name, oneOf } from "#core/check";
 import { emptyDraft } from "#core/recipe";
 import { freeRecipeId, saveDraft } from "#db";
-import { Choice, Field } from "../ui/Field.tsx";
-import { readForm } from "../ui/form.ts";
-import { Act, Key, Page, Sheet, Title } from "../ui/parts.tsx";
-import { visitOf } from "../ui/visit.ts";
+import { Choice, Field } from "../ui/forms/Field.tsx";
+import { readForm } from "../ui/forms/form.ts";
+import { Act, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/new.route";
 import { changeField } from "./draftEdits.ts";
 

@@ -1,10 +1,10 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Form, redirect } from "react-router";
 import { addIngredient } from "#db";
-import { typedIn } from "../ui/form.ts";
-import { Act, Key, Page, Sheet, Title } from "../ui/parts.tsx";
-import { doneOrSaid, refused } from "../ui/said.server.ts";
-import { visitOf } from "../ui/visit.ts";
+import { typedIn } from "../ui/forms/form.ts";
+import { Act, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/newIngredient.route";
 import { IngredientFields } from "./IngredientFields.tsx";
 import { readIngredientForm } from "./ingredientForm.ts";

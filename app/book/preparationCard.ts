@@ -9,9 +9,9 @@ import {
 	type Preparation,
 } from "#core/recipe";
 import { weighAsCook } from "#core/scaling";
-import { allergenView } from "../ui/allergenView.ts";
-import { counted, type Reading } from "../ui/reading.ts";
-import { stepView } from "../ui/stepView.ts";
+import { allergenView } from "../ui/words/allergenView.ts";
+import { counted, type Reading } from "../ui/words/reading.ts";
+import { stepView } from "../ui/words/stepView.ts";
 import { type CardHouse, costView } from "./dishCard.ts";
 import { grouped } from "./groupLabels.ts";
 

@@ -13,13 +13,13 @@ import {
 	Stale,
 	saveDraft,
 } from "#db";
-import { Field } from "../ui/Field.tsx";
-import { fieldWords } from "../ui/fieldWords.ts";
-import { NotSentNote } from "../ui/NotSentNote.tsx";
-import { isNotSent, sentOrKept } from "../ui/offline.ts";
-import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts.tsx";
-import { Tape } from "../ui/Tape.tsx";
-import { type HouseVisit, visitOf } from "../ui/visit.ts";
+import { Field } from "../ui/forms/Field.tsx";
+import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
+import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { Tape } from "../ui/parts/Tape.tsx";
+import { type HouseVisit, visitOf } from "../ui/server/visit.ts";
+import { fieldWords } from "../ui/words/fieldWords.ts";
 import type { Route } from "./+types/write.route";
 import { draftIn, edited } from "./draftForm.ts";
 import { FieldSheets } from "./writer/FieldSheets.tsx";

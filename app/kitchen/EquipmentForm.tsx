@@ -1,10 +1,10 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
 import { Form } from "react-router";
-import { Act, ActLink, Key, Page, Sheet } from "../ui/parts.tsx";
-import { StaleNote } from "../ui/StaleNote.tsx";
-import type { StaleView } from "../ui/stale.ts";
-import { Tape } from "../ui/Tape.tsx";
+import { StaleNote } from "../ui/forms/StaleNote.tsx";
+import type { StaleView } from "../ui/forms/stale.ts";
+import { Act, ActLink, Key, Page, Sheet } from "../ui/parts/parts.tsx";
+import { Tape } from "../ui/parts/Tape.tsx";
 
 interface EquipmentFormProps {
 	readonly title: string;

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Field } from "../ui/Field.tsx";
-import type { Wrong } from "../ui/form.ts";
+import { Field } from "../ui/forms/Field.tsx";
+import type { Wrong } from "../ui/forms/form.ts";
 
 const MARKS = [
 	{ height: "lowMark_mm", litres: "low_l", label: "First mark", water: "Water up to it" },

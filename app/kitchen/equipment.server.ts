@@ -1,9 +1,9 @@
 import type { Static, TObject } from "@sinclair/typebox";
 import { redirect } from "react-router";
 import { addEquipment, changeEquipment } from "#db";
-import { readForm, typedIn } from "../ui/form.ts";
-import { doneOrSaid, refused } from "../ui/said.server.ts";
-import { foundOr404, type HouseVisit } from "../ui/visit.ts";
+import { readForm, typedIn } from "../ui/forms/form.ts";
+import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 
 type Fields<S extends "panType" | "oven"> = Omit<Parameters<typeof addEquipment<S>>[3], never>;
 

@@ -5,11 +5,11 @@ import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { SCALE_READINGS_G } from "#core/scaling";
 import { changeEquipment, readPanTypes } from "#db";
-import { Choice, Field } from "../ui/Field.tsx";
-import { readForm, typedIn, type Wrong } from "../ui/form.ts";
-import { minuteClock } from "../ui/reading.ts";
-import { doneOrSaid, refused } from "../ui/said.server.ts";
-import { visitOf } from "../ui/visit.ts";
+import { Choice, Field } from "../ui/forms/Field.tsx";
+import { readForm, typedIn, type Wrong } from "../ui/forms/form.ts";
+import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { visitOf } from "../ui/server/visit.ts";
+import { minuteClock } from "../ui/words/reading.ts";
 import type { Route } from "./+types/house.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
 

@@ -4,11 +4,11 @@ import { OVEN_KINDS } from "#core/ovens";
 import { depthOf, emptyPanWeight, panWords, shapeOfSizes, volumeBelow } from "#core/pans";
 import { HOUSE_CODES } from "#core/safety";
 import { readOvens, readPanTypes } from "#db";
-import { coolingWords } from "../ui/cautions.ts";
-import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts.tsx";
-import { minuteClock } from "../ui/reading.ts";
-import { TableHead } from "../ui/TableHead.tsx";
-import { visitOf } from "../ui/visit.ts";
+import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts/parts.tsx";
+import { TableHead } from "../ui/parts/TableHead.tsx";
+import { visitOf } from "../ui/server/visit.ts";
+import { coolingWords } from "../ui/words/cautions.ts";
+import { minuteClock } from "../ui/words/reading.ts";
 import type { Route } from "./+types/kitchen.route";
 
 export const meta: Route.MetaFunction = () => [{ title: "Kitchen · Wide Table" }];

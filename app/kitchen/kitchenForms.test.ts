@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { GASTRONORM_DEPTHS_MM, GASTRONORM_SIZES } from "#core/pans";
-import { readForm } from "../ui/form.ts";
+import { readForm } from "../ui/forms/form.ts";
 import { OvenForm, ovenFields, PanForm, panFields } from "./kitchenForms.ts";
 
 const PAN = {

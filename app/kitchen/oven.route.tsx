@@ -1,10 +1,10 @@
 import { data } from "react-router";
 import { GASTRONORM_SIZES } from "#core/pans";
 import { readOvens } from "#db";
-import { Choice, Field } from "../ui/Field.tsx";
-import type { Wrong } from "../ui/form.ts";
-import { OvenCavity } from "../ui/OvenCavity.tsx";
-import { visitOf } from "../ui/visit.ts";
+import { OvenCavity } from "../ui/drawings/OvenCavity.tsx";
+import { Choice, Field } from "../ui/forms/Field.tsx";
+import type { Wrong } from "../ui/forms/form.ts";
+import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/oven.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
 import { saveEquipment } from "./equipment.server.ts";

@@ -2,7 +2,7 @@ import { scaleLinear } from "d3-scale";
 import { memo } from "react";
 import { formOf, type PieceForm, thicknessOf } from "#core/heat";
 import { areaOf, depthOf, insideAt, lineAround, rimOf } from "#core/pans";
-import { heatColour } from "../ui/heat.ts";
+import { heatColour } from "../ui/drawings/heat.ts";
 import type { LabPan } from "./labPan.ts";
 import { floorTaken } from "./labPan.ts";
 

@@ -5,9 +5,9 @@ import { type Heat, type PieceSides, thicknessOf, withThickness } from "#core/he
 import { depthOf, type PanShape, panWords } from "#core/pans";
 import { durationWords } from "#core/time";
 import { CUTS, type Cut, cutWords, LIDS, type Lid } from "#core/trade";
-import { Choice } from "../ui/Field.tsx";
-import { type Measures, measuresIn } from "../ui/measures.ts";
-import { Key, Slider } from "../ui/parts.tsx";
+import { Choice } from "../ui/forms/Field.tsx";
+import { Key, Slider } from "../ui/parts/parts.tsx";
+import { type Measures, measuresIn } from "../ui/words/measures.ts";
 import {
 	HEATS,
 	HOT_START_C,

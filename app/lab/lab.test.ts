@@ -6,8 +6,8 @@ import { withThickness } from "#core/heat";
 import { depthOf } from "#core/pans";
 import { CUTS } from "#core/trade";
 import { CHANGES, type Change, outcomeOf, QUANTITIES, recordOf, roundOf, situationOf } from "#core/training";
-import { labAddress } from "../ui/labAddress.ts";
-import { measuresIn } from "../ui/measures.ts";
+import { labAddress } from "../ui/forms/labAddress.ts";
+import { measuresIn } from "../ui/words/measures.ts";
 import {
 	changedPan,
 	FIRST_PANS,

@@ -3,8 +3,8 @@ import { formOf, thicknessOf } from "#core/heat";
 import { depthOf, panWords } from "#core/pans";
 import { durationWords } from "#core/time";
 import { cutWords, LIDS } from "#core/trade";
-import type { Measures } from "../ui/measures.ts";
-import { counted, percent } from "../ui/reading.ts";
+import type { Measures } from "../ui/words/measures.ts";
+import { counted, percent } from "../ui/words/reading.ts";
 import { floorTaken, HEATS, isOverfull, type LabPan, litresOf, otherSides } from "./labPan.ts";
 
 /** What happened in one pan, sentence by sentence. */

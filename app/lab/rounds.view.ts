@@ -19,9 +19,9 @@ import {
 	type Situation,
 	share,
 } from "#core/training";
-import { labAddress } from "../ui/labAddress.ts";
-import type { Measures } from "../ui/measures.ts";
-import { percent } from "../ui/reading.ts";
+import { labAddress } from "../ui/forms/labAddress.ts";
+import type { Measures } from "../ui/words/measures.ts";
+import { percent } from "../ui/words/reading.ts";
 import { HEATS } from "./labPan.ts";
 
 /** What a cook is asked, by quantity. */

@@ -3,8 +3,8 @@ import type { LiquidLine } from "#core/pans";
 import type { Plan, PlanLine } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import type { PlaceKey } from "#core/trade";
-import type { Fact } from "../ui/Facts.tsx";
-import type { Reading } from "../ui/reading.ts";
+import type { Fact } from "../ui/parts/Facts.tsx";
+import type { Reading } from "../ui/words/reading.ts";
 
 /** What a place is told from. */
 export interface PlaceGiven {

@@ -1,7 +1,7 @@
 import { pieceHeight } from "#core/pans";
 import { countByType, type Plan } from "#core/plan";
 import type { Recipe } from "#core/recipe";
-import { counted, type Reading } from "../ui/reading.ts";
+import { counted, type Reading } from "../ui/words/reading.ts";
 
 /** Words that more than one place needs. */
 

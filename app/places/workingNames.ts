@@ -2,7 +2,7 @@ import { readingUnit } from "#core/quantity";
 import { durationWords } from "#core/time";
 import { LIDS, type Lid } from "#core/trade";
 import type { Figure, Working } from "#core/workings";
-import type { Reading } from "../ui/reading.ts";
+import type { Reading } from "../ui/words/reading.ts";
 
 /** A figure as it is told, and the value that stands there then. */
 export interface FigureTold {

@@ -1,5 +1,5 @@
 import { isFigure, type Operation, reckoned, type Sum, type Working, type WorkingUnit } from "#core/workings";
-import type { Reading } from "../ui/reading.ts";
+import type { Reading } from "../ui/words/reading.ts";
 import { figureWords, LABELS, NOTES, termName } from "./workingNames.ts";
 
 /** One figure and the sum behind it, with the numbers in it. */

@@ -7,7 +7,7 @@ import type { Recipe } from "#core/recipe";
 import { PLACES, type PlaceKey } from "#core/trade";
 import { reckoned } from "#core/workings";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
-import { readingIn } from "../ui/reading.ts";
+import { readingIn } from "../ui/words/reading.ts";
 import { type SumWords, sumWords } from "./workingWords.ts";
 
 const NOW = Date.UTC(2026, 10, 20, 9, 0);

@@ -1,11 +1,11 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { BODY } from "../places/bodies.tsx";
-import { Facts } from "../ui/Facts.tsx";
-import { LineTable } from "../ui/LineTable.tsx";
-import { Key, Muted, Note, Sheet } from "../ui/parts.tsx";
-import { StepWords } from "../ui/StepWords.tsx";
-import type { StepView } from "../ui/stepView.ts";
+import { Facts } from "../ui/parts/Facts.tsx";
+import { LineTable } from "../ui/parts/LineTable.tsx";
+import { Key, Muted, Note, Sheet } from "../ui/parts/parts.tsx";
+import { StepWords } from "../ui/parts/StepWords.tsx";
+import type { StepView } from "../ui/words/stepView.ts";
 import type { PlaceDetail } from "./detail.ts";
 
 const Answer = chakra("h2", {

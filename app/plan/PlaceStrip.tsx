@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
-import { Figure } from "../ui/parts.tsx";
-import { Tape } from "../ui/Tape.tsx";
+import { Figure } from "../ui/parts/parts.tsx";
+import { Tape } from "../ui/parts/Tape.tsx";
 import type { LongTableView, RipplingPlace } from "./longTable.view.ts";
 
 const Strip = chakra("nav", {

@@ -2,9 +2,9 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useEffect, useRef } from "react";
 import { Form, Link, useSearchParams, useSubmit } from "react-router";
 import { TRIAL } from "../places/setTrial.ts";
-import { Choice, Field } from "../ui/Field.tsx";
-import type { Wrong } from "../ui/form.ts";
-import { Act, Key } from "../ui/parts.tsx";
+import { Choice, Field } from "../ui/forms/Field.tsx";
+import type { Wrong } from "../ui/forms/form.ts";
+import { Act, Key } from "../ui/parts/parts.tsx";
 import type { LongTableView } from "./longTable.view.ts";
 
 const Box = chakra("fieldset", {

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Paper, PaperHead, PaperLine, PaperMethod, PaperTable } from "../ui/Paper.tsx";
-import { Note } from "../ui/parts.tsx";
+import { Paper, PaperHead, PaperLine, PaperMethod, PaperTable } from "../ui/parts/Paper.tsx";
+import { Note } from "../ui/parts/parts.tsx";
 import type { SheetView } from "./sheet.view.ts";
 
 /** The production sheet as it lies on the paper. */

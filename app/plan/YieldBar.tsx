@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { inputOf, setTrial } from "../places/setTrial.ts";
-import { Figure, Muted, Sheet } from "../ui/parts.tsx";
+import { Figure, Muted, Sheet } from "../ui/parts/parts.tsx";
 import type { LongTableView } from "./longTable.view.ts";
 
 const Bar = chakra("div", {

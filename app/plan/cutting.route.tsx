@@ -1,8 +1,8 @@
 import { type Plan, startAt } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/time";
-import { Paper, PaperHead, PrintPage } from "../ui/Paper.tsx";
-import { counted, percent, type Reading } from "../ui/reading.ts";
+import { Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
+import { counted, percent, type Reading } from "../ui/words/reading.ts";
 import type { Route } from "./+types/cutting.route";
 import { dishOnPaper } from "./dishOnPaper.server.ts";
 

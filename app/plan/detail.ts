@@ -1,9 +1,9 @@
 import type { PlaceKey } from "#core/trade";
 import { type Headline, PLACE, type TableGiven } from "../places/index.ts";
 import { type SumWords, sumWords } from "../places/workingWords.ts";
-import { type LineView, lineView } from "../ui/lineView.ts";
-import { type StepView, stepView } from "../ui/stepView.ts";
-import { type WarningWords, warningWords } from "../ui/warningWords.ts";
+import { type LineView, lineView } from "../ui/words/lineView.ts";
+import { type StepView, stepView } from "../ui/words/stepView.ts";
+import { type WarningWords, warningWords } from "../ui/words/warningWords.ts";
 
 /** What opens below the long table when a place is chosen. */
 export interface PlaceDetail extends Headline {

@@ -1,7 +1,7 @@
 import { data, type RouterContextProvider } from "react-router";
 import { readKitchen, readSitting } from "#db";
-import { plannedDishes } from "../ui/planned.server.ts";
-import { foundOr404, visitOf } from "../ui/visit.ts";
+import { plannedDishes } from "../ui/server/planned.server.ts";
+import { foundOr404, visitOf } from "../ui/server/visit.ts";
 
 /** What every sheet of one dish is written from: the production sheet, its labels, its cutting note. */
 export async function dishOnPaper(

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Paper, PrintPage } from "../ui/Paper.tsx";
+import { Paper, PrintPage } from "../ui/parts/Paper.tsx";
 import type { Route } from "./+types/labels.route";
 import { dishOnPaper } from "./dishOnPaper.server.ts";
 import { type LabelsView, labelsView, type PanLabel } from "./labels.view.ts";

@@ -4,8 +4,8 @@ import { ALLERGENS } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
 import type { Sitting } from "#db";
-import type { PlannedDishRow } from "../ui/planned.server.ts";
-import type { Reading } from "../ui/reading.ts";
+import type { PlannedDishRow } from "../ui/server/planned.server.ts";
+import type { Reading } from "../ui/words/reading.ts";
 
 export interface PanLabel {
 	readonly number: string;

@@ -1,15 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Link, redirect, useNavigation } from "react-router";
 import { changeSitting, readKitchen, readPanTypes, readSitting, withRecipes } from "#db";
-import { Allergens } from "../ui/Allergens.tsx";
-import { typedIn } from "../ui/form.ts";
-import { NotSentNote } from "../ui/NotSentNote.tsx";
-import { isNotSent, sentOrKept } from "../ui/offline.ts";
-import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
-import { StaleNote } from "../ui/StaleNote.tsx";
-import { doneOrSaid, refused } from "../ui/said.server.ts";
-import { Tape } from "../ui/Tape.tsx";
-import { foundOr404, visitOf } from "../ui/visit.ts";
+import { typedIn } from "../ui/forms/form.ts";
+import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
+import { StaleNote } from "../ui/forms/StaleNote.tsx";
+import { Allergens } from "../ui/parts/Allergens.tsx";
+import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { Tape } from "../ui/parts/Tape.tsx";
+import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/longTable.route";
 import { longTableView } from "./longTable.view.ts";
 import { PlaceSheet, WorkSheet } from "./PlaceSheet.tsx";
@@ -82,7 +82,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 	return sentOrKept(serverAction);
 }
 
-export { revalidateWhenSent as shouldRevalidate } from "../ui/offline.ts";
+export { revalidateWhenSent as shouldRevalidate } from "../ui/forms/offline.ts";
 
 const Top = chakra("div", {
 	base: { display: "flex", flexWrap: "wrap", alignItems: "flex-end", gap: "12px 28px", marginBottom: "14px" },

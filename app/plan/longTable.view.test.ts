@@ -1,8 +1,8 @@
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
 import { readHouse, readKitchen, readPanTypes, readSittings, withRecipes } from "#db";
-import { openDemoHouse } from "../ui/demoTables.testing.ts";
-import { readingIn } from "../ui/reading.ts";
+import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
+import { readingIn } from "../ui/words/reading.ts";
 import { type LongTableGiven, longTableView } from "./longTable.view.ts";
 import type { Trial } from "./trial.ts";
 

@@ -2,9 +2,9 @@ import { Refusal } from "#core/check";
 import { onePanMore, type PanSaving, type SizedDish, sizeDish } from "#core/plan";
 import { cookedRecipe, orderOf } from "#core/sitting";
 import { type DishWithRecipe, readKitchen, readSitting, withRecipes } from "#db";
-import { choosePansTogether } from "../ui/planned.server.ts";
-import { counted, type Reading } from "../ui/reading.ts";
-import { foundOr404, visitOf } from "../ui/visit.ts";
+import { choosePansTogether } from "../ui/server/planned.server.ts";
+import { foundOr404, visitOf } from "../ui/server/visit.ts";
+import { counted, type Reading } from "../ui/words/reading.ts";
 import type { Route } from "./+types/morePans.route";
 import { hasTrial, readTrial } from "./trial.ts";
 

@@ -1,4 +1,4 @@
-import { PrintPage } from "../ui/Paper.tsx";
+import { PrintPage } from "../ui/parts/Paper.tsx";
 import type { Route } from "./+types/sheet.route";
 import { dishOnPaper } from "./dishOnPaper.server.ts";
 import { SheetPaper } from "./SheetPaper.tsx";

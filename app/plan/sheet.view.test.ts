@@ -1,8 +1,8 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { UNITS } from "#core/quantity";
 import { PLACES } from "#core/trade";
-import { type DemoTable, type DemoTables, demoTables, tableOf } from "../ui/demoTables.testing.ts";
-import { readingIn } from "../ui/reading.ts";
+import { type DemoTable, type DemoTables, demoTables, tableOf } from "../ui/server/demoTables.testing.ts";
+import { readingIn } from "../ui/words/reading.ts";
 import { sheetView } from "./sheet.view.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);

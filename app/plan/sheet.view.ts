@@ -7,14 +7,14 @@ import type { Sitting } from "#db";
 import { checksOf } from "../places/braise/checks.ts";
 import { PLACE, tasksOf } from "../places/index.ts";
 import { pansWords, setWords } from "../places/words.ts";
-import { type AllergenView, allergenView } from "../ui/allergenView.ts";
-import { cautionsOf } from "../ui/cautions.ts";
-import { lineView } from "../ui/lineView.ts";
-import type { PlannedDishRow } from "../ui/planned.server.ts";
-import { counted, type Reading } from "../ui/reading.ts";
-import { versionWords } from "../ui/stateWords.ts";
-import { minutesWords } from "../ui/stepView.ts";
-import { warningWords } from "../ui/warningWords.ts";
+import type { PlannedDishRow } from "../ui/server/planned.server.ts";
+import { type AllergenView, allergenView } from "../ui/words/allergenView.ts";
+import { cautionsOf } from "../ui/words/cautions.ts";
+import { lineView } from "../ui/words/lineView.ts";
+import { counted, type Reading } from "../ui/words/reading.ts";
+import { versionWords } from "../ui/words/stateWords.ts";
+import { minutesWords } from "../ui/words/stepView.ts";
+import { warningWords } from "../ui/words/warningWords.ts";
 
 export interface SheetGiven {
 	readonly house: string;

@@ -3,8 +3,8 @@ import { Count, Covers, oneOf, Refusal, refuse } from "#core/check";
 import { parseWeight, type UnitSystem } from "#core/quantity";
 import { fromWallClock } from "#core/time";
 import type { DishWithRecipe, Sitting } from "#db";
-import { type FormRead, readForm, typedIn, wrongOf } from "../ui/form.ts";
-import { readLine, readWishes } from "../ui/settled.ts";
+import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
+import { readLine, readWishes } from "../ui/forms/settled.ts";
 
 /** What the long table's own control can change, as it is typed. */
 const TrialForm = Type.Object({

@@ -1,10 +1,10 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { HOUSE_CODES } from "#core/safety";
 import { placesOf, tasksOf } from "../places/index.ts";
-import { cautionsOf } from "../ui/cautions.ts";
-import { type DemoTables, demoTables, tableOf } from "../ui/demoTables.testing.ts";
-import { readingIn } from "../ui/reading.ts";
-import { warningWords } from "../ui/warningWords.ts";
+import { type DemoTables, demoTables, tableOf } from "../ui/server/demoTables.testing.ts";
+import { cautionsOf } from "../ui/words/cautions.ts";
+import { readingIn } from "../ui/words/reading.ts";
+import { warningWords } from "../ui/words/warningWords.ts";
 import { detailOf } from "./detail.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);

@@ -2,11 +2,11 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Form, redirect } from "react-router";
 import { checked } from "#core/check";
 import { keepPreferences, Preferences } from "#server";
-import { Choice, Field } from "../ui/Field.tsx";
-import { typedIn } from "../ui/form.ts";
-import { Act, Key, Page, Sheet, Title } from "../ui/parts.tsx";
-import { doneOrSaid } from "../ui/said.server.ts";
-import { visitOf } from "../ui/visit.ts";
+import { Choice, Field } from "../ui/forms/Field.tsx";
+import { typedIn } from "../ui/forms/form.ts";
+import { Act, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { doneOrSaid } from "../ui/server/said.server.ts";
+import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/preferences.route";
 
 export const meta: Route.MetaFunction = () => [{ title: "At this desk · Wide Table" }];

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { DIET_KEYS, DIETS } from "#core/recipe";
-import { Field, LongText } from "../ui/Field.tsx";
-import type { Typed, Wrong } from "../ui/form.ts";
+import { Field, LongText } from "../ui/forms/Field.tsx";
+import type { Typed, Wrong } from "../ui/forms/form.ts";
 
 const Grid = chakra("div", {
 	base: { display: "grid", gap: "12px 14px", gridTemplateColumns: "repeat(2, minmax(0, 1fr))" },

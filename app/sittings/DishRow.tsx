@@ -1,10 +1,10 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { Facts } from "../ui/Facts.tsx";
-import { Field } from "../ui/Field.tsx";
-import type { Typed, Wrong } from "../ui/form.ts";
-import { Act, ActLink, Note, Sheet } from "../ui/parts.tsx";
-import { Tape } from "../ui/Tape.tsx";
+import { Field } from "../ui/forms/Field.tsx";
+import type { Typed, Wrong } from "../ui/forms/form.ts";
+import { Facts } from "../ui/parts/Facts.tsx";
+import { Act, ActLink, Note, Sheet } from "../ui/parts/parts.tsx";
+import { Tape } from "../ui/parts/Tape.tsx";
 import type { DishView } from "./dishView.ts";
 
 interface DishRowProps {

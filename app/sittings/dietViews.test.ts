@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { DIET_KEYS } from "#core/recipe";
-import { type DemoTables, demoTables } from "../ui/demoTables.testing.ts";
+import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { dietViews } from "./dietViews.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);

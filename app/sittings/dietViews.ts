@@ -1,5 +1,5 @@
 import { DIETS, type DietCount, dietsAnswered } from "#core/recipe";
-import type { PlannedDishRow } from "../ui/planned.server.ts";
+import type { PlannedDishRow } from "../ui/server/planned.server.ts";
 
 /** Guests of one diet as the sitting shows them. */
 export interface DietView {

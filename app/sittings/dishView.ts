@@ -3,9 +3,9 @@ import { startAt } from "#core/plan";
 import { PLACE_WORDS, type PlaceKey } from "#core/trade";
 import { tasksOf } from "../places/index.ts";
 import { pansWords } from "../places/words.ts";
-import type { PlannedDishRow } from "../ui/planned.server.ts";
-import { percentTyped, type Reading } from "../ui/reading.ts";
-import { warningWords } from "../ui/warningWords.ts";
+import type { PlannedDishRow } from "../ui/server/planned.server.ts";
+import { percentTyped, type Reading } from "../ui/words/reading.ts";
+import { warningWords } from "../ui/words/warningWords.ts";
 
 /** A dish on its sitting in brief: its figures, or why there are none. Only days other than that of service are named. @param standards numbers in use, by recipe */
 export function dishView(

@@ -2,10 +2,10 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, redirect } from "react-router";
 import { onDay, wallClock } from "#core/time";
 import { addSitting } from "#db";
-import { NotSentNote } from "../ui/NotSentNote.tsx";
-import { isNotSent, sentOrKept } from "../ui/offline.ts";
-import { Act, ActLink, Key, Page, Sheet, Title } from "../ui/parts.tsx";
-import { visitOf } from "../ui/visit.ts";
+import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
+import { Act, ActLink, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/newSitting.route";
 import { DetailFields } from "./DetailFields.tsx";
 import { readDetails } from "./sittingForm.ts";
@@ -30,7 +30,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 	return sentOrKept(serverAction);
 }
 
-export { revalidateWhenSent as shouldRevalidate } from "../ui/offline.ts";
+export { revalidateWhenSent as shouldRevalidate } from "../ui/forms/offline.ts";
 
 export default function NewSitting({ loaderData, actionData: result }: Route.ComponentProps) {
 	const actionData = isNotSent(result) ? undefined : result;

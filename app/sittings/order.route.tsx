@@ -1,9 +1,9 @@
 import type { OrderRow } from "#core/plan";
 import { wallClock } from "#core/time";
-import { Paper, PaperHead, PaperTable, PrintPage } from "../ui/Paper.tsx";
-import { ActLink, Note } from "../ui/parts.tsx";
-import { counted, money, type Reading } from "../ui/reading.ts";
-import { visitOf } from "../ui/visit.ts";
+import { Paper, PaperHead, PaperTable, PrintPage } from "../ui/parts/Paper.tsx";
+import { ActLink, Note } from "../ui/parts/parts.tsx";
+import { visitOf } from "../ui/server/visit.ts";
+import { counted, money, type Reading } from "../ui/words/reading.ts";
 import type { Route } from "./+types/order.route";
 import { orderFor } from "./order.ts";
 

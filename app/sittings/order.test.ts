@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { readHouse, readSittings, type Store } from "#db";
-import { openDemoHouse } from "../ui/demoTables.testing.ts";
-import { readingIn } from "../ui/reading.ts";
-import type { HouseVisit } from "../ui/visit.ts";
+import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
+import type { HouseVisit } from "../ui/server/visit.ts";
+import { readingIn } from "../ui/words/reading.ts";
 import { type Order, orderFor } from "./order.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);

@@ -1,8 +1,8 @@
 import { type OrderRow, orderList, startAt } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
 import { readKitchen, readSitting, type Sitting } from "#db";
-import { plannedDishes } from "../ui/planned.server.ts";
-import { foundOr404, type HouseVisit } from "../ui/visit.ts";
+import { plannedDishes } from "../ui/server/planned.server.ts";
+import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 
 /** What has to be bought for a sitting, by supplier. */
 export interface Order {

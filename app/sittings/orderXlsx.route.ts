@@ -1,8 +1,8 @@
 import ExcelJS from "exceljs";
 import type { OrderRow } from "#core/plan";
 import { wallClock } from "#core/time";
-import { minorUnitsOf } from "../ui/reading.ts";
-import { visitOf } from "../ui/visit.ts";
+import { visitOf } from "../ui/server/visit.ts";
+import { minorUnitsOf } from "../ui/words/reading.ts";
 import type { Route } from "./+types/orderXlsx.route";
 import { type Order, orderFor } from "./order.ts";
 

@@ -1,5 +1,5 @@
 import type { SittingDetails } from "#db";
-import { readForm, type Typed, typedIn, type Wrong } from "../ui/form.ts";
+import { readForm, type Typed, typedIn, type Wrong } from "../ui/forms/form.ts";
 import { readDetails, ShareForm } from "./sittingForm.ts";
 
 interface Shares {

@@ -5,16 +5,16 @@ import { newDish } from "#core/sitting";
 import { wallClock } from "#core/time";
 import { changeSitting, type Reader, readBook, readDish, readKitchen, readSitting, withRecipes } from "#db";
 import { tasksOf } from "../places/index.ts";
-import { Choice } from "../ui/Field.tsx";
-import { NotSentNote } from "../ui/NotSentNote.tsx";
-import { isNotSent, sentOrKept } from "../ui/offline.ts";
-import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts.tsx";
-import { plannedDishes } from "../ui/planned.server.ts";
-import { counted } from "../ui/reading.ts";
-import { StaleNote } from "../ui/StaleNote.tsx";
-import { doneOrSaid, refused } from "../ui/said.server.ts";
-import { Tape } from "../ui/Tape.tsx";
-import { foundOr404, visitOf } from "../ui/visit.ts";
+import { Choice } from "../ui/forms/Field.tsx";
+import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
+import { StaleNote } from "../ui/forms/StaleNote.tsx";
+import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { Tape } from "../ui/parts/Tape.tsx";
+import { plannedDishes } from "../ui/server/planned.server.ts";
+import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { foundOr404, visitOf } from "../ui/server/visit.ts";
+import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/sitting.route";
 import { DetailFields } from "./DetailFields.tsx";
 import { DishRow } from "./DishRow.tsx";
@@ -117,7 +117,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 	return sentOrKept(serverAction);
 }
 
-export { revalidateWhenSent as shouldRevalidate } from "../ui/offline.ts";
+export { revalidateWhenSent as shouldRevalidate } from "../ui/forms/offline.ts";
 
 const Columns = chakra("div", {
 	base: {

@@ -3,7 +3,7 @@ import { Covers, LARGEST_COUNT, Name, Refusal, refuse } from "#core/check";
 import { DIET_KEYS, type DietCount } from "#core/recipe";
 import { fromWallClock } from "#core/time";
 import type { SittingDetails } from "#db";
-import { type FormRead, readForm, typedIn, type Wrong, wrongOf } from "../ui/form.ts";
+import { type FormRead, readForm, typedIn, type Wrong, wrongOf } from "../ui/forms/form.ts";
 
 /** The details of a sitting as they are typed. */
 export const SittingForm = Type.Object({

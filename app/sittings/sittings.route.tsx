@@ -2,10 +2,10 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
 import { onDay } from "#core/time";
 import { readSittings, type Sitting, withRecipes } from "#db";
-import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts.tsx";
-import { counted } from "../ui/reading.ts";
-import { Tape } from "../ui/Tape.tsx";
-import { visitOf } from "../ui/visit.ts";
+import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { Tape } from "../ui/parts/Tape.tsx";
+import { visitOf } from "../ui/server/visit.ts";
+import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/sittings.route";
 
 export const meta: Route.MetaFunction = () => [{ title: "Sittings · Wide Table" }];

@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { Figure, Muted, Sheet } from "../ui/parts.tsx";
-import { counted } from "../ui/reading.ts";
-import { Tape } from "../ui/Tape.tsx";
+import { Figure, Muted, Sheet } from "../ui/parts/parts.tsx";
+import { Tape } from "../ui/parts/Tape.tsx";
+import { counted } from "../ui/words/reading.ts";
 
 interface SittingCardProps {
 	readonly sitting: {

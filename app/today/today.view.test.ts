@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { type DemoTables, demoTables } from "../ui/demoTables.testing.ts";
-import { readingIn } from "../ui/reading.ts";
+import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
+import { readingIn } from "../ui/words/reading.ts";
 import { type ComingSitting, todayView } from "./today.view.ts";
 
 const ZONE = "Atlantic/Faroe";

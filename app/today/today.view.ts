@@ -2,8 +2,8 @@ import type { Kitchen } from "#core/kitchen";
 import { onDay } from "#core/time";
 import type { Sitting } from "#db";
 import { tasksOf } from "../places/index.ts";
-import type { PlannedSittingRows } from "../ui/planned.server.ts";
-import type { Reading } from "../ui/reading.ts";
+import type { PlannedSittingRows } from "../ui/server/planned.server.ts";
+import type { Reading } from "../ui/words/reading.ts";
 
 /** How far ahead the day's list looks. */
 export const DAYS_AHEAD = 14;

@@ -2,8 +2,8 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
 import { CATEGORIES, CATEGORY_KEYS, type Draft } from "#core/recipe";
 import { CUTS, cutWords, LIDS } from "#core/trade";
-import { Choice, Field, LongText } from "../../ui/Field.tsx";
-import { Heading, Sheet } from "../../ui/parts.tsx";
+import { Choice, Field, LongText } from "../../ui/forms/Field.tsx";
+import { Heading, Sheet } from "../../ui/parts/parts.tsx";
 import { changeField } from "../draftEdits.ts";
 
 export interface FieldSheetsProps {

@@ -8,8 +8,8 @@ import {
 	SCHOOLS,
 	type SchoolQuestion,
 } from "#core/recipe";
-import { Choice } from "../../ui/Field.tsx";
-import { Heading, Muted, Sheet } from "../../ui/parts.tsx";
+import { Choice } from "../../ui/forms/Field.tsx";
+import { Heading, Muted, Sheet } from "../../ui/parts/parts.tsx";
 
 interface SchoolChooserProps {
 	readonly draft: Draft;

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { CardServes, Draft } from "#core/recipe";
-import { Act, Note } from "../../ui/parts.tsx";
+import { Act, Note } from "../../ui/parts/parts.tsx";
 import { changeField } from "../draftEdits.ts";
 
 export interface ServesNoteProps {

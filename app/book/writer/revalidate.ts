@@ -1,5 +1,5 @@
 import type { ShouldRevalidateFunction } from "react-router";
-import { revalidateWhenSent as whenSent } from "../../ui/offline.ts";
+import { revalidateWhenSent as whenSent } from "../../ui/forms/offline.ts";
 
 /** A draft that was kept is on the page already; asking for it again would only slow typing. */
 export const revalidateWhenSent: ShouldRevalidateFunction = (given) =>

@@ -2,7 +2,7 @@ import isEqual from "fast-deep-equal";
 import { type RefObject, useCallback, useEffect, useReducer, useRef, useState } from "react";
 import { useFetcher } from "react-router";
 import type { Draft } from "#core/recipe";
-import { isNotSent } from "../../ui/offline.ts";
+import { isNotSent } from "../../ui/forms/offline.ts";
 
 /** Changes of one field closer together than this are one step of undo, ms. */
 const ONE_STEP_MS = 1200;

@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useState } from "react";
 import { wallClock } from "#core/time";
-import { OvenCavity } from "../../ui/OvenCavity.tsx";
-import { ActLink } from "../../ui/parts.tsx";
-import { ReadCurve } from "../../ui/ReadCurve.tsx";
+import { OvenCavity } from "../../ui/drawings/OvenCavity.tsx";
+import { ReadCurve } from "../../ui/drawings/ReadCurve.tsx";
+import { ActLink } from "../../ui/parts/parts.tsx";
 import type { BodyProps } from "../PlaceBody.ts";
 import type { BraiseDrawing, BraiseView } from "./braise.view.ts";
 import type { Check } from "./checks.ts";

@@ -3,10 +3,10 @@ import { useState } from "react";
 import type { WayToTender } from "#core/braise";
 import { durationWords, minutesUntil, startBefore, wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
-import { Facts } from "../../ui/Facts.tsx";
-import { Field } from "../../ui/Field.tsx";
-import { type Measures, measuresIn } from "../../ui/measures.ts";
-import { Act, Heading, Muted, Note } from "../../ui/parts.tsx";
+import { Field } from "../../ui/forms/Field.tsx";
+import { Facts } from "../../ui/parts/Facts.tsx";
+import { Act, Heading, Muted, Note } from "../../ui/parts/parts.tsx";
+import { type Measures, measuresIn } from "../../ui/words/measures.ts";
 import { useBraiseWorker } from "../../workers/useBraiseWorker.ts";
 import type { BraiseDrawing } from "./braise.view.ts";
 

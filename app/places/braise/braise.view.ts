@@ -6,10 +6,10 @@ import { type BraiseGroup, type Plan, startAt } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { LIDS } from "#core/trade";
 import { isByPiece } from "#core/yields";
-import type { CurveMoment } from "../../ui/BraiseCurve.tsx";
-import type { OvenDrawing } from "../../ui/drawings.ts";
-import { labAddress } from "../../ui/labAddress.ts";
-import { percent, type Reading } from "../../ui/reading.ts";
+import type { CurveMoment } from "../../ui/drawings/BraiseCurve.tsx";
+import type { OvenDrawing } from "../../ui/drawings/drawings.ts";
+import { labAddress } from "../../ui/forms/labAddress.ts";
+import { percent, type Reading } from "../../ui/words/reading.ts";
 import type { PlaceGiven } from "../Place.ts";
 import { type Check, checksOf } from "./checks.ts";
 

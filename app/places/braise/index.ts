@@ -1,7 +1,7 @@
 import { type BraiseGroup, joinsLate, type Plan, startAt } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import { LIDS } from "#core/trade";
-import type { Reading } from "../../ui/reading.ts";
+import type { Reading } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
 import { setWords } from "../words.ts";
 import { braiseView } from "./braise.view.ts";

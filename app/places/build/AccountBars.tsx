@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Facts } from "../../ui/Facts.tsx";
-import { Figure } from "../../ui/parts.tsx";
+import { Facts } from "../../ui/parts/Facts.tsx";
+import { Figure } from "../../ui/parts/parts.tsx";
 import type { AccountView } from "./account.view.ts";
 
 const COLOURS = { in: "broth", out: "hair", left: "next" } as const;

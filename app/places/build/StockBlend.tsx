@@ -3,8 +3,8 @@ import { useState } from "react";
 import { Refusal } from "#core/check";
 import { blendStock } from "#core/liquid";
 import { threeDigits } from "#core/quantity";
-import { Field } from "../../ui/Field.tsx";
-import { Figure, Muted } from "../../ui/parts.tsx";
+import { Field } from "../../ui/forms/Field.tsx";
+import { Figure, Muted } from "../../ui/parts/parts.tsx";
 
 const FIELDS = [
 	{ name: "strong_g_per_l", label: "Strong stock", after: "g/l" },

@@ -1,6 +1,6 @@
 import type { Plan } from "#core/plan";
 import { startAt } from "#core/plan";
-import { counted, type Reading } from "../../ui/reading.ts";
+import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
 import { mainName, portionWords } from "../words.ts";
 

@@ -1,7 +1,7 @@
 import { startAt, taskAt } from "#core/plan";
 import { HOUSE_CODES } from "#core/safety";
 import { durationWords } from "#core/time";
-import { coolingWords } from "../../ui/cautions.ts";
+import { coolingWords } from "../../ui/words/cautions.ts";
 import { NO_LINES, type Place } from "../Place.ts";
 
 export const chill: Place = {

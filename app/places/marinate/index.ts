@@ -1,6 +1,6 @@
 import { marinadeOf, type Plan, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
-import type { Reading } from "../../ui/reading.ts";
+import type { Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
 
 export const marinate: Place = {

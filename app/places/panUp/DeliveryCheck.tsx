@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { MixedPacking } from "#core/pans";
-import { PanFromAbove } from "../../ui/PanFromAbove.tsx";
-import { Act, Figure, Muted } from "../../ui/parts.tsx";
-import { counted } from "../../ui/reading.ts";
+import { PanFromAbove } from "../../ui/drawings/PanFromAbove.tsx";
+import { Act, Figure, Muted } from "../../ui/parts/parts.tsx";
+import { counted } from "../../ui/words/reading.ts";
 import type { AlikePans, PanUpView } from "./panUp.view.ts";
 import { usePacking } from "./usePacking.ts";
 

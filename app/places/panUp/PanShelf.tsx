@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { useFetcher, useLocation, useParams } from "react-router";
-import { Act, Muted, Table } from "../../ui/parts.tsx";
-import { wishesTyped, withWish } from "../../ui/settled.ts";
-import { type Column, TableHead } from "../../ui/TableHead.tsx";
+import { wishesTyped, withWish } from "../../ui/forms/settled.ts";
+import { Act, Muted, Table } from "../../ui/parts/parts.tsx";
+import { type Column, TableHead } from "../../ui/parts/TableHead.tsx";
 import { setTrial } from "../setTrial.ts";
 import type { PanUpView, ShelfKind } from "./panUp.view.ts";
 

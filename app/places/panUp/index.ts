@@ -1,6 +1,6 @@
 import { lineWords } from "#core/pans";
 import { LIDS } from "#core/trade";
-import { counted } from "../../ui/reading.ts";
+import { counted } from "../../ui/words/reading.ts";
 import { type Headline, NO_LINES, type Place, type PlaceGiven, type TableGiven } from "../Place.ts";
 import { pansWords } from "../words.ts";
 import { panUpView } from "./panUp.view.ts";

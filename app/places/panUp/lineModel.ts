@@ -9,9 +9,9 @@ import {
 	type Piece,
 	pieceHeight,
 } from "#core/pans";
-import type { CutDrawing } from "../../ui/drawings.ts";
-import { type Measures, measuresIn } from "../../ui/measures.ts";
-import { counted } from "../../ui/reading.ts";
+import type { CutDrawing } from "../../ui/drawings/drawings.ts";
+import { type Measures, measuresIn } from "../../ui/words/measures.ts";
+import { counted } from "../../ui/words/reading.ts";
 import type { AlikePans, PanUpView } from "./panUp.view.ts";
 
 /** Nearer than this to a school's height the line is that school's, mm. */

@@ -3,9 +3,9 @@ import { lineWords, piecesPerPan, rimOf } from "#core/pans";
 import type { UnitSystem } from "#core/quantity";
 import type { Recipe } from "#core/recipe";
 import { LIDS } from "#core/trade";
-import type { PanDrawing } from "../../ui/drawings.ts";
-import { panDrawing } from "../../ui/panDrawing.ts";
-import { counted, type Reading } from "../../ui/reading.ts";
+import type { PanDrawing } from "../../ui/drawings/drawings.ts";
+import { panDrawing } from "../../ui/drawings/panDrawing.ts";
+import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { PlaceGiven, TableGiven } from "../Place.ts";
 
 /** Everything the page needs to draw the pans and to reckon while the line is dragged. */

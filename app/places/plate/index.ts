@@ -1,5 +1,5 @@
 import { startAt } from "#core/plan";
-import { counted } from "../../ui/reading.ts";
+import { counted } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
 import { portionWords } from "../words.ts";
 

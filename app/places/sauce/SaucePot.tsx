@@ -3,9 +3,9 @@ import { scaleLinear } from "d3-scale";
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
 import { reduce } from "#core/sauce";
 import { durationWords } from "#core/time";
-import { Facts } from "../../ui/Facts.tsx";
-import { measuresIn } from "../../ui/measures.ts";
-import { Muted } from "../../ui/parts.tsx";
+import { Facts } from "../../ui/parts/Facts.tsx";
+import { Muted } from "../../ui/parts/parts.tsx";
+import { measuresIn } from "../../ui/words/measures.ts";
 import type { PotView } from "./pot.view.ts";
 import { SaltScale } from "./SaltScale.tsx";
 

@@ -1,6 +1,6 @@
 import { type PlanSauce, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
-import type { Reading } from "../../ui/reading.ts";
+import type { Reading } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
 import { potView, saltWords } from "./pot.view.ts";
 

@@ -1,7 +1,7 @@
 import type { Remedy } from "#core/liquid";
 import { threeDigits, type UnitSystem } from "#core/quantity";
 import { durationWords } from "#core/time";
-import type { Reading } from "../../ui/reading.ts";
+import type { Reading } from "../../ui/words/reading.ts";
 import type { PlaceGiven } from "../Place.ts";
 
 /** The pot in which the sauce is finished, as the page draws it and reckons with it. */

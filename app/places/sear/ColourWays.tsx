@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Act, Figure, Muted } from "../../ui/parts.tsx";
+import { Act, Figure, Muted } from "../../ui/parts/parts.tsx";
 import { setTrial } from "../setTrial.ts";
 import type { ColourView, WayView } from "./colour.view.ts";
 

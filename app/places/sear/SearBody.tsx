@@ -1,4 +1,4 @@
-import { PanFromAbove } from "../../ui/PanFromAbove.tsx";
+import { PanFromAbove } from "../../ui/drawings/PanFromAbove.tsx";
 import { DrawnColumns } from "../DrawnColumns.tsx";
 import type { BodyProps } from "../PlaceBody.ts";
 import { ColourWays } from "./ColourWays.tsx";

@@ -1,9 +1,9 @@
 import type { ColourWay } from "#core/plan";
 import { COLOUR_C, SEAR_GAP_MM } from "#core/sear";
 import { durationWords } from "#core/time";
-import type { PanDrawing } from "../../ui/drawings.ts";
-import { panDrawing } from "../../ui/panDrawing.ts";
-import { counted } from "../../ui/reading.ts";
+import type { PanDrawing } from "../../ui/drawings/drawings.ts";
+import { panDrawing } from "../../ui/drawings/panDrawing.ts";
+import { counted } from "../../ui/words/reading.ts";
 import type { PlaceGiven, TableGiven } from "../Place.ts";
 
 /** Both ways of colouring side by side, and what the chosen one looks like. */

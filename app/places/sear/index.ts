@@ -1,7 +1,7 @@
 import { startAt } from "#core/plan";
 import { COLOUR_C } from "#core/sear";
 import { durationWords } from "#core/time";
-import { counted } from "../../ui/reading.ts";
+import { counted } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
 import { colourView } from "./colour.view.ts";
 

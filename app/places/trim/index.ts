@@ -1,6 +1,6 @@
 import { startAt } from "#core/plan";
 import { durationWords } from "#core/time";
-import { counted } from "../../ui/reading.ts";
+import { counted } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
 import { pieceWords } from "../words.ts";
 

@@ -3,8 +3,8 @@ import { scaleLinear } from "d3-scale";
 import { area, line } from "d3-shape";
 import { memo, type PointerEvent, useId } from "react";
 import type { BraiseCurve as Curve, Mark } from "#core/braise";
+import { type Measures, measuresIn } from "../words/measures.ts";
 import { heatColour } from "./heat.ts";
-import { type Measures, measuresIn } from "./measures.ts";
 
 const Svg = chakra("svg", {
 	base: {

@@ -1,4 +1,4 @@
-import type { AllergenView } from "./allergenView.ts";
+import type { AllergenView } from "../words/allergenView.ts";
 import { Heading, Muted, Sheet } from "./parts.tsx";
 
 /** What a dish contains, may contain and is free of, each traced to the line that brings it. */

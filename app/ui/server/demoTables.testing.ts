@@ -3,7 +3,7 @@ import type { Kitchen } from "#core/kitchen";
 import type { PreparedBatch } from "#core/plan";
 import { readKitchen, readSittings, type Sitting, type Store } from "#db";
 import { seedSkerryHouse } from "#db/demo";
-import { freshStore } from "../../db/freshStore.testing.ts";
+import { freshStore } from "../../../db/freshStore.testing.ts";
 import { type PlannedDishRow, plannedSitting } from "./planned.server.ts";
 
 const FORTNIGHT_MS = 15 * 86_400_000;

@@ -1,6 +1,6 @@
 import { DIETS, type DietCount } from "#core/recipe";
 import type { Stale, StoredEvent } from "#db";
-import type { Reading } from "./reading.ts";
+import type { Reading } from "../words/reading.ts";
 
 /** What somebody else changed in between, in words. */
 export interface StaleView {

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import type { LineView } from "./lineView.ts";
+import type { LineView } from "../words/lineView.ts";
 import { Muted, Table } from "./parts.tsx";
 import { TableHead } from "./TableHead.tsx";
 

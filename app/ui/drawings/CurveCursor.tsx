@@ -1,9 +1,9 @@
 import { memo } from "react";
 import { type BraiseCurve, pointAt } from "#core/braise";
+import { Facts } from "../parts/Facts.tsx";
+import { Slider } from "../parts/parts.tsx";
+import { type Measures, measuresIn } from "../words/measures.ts";
 import { plotShares } from "./BraiseCurve.tsx";
-import { Facts } from "./Facts.tsx";
-import { type Measures, measuresIn } from "./measures.ts";
-import { Slider } from "./parts.tsx";
 
 interface CurveCursorProps {
 	readonly curve: BraiseCurve;

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import type { StepView } from "./stepView.ts";
+import type { StepView } from "../words/stepView.ts";
 
 /** A step as it is read beside the stove: what to do, who and how long, what to look for, what to mind. */
 export function StepWords({ step }: { readonly step: StepView }) {

@@ -8,8 +8,8 @@ import {
 	Stale,
 	type Store,
 } from "#db";
-import { openDemoHouse } from "./demoTables.testing.ts";
-import { readingIn } from "./reading.ts";
+import { openDemoHouse } from "../server/demoTables.testing.ts";
+import { readingIn } from "../words/reading.ts";
 import { staleView } from "./stale.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);

@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
-import type { LineView } from "./lineView.ts";
+import type { LineView } from "../words/lineView.ts";
+import type { StepView } from "../words/stepView.ts";
 import { Act, ActLink, Key, Page } from "./parts.tsx";
-import type { StepView } from "./stepView.ts";
 
 /** A sheet of paper as it will be printed: black on white. */
 export const Paper = chakra("article", {

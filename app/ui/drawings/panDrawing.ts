@@ -8,9 +8,9 @@ import {
 	pieceHeight,
 	rimOf,
 } from "#core/pans";
+import type { Measures } from "../words/measures.ts";
+import { counted } from "../words/reading.ts";
 import type { PanDrawing } from "./drawings.ts";
-import type { Measures } from "./measures.ts";
-import { counted } from "./reading.ts";
 
 /** A pan drawn to scale: empty, or with one layer of pieces laid out in it. */
 export function panDrawing(

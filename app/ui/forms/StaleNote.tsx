@@ -1,4 +1,4 @@
-import { ActLink, Heading, Note } from "./parts.tsx";
+import { ActLink, Heading, Note } from "../parts/parts.tsx";
 import type { StaleView } from "./stale.ts";
 
 /** Somebody else saved first: what they changed, and the two ways on. */

@@ -1,4 +1,4 @@
-import { Heading, Note } from "./parts.tsx";
+import { Heading, Note } from "../parts/parts.tsx";
 
 /** The connection is gone: nothing is saved, and nothing typed is lost. */
 export function NotSentNote() {

@@ -1,9 +1,9 @@
 import { data } from "react-router";
 import { Refusal } from "#core/check";
 import { Stale } from "#db";
-import { type Typed, type Wrong, wrongOf } from "./form.ts";
-import type { Reading } from "./reading.ts";
-import { type StaleView, staleView } from "./stale.ts";
+import { type Typed, type Wrong, wrongOf } from "../forms/form.ts";
+import { type StaleView, staleView } from "../forms/stale.ts";
+import type { Reading } from "../words/reading.ts";
 
 /** A change that was not carried out: what was typed, what is wrong with it, or who was quicker. */
 export interface NotDone {

@@ -2,7 +2,7 @@ import type { RouterContextProvider } from "react-router";
 import { data } from "react-router";
 import { type HouseRow, Missing, readHouse } from "#db";
 import { type Visit, visitContext } from "#server";
-import { type Reading, readingIn } from "./reading.ts";
+import { type Reading, readingIn } from "../words/reading.ts";
 
 export interface HouseVisit extends Visit {
 	readonly house: HouseRow;

@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { refuse } from "#core/check";
 import { Stale } from "#db";
-import { readingIn } from "./reading.ts";
+import { readingIn } from "../words/reading.ts";
 import { doneOrSaid } from "./said.server.ts";
 
 const READING = readingIn("metric", "UTC", 0);
