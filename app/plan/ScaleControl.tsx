@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { useCallback, useEffect, useRef } from "react";
+import { useCallback, useEffect, useRef, useState } from "react";
 import { Form, Link, useSearchParams, useSubmit } from "react-router";
 import { TRIAL } from "../places/setTrial.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
@@ -67,6 +67,8 @@ const Slot = chakra("div", { base: { flexGrow: 1, minWidth: 0 } });
 
 /** How long typing may pause before the table follows, ms. */
 const PAUSE_MS = 180;
+/** What drawings put into the form; nobody types in these. */
+const SETTLED = ["wishes", "line", "colour"] as const;
 
 interface ScaleControlProps {
 	readonly view: LongTableView;
@@ -90,9 +92,15 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 	useEffect(() => {
 		if (!tried) form.current?.reset();
 	}, [tried]);
+	const [settled, setSettled] = useState(typed);
+	// An answer to an earlier trial does not take back what has been changed since.
+	useEffect(() => {
+		if (timer.current === undefined) setSettled(typed);
+	}, [typed]);
 	const follow = useCallback(() => {
 		clearTimeout(timer.current);
 		timer.current = setTimeout(() => {
+			timer.current = undefined;
 			if (form.current) submit(form.current, { method: "get", replace: true, preventScrollReset: true });
 		}, PAUSE_MS);
 	}, [submit]);
@@ -111,14 +119,17 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 			ref={form}
 			onChange={follow}
 			// What is taken needs no trying any more.
-			onSubmit={() => clearTimeout(timer.current)}
+			onSubmit={() => {
+				clearTimeout(timer.current);
+				timer.current = undefined;
+			}}
 			id="scale"
 			preventScrollReset
 		>
 			<input type="hidden" name="place" value={place} />
 			<input type="hidden" name="version" value={version} />
-			{(["wishes", "line", "colour"] as const).map((name) => (
-				<input key={name + typed[name]} type="hidden" name={name} defaultValue={typed[name]} />
+			{SETTLED.map((name) => (
+				<input key={name + settled[name]} type="hidden" name={name} defaultValue={settled[name]} />
 			))}
 			<Box>
 				<chakra.legend srOnly>Size of the batch and hour of service</chakra.legend>

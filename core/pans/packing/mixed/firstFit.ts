@@ -4,7 +4,8 @@ import { contact, meets } from "./contact.ts";
 import { type Corner, cornersFor, covers, newCorners } from "./corners.ts";
 import { isInside, type Room } from "./room.ts";
 
-interface Open {
+/** A pan that still takes pieces. */
+interface OpenPan {
 	readonly laid: Laid[];
 	/** Corners that cells already laid have made; those that are covered are dropped. */
 	corners: Corner[];
@@ -12,7 +13,7 @@ interface Open {
 }
 
 export function firstFit(room: Room, order: readonly Cell[]): Laid[][] {
-	const pans: Open[] = [];
+	const pans: OpenPan[] = [];
 	for (const cell of order) {
 		const area = cell.length * cell.width;
 		if (pans.some((pan) => area <= pan.free && put(room, pan, cell))) continue;
@@ -28,12 +29,12 @@ export function fitsAlone(room: Room, cell: Cell): boolean {
 	return place(room, newPan(room), cell) !== undefined;
 }
 
-function newPan(room: Room): Open {
+function newPan(room: Room): OpenPan {
 	const corners = room.kind === "rectangle" ? [{ x: -room.halfLength, y: -room.halfWidth }] : [];
 	return { laid: [], corners, free: room.area };
 }
 
-function put(room: Room, pan: Open, cell: Cell): boolean {
+function put(room: Room, pan: OpenPan, cell: Cell): boolean {
 	const laid = place(room, pan, cell);
 	if (!laid) return false;
 	pan.free -= cell.length * cell.width;
@@ -45,7 +46,7 @@ function put(room: Room, pan: Open, cell: Cell): boolean {
 }
 
 /** Where a cell touches most, the lowest and leftmost of such places; undefined when it fits nowhere. */
-function place(room: Room, pan: Open, cell: Cell): Laid | undefined {
+function place(room: Room, pan: OpenPan, cell: Cell): Laid | undefined {
 	let best: Laid | undefined;
 	let most = -1;
 	for (const { length, width } of turnsOf(cell)) {
