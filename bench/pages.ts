@@ -60,8 +60,12 @@ async function longTable(browser: Browser, house: House): Promise<string> {
 async function measured(browser: Browser, url: string): Promise<Measured> {
 	const loads: Measured[] = [];
 	for (let load = 0; load < LOADS; load += 1) loads.push(await oneLoad(browser, url));
-	const of = (field: keyof Measured) => median(loads.map((one) => one[field]));
-	return { script_kB: of("script_kB"), all_kB: of("all_kB"), firstContent_ms: of("firstContent_ms") };
+	const valuesOf = (field: keyof Measured) => median(loads.map((valuesOf) => valuesOf[field]));
+	return {
+		script_kB: valuesOf("script_kB"),
+		all_kB: valuesOf("all_kB"),
+		firstContent_ms: valuesOf("firstContent_ms"),
+	};
 }
 
 /** One load with an empty cache. */

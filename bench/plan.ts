@@ -53,7 +53,10 @@ const KITCHEN: Kitchen = {
 		confidence: 0.9,
 		altitude_m: 0,
 	},
-	known: { byId: new Map(INGREDIENTS.map((one) => [one.id, one])), preparations: new Map() },
+	known: {
+		byId: new Map(INGREDIENTS.map((ingredient) => [ingredient.id, ingredient])),
+		preparations: new Map(),
+	},
 };
 
 const ORDER: DishOrder = {

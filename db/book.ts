@@ -290,6 +290,6 @@ export function setMenuPrice(
 }
 
 /** Whether two versions say the same. */
-export function sameRecipe(one: Recipe | Preparation, other: Recipe | Preparation): boolean {
-	return isEqual(one, other);
+export function sameRecipe(doc: Recipe | Preparation, other: Recipe | Preparation): boolean {
+	return isEqual(doc, other);
 }

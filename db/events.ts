@@ -40,6 +40,6 @@ export function changesBetween(
 		.map((field) => ({ field, from: before[field] ?? null, to: after[field] ?? null }));
 }
 
-function same(one: unknown, other: unknown): boolean {
-	return isEqual(one ?? null, other ?? null);
+function same(before: unknown, other: unknown): boolean {
+	return isEqual(before ?? null, other ?? null);
 }

@@ -163,7 +163,7 @@ describe("any two books", () => {
 				const ids = (of: BookFile) => [...of.ingredients, ...of.recipes].map(({ id }) => id);
 				expect(ids(between)).toEqual(expect.arrayContaining(ids(first)));
 				for (const { id, versions } of first.recipes) {
-					const kept = between.recipes.find((one) => one.id === id)?.versions.map(({ doc }) => doc);
+					const kept = between.recipes.find((recipe) => recipe.id === id)?.versions.map(({ doc }) => doc);
 					expect(kept).toEqual(expect.arrayContaining(versions.map(({ doc }) => doc)));
 				}
 				await house.close();
@@ -179,10 +179,10 @@ describe("any two books", () => {
 				await takeIn(house, JSON.stringify(book));
 				const other: BookFile = {
 					...book,
-					ingredients: book.ingredients.map((one) => ({ ...one, trimLoss: 0.123 })),
-					recipes: book.recipes.map((one) => ({
-						...one,
-						versions: one.versions.map((version) => ({
+					ingredients: book.ingredients.map((ingredient) => ({ ...ingredient, trimLoss: 0.123 })),
+					recipes: book.recipes.map((recipe) => ({
+						...recipe,
+						versions: recipe.versions.map((version) => ({
 							...version,
 							doc: { ...version.doc, summary: `${summary}!`.slice(0, 400) },
 						})),

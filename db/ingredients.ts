@@ -42,7 +42,7 @@ export async function readWhereUsed(db: Reader, id: string) {
 		.select({ id: ingredient.id, into: ingredient.mergedInto })
 		.from(ingredient)
 		.where(isNotNull(ingredient.mergedInto));
-	const names = [id, ...merged.filter(({ into }) => into === id).map((one) => one.id)];
+	const names = [id, ...merged.filter(({ into }) => into === id).map((row) => row.id)];
 	return db
 		.selectDistinct({
 			id: recipeListing.recipeId,

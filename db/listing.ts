@@ -128,10 +128,10 @@ async function readCurrent(db: Reader, ids: readonly string[]): Promise<CurrentV
 	return [...current.values()];
 }
 
-function better(one: CurrentVersion, other: CurrentVersion): boolean {
-	return RANK[one.state] === RANK[other.state]
-		? one.number > other.number
-		: RANK[one.state] > RANK[other.state];
+function better(currentVersion: CurrentVersion, other: CurrentVersion): boolean {
+	return RANK[currentVersion.state] === RANK[other.state]
+		? currentVersion.number > other.number
+		: RANK[currentVersion.state] > RANK[other.state];
 }
 
 /** Most values one statement is given. */

@@ -145,9 +145,9 @@ function withoutPlace({ sittingId: _, position: __, ...dish }: DishRow): Sitting
 
 /** A sitting as flat fields, so that an event can say exactly which changed. */
 function flat(
-	one: Omit<Sitting, "id" | "version"> & { readonly version?: number; readonly id?: string },
+	sitting: Omit<Sitting, "id" | "version"> & { readonly version?: number; readonly id?: string },
 ): Record<string, Change["from"]> {
-	const { dishes, version: _, id: __, ...details } = one;
+	const { dishes, version: _, id: __, ...details } = sitting;
 	return {
 		...details,
 		...Object.fromEntries(

@@ -17,7 +17,7 @@ export function addTrainingAnswers(
 	{ who, seed, position, judged }: TrainingAnswers,
 ): Promise<void> {
 	return store.write(async (tx) => {
-		const rows = judged.map((one) => ({ ...one, who, seed, position }));
+		const rows = judged.map((answered) => ({ ...answered, who, seed, position }));
 		await tx.insert(trainingAnswer).values(rows).onConflictDoNothing();
 	});
 }

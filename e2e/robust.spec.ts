@@ -289,7 +289,7 @@ async function everything(house: House): Promise<string> {
 	const tables = ["house", "pan_type", "oven", "sitting", "sitting_dish", "event"];
 	const rows = await Promise.all(tables.map((table) => client.execute(`SELECT * FROM ${table}`)));
 	client.close();
-	return JSON.stringify(rows.map((one) => one.rows));
+	return JSON.stringify(rows.map((row) => row.rows));
 }
 
 function chunked(house: House): Promise<number | undefined> {

@@ -57,40 +57,40 @@ try {
 	await house.stop();
 }
 
-async function shoot(of: Page, name: string, address: string): Promise<void> {
-	await of.goto(address, { waitUntil: "networkidle" });
-	await of.evaluate(() => document.fonts.ready);
-	await of.screenshot({ path: `${FOLDER}/${name}.png` });
+async function shoot(page: Page, name: string, address: string): Promise<void> {
+	await page.goto(address, { waitUntil: "networkidle" });
+	await page.evaluate(() => document.fonts.ready);
+	await page.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 
 /** The goat dish being changed. */
-async function shootWriting(of: Page): Promise<void> {
-	await of.goto("/book/goat-shoulder/write", { waitUntil: "networkidle" });
-	await of.getByLabel(/^Line: 500 g onions/).fill("650 g onions, large dice");
-	await of.getByLabel(/^Line: 90 g tomato/).fill("70 g tomato paste, cooked out");
-	await of.getByLabel("Flour and body").selectOption("starch");
-	await of.getByText(/^Draft, kept at/).waitFor();
-	await of.evaluate(() => window.scrollTo(0, 0));
-	await of.screenshot({ path: `${FOLDER}/writing.png` });
+async function shootWriting(page: Page): Promise<void> {
+	await page.goto("/book/goat-shoulder/write", { waitUntil: "networkidle" });
+	await page.getByLabel(/^Line: 500 g onions/).fill("650 g onions, large dice");
+	await page.getByLabel(/^Line: 90 g tomato/).fill("70 g tomato paste, cooked out");
+	await page.getByLabel("Flour and body").selectOption("starch");
+	await page.getByText(/^Draft, kept at/).waitFor();
+	await page.evaluate(() => window.scrollTo(0, 0));
+	await page.screenshot({ path: `${FOLDER}/writing.png` });
 }
 
 /** A situation answered, with its reason. */
-async function shootRound(of: Page): Promise<void> {
-	await of.goto("/lab/rounds?round=4711&at=1", { waitUntil: "networkidle" });
+async function shootRound(page: Page): Promise<void> {
+	await page.goto("/lab/rounds?round=4711&at=1", { waitUntil: "networkidle" });
 	for (const quantity of ["Time to fork-tender", "Liquid left by then", "Salt in what is left"]) {
-		await of.getByRole("group", { name: quantity }).getByRole("radio", { name: "the same" }).check();
+		await page.getByRole("group", { name: quantity }).getByRole("radio", { name: "the same" }).check();
 	}
-	await of.getByRole("button", { name: /See what it does/ }).click();
-	await of
+	await page.getByRole("button", { name: /See what it does/ }).click();
+	await page
 		.getByText(/You said the same/)
 		.first()
 		.waitFor();
-	await of.evaluate(() => window.scrollTo(0, 0));
-	await of.screenshot({ path: `${FOLDER}/round.png` });
+	await page.evaluate(() => window.scrollTo(0, 0));
+	await page.screenshot({ path: `${FOLDER}/round.png` });
 }
 
 /** A table of ingredients with some new, some changed, and one that is refused. */
-async function shootImport(of: Page): Promise<void> {
+async function shootImport(page: Page): Promise<void> {
 	const rows = [
 		"id,name,category,trimLoss,allergens,price",
 		"kohlrabi,kohlrabi,vegetable,0.25,,",
@@ -99,11 +99,11 @@ async function shootImport(of: Page): Promise<void> {
 		"rye-flour,rye flour,thickener,0,rye,",
 		"celery,celery,vegetable,1.2,celery,",
 	];
-	await of.goto("/book/exchange", { waitUntil: "networkidle" });
+	await page.goto("/book/exchange", { waitUntil: "networkidle" });
 	const file = { name: "market-garden.csv", mimeType: "text/csv", buffer: Buffer.from(rows.join("\n")) };
-	await of.getByLabel("File to take in").setInputFiles(file);
-	await of.getByRole("button", { name: /Look at it/ }).click();
-	await of.getByText("refused").first().waitFor();
-	await of.evaluate(() => document.fonts.ready);
-	await of.screenshot({ path: `${FOLDER}/import.png` });
+	await page.getByLabel("File to take in").setInputFiles(file);
+	await page.getByRole("button", { name: /Look at it/ }).click();
+	await page.getByText("refused").first().waitFor();
+	await page.evaluate(() => document.fonts.ready);
+	await page.screenshot({ path: `${FOLDER}/import.png` });
 }

@@ -111,7 +111,7 @@ interface BoxesProps {
 	readonly typed: Typed;
 }
 
-function Boxes({ legend, of, names, words, typed }: BoxesProps) {
+function Boxes({ legend, of: group, names, words, typed }: BoxesProps) {
 	return (
 		<Ticks>
 			<legend>{legend}</legend>
@@ -119,8 +119,8 @@ function Boxes({ legend, of, names, words, typed }: BoxesProps) {
 				<label key={name}>
 					<input
 						type="checkbox"
-						name={`${of}.${name}`}
-						defaultChecked={typed[`${of}.${name}`] === "on"}
+						name={`${group}.${name}`}
+						defaultChecked={typed[`${group}.${name}`] === "on"}
 						aria-label={`${legend}: ${words[name]}`}
 					/>
 					{words[name]}

@@ -35,7 +35,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const read = hasSize(address) ? readSize(address, reading.units) : null;
 	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
 	const { menuPrice_minor } = row;
-	const of: CardHouse = { kitchen, reading, currency: house.currency, menuPrice_minor };
+	const cardHouse: CardHouse = { kitchen, reading, currency: house.currency, menuPrice_minor };
 	const { doc } = version;
 	const typed = read && "typed" in read ? read.typed : Object.fromEntries(address);
 	return {
@@ -50,7 +50,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		tags: doc.tags ?? [],
 		typed: { basis: typed.basis ?? "covers", size: typed.size ?? typed.portions ?? "" },
 		wrong: read && "wrong" in read ? Object.values(read.wrong)[0] : undefined,
-		...cardOf(doc, size, of),
+		...cardOf(doc, size, cardHouse),
 	};
 }
 

@@ -134,7 +134,9 @@ describe("a dish's card", () => {
 
 	it("never warns of hours or of portions wanted: it is nobody's sitting", () => {
 		for (const recipe of dishes) {
-			const says = dishCard(recipe, { basis: "onHand", onHand_kg: 8 }, house).warnings.map((one) => one.says);
+			const says = dishCard(recipe, { basis: "onHand", onHand_kg: 8 }, house).warnings.map(
+				(warning) => warning.says,
+			);
 			expect(says.join()).not.toMatch(/are wanted, \d+ short|outside the kitchen's hours/);
 		}
 	});

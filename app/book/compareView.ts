@@ -54,28 +54,28 @@ function schoolWords({ what, from, to }: Pair): Pair {
 }
 
 function allergenPairs(from: Recipe | Preparation, to: Recipe | Preparation, { kitchen }: CardHouse): Pair[] {
-	const of = (doc: Recipe | Preparation) =>
+	const namesOf = (doc: Recipe | Preparation) =>
 		new Map(
 			allergensIn(
 				doc.lines.map((line) => ingredientOf(line, kitchen.known.byId)),
 				kitchen.policy.allergenList,
-			).map((one) => [
-				one.allergen,
-				`${one.presence === "contains" ? "contains" : "may contain"} (${one.from.join(", ")})`,
+			).map((found) => [
+				found.allergen,
+				`${found.presence === "contains" ? "contains" : "may contain"} (${found.from.join(", ")})`,
 			]),
 		);
-	const [before, after] = [of(from), of(to)];
+	const [before, after] = [namesOf(from), namesOf(to)];
 	return [...new Set([...before.keys(), ...after.keys()])].flatMap((allergen) => {
-		const [one, other] = [before.get(allergen) ?? "", after.get(allergen) ?? ""];
-		return one === other ? [] : [{ what: ALLERGENS[allergen], from: one, to: other }];
+		const [name, other] = [before.get(allergen) ?? "", after.get(allergen) ?? ""];
+		return name === other ? [] : [{ what: ALLERGENS[allergen], from: name, to: other }];
 	});
 }
 
 /** Cost of a portion of dishes, each at its own card's size and today's prices. */
 function costPairs(from: Recipe | Preparation, to: Recipe | Preparation, house: CardHouse): Pair[] {
 	if (isPreparation(from) || isPreparation(to)) return [];
-	const [one, other] = [portionCost(from, house), portionCost(to, house)];
-	return one === other ? [] : [{ what: "A portion", from: one, to: other }];
+	const [name, other] = [portionCost(from, house), portionCost(to, house)];
+	return name === other ? [] : [{ what: "A portion", from: name, to: other }];
 }
 
 function portionCost(recipe: Recipe, house: CardHouse): string {

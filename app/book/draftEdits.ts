@@ -29,8 +29,8 @@ export function addLine(
 	const line = emptyLine(key, group);
 	const lines = inGroups(draft.lines);
 	const at = after
-		? lines.findIndex((one) => one.key === after) + 1
-		: lines.filter((one) => GROUPS.indexOf(one.group) <= GROUPS.indexOf(group)).length;
+		? lines.findIndex((other) => other.key === after) + 1
+		: lines.filter((other) => GROUPS.indexOf(other.group) <= GROUPS.indexOf(group)).length;
 	return { key, draft: { ...draft, lines: [...lines.slice(0, at), line, ...lines.slice(at)] } };
 }
 
@@ -66,7 +66,9 @@ export function placeLine(draft: Draft, key: string, group: DraftLine["group"], 
 	const placed = [...there.slice(0, at), { ...line, group }, ...there.slice(at)];
 	return {
 		...draft,
-		lines: GROUPS.flatMap((one) => (one === group ? placed : others.filter((other) => other.group === one))),
+		lines: GROUPS.flatMap((from) =>
+			from === group ? placed : others.filter((other) => other.group === from),
+		),
 	};
 }
 

@@ -10,7 +10,7 @@ import { addLine, addStep, moveLine, moveStep, removeLine, removeStep } from "./
  */
 export function draftIn(form: FormData): Draft {
 	const text = (name: string) => String(form.get(name) ?? "");
-	const keys = (of: "line" | "step") => form.getAll(of).map(String);
+	const keys = (what: "line" | "step") => form.getAll(what).map(String);
 	const school = (name: string) => (text(name) ? { school: text(name) } : {});
 	const fields: Record<string, string> = {};
 	for (const [name, value] of form) {

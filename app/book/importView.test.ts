@@ -65,11 +65,11 @@ describe("a file that is held", () => {
 	});
 
 	it("that would now do something else is told apart by its signature", async () => {
-		const one = bookPlan(await understood("x.csv", "id,name,category\nkohlrabi,kohlrabi,vegetable\n"));
+		const importPlan = bookPlan(await understood("x.csv", "id,name,category\nkohlrabi,kohlrabi,vegetable\n"));
 		const same = bookPlan(await understood("y.csv", "id,name,category\nkohlrabi,kohlrabi,vegetable\n"));
 		const other = bookPlan(await understood("x.csv", "id,name,category\ncarrot,carrot,fruit\n"));
-		expect(signatureOf(one)).toBe(signatureOf(same));
-		expect(signatureOf(one)).not.toBe(signatureOf(other));
+		expect(signatureOf(importPlan)).toBe(signatureOf(same));
+		expect(signatureOf(importPlan)).not.toBe(signatureOf(other));
 	});
 
 	it("is told apart when a value that it writes over was changed meanwhile", async () => {

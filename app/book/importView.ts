@@ -66,13 +66,13 @@ function foreignRecipes(text: string): Record<string, unknown>[] {
 function draftsOf(found: readonly Record<string, unknown>[]): Understood {
 	const drafts: (FromJsonLd & { name: string })[] = [];
 	const refused: NotRead[] = [];
-	for (const one of found) {
+	for (const values of found) {
 		try {
-			const read = fromJsonLd(one);
+			const read = fromJsonLd(values);
 			drafts.push({ ...read, name: read.draft.fields.name ?? "" });
 		} catch (error) {
 			if (!(error instanceof Refusal)) throw error;
-			refused.push({ line: 1, what: String(one.name ?? "a recipe"), why: error.message });
+			refused.push({ line: 1, what: String(values.name ?? "a recipe"), why: error.message });
 		}
 	}
 	return { kind: "drafts", drafts, refused };
@@ -94,16 +94,20 @@ export function planView(plan: ImportPlan) {
 		...plan.ingredients.map((step) => ({ ...step, what: "ingredient" })),
 		...plan.recipes.map((step) => ({ ...step, what: "recipe" })),
 	];
-	const of = (verdict: string) => steps.filter((step) => step.verdict === verdict);
+	const withVerdict = (verdict: string) => steps.filter((step) => step.verdict === verdict);
 	return {
 		idle: isIdle(plan),
 		signature: signatureOf(plan),
-		counts: { new: of("new").length, changed: of("changed").length, same: of("same").length },
+		counts: {
+			new: withVerdict("new").length,
+			changed: withVerdict("changed").length,
+			same: withVerdict("same").length,
+		},
 		steps: steps
 			.filter(({ verdict }) => verdict !== "same")
 			.slice(0, MOST_SHOWN)
 			.map(({ line, what, name, verdict, says }) => ({ line, what, name, verdict, says })),
-		more: Math.max(0, of("new").length + of("changed").length - MOST_SHOWN),
+		more: Math.max(0, withVerdict("new").length + withVerdict("changed").length - MOST_SHOWN),
 		refused: plan.refused
 			.slice(0, MOST_SHOWN)
 			.map(({ line, what, why }) => ({ line, what, why: plainPaths(why) })),

@@ -39,8 +39,8 @@ export function readIngredientForm(form: FormData): FormRead<IngredientFields> {
 
 function fieldsOf(typed: Static<typeof IngredientForm>, form: FormData): IngredientFields {
 	const density_g_per_ml = typed.density ?? null;
-	const ticked = <T extends string>(of: string, all: readonly T[]) =>
-		all.filter((name) => form.get(`${of}.${name}`) === "on");
+	const ticked = <T extends string>(group: string, all: readonly T[]) =>
+		all.filter((name) => form.get(`${group}.${name}`) === "on");
 	return {
 		name: typed.name.trim(),
 		category: typed.category,
@@ -112,7 +112,8 @@ export function typedOf(row: IngredientFields, units: UnitSystem): Record<string
 		if (weight === null) return "";
 		return units === "us" ? `${Number((weight / 28.349523125).toPrecision(6))} oz` : `${weight} g`;
 	};
-	const on = (of: string, names: readonly string[]) => names.map((name) => [`${of}.${name}`, "on"] as const);
+	const on = (group: string, names: readonly string[]) =>
+		names.map((name) => [`${group}.${name}`, "on"] as const);
 	return {
 		name: row.name,
 		category: row.category,

@@ -259,8 +259,8 @@ function startOf(key: StartKey): LabPan["start"] {
 	return { meat_C, liquid_C };
 }
 
-function samePan(one: PanShape, other: PanShape): boolean {
-	return isEqual(one, other);
+function samePan(panShape: PanShape, other: PanShape): boolean {
+	return isEqual(panShape, other);
 }
 
 interface RangeProps {

@@ -86,7 +86,7 @@ function differences(a: LabPan, b: LabPan, measures: Measures): string[] {
 		[hotWords(a, measures), hotWords(b, measures)],
 		[doorWords(a), doorWords(b)],
 	];
-	return rows.filter(([one, other]) => one !== other).map(([, other]) => other);
+	return rows.filter(([word, other]) => word !== other).map(([, other]) => other);
 }
 
 function coverWords({ coverOff_min }: LabPan): string {

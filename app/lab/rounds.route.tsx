@@ -122,10 +122,10 @@ const Pill = chakra("label", {
 });
 
 export default function Rounds({ loaderData, actionData }: Route.ComponentProps) {
-	const { seed, position, of, question, answer } = loaderData;
+	const { seed, position, of: all, question, answer } = loaderData;
 	return (
 		<Page>
-			<PageHead title="Training round" says={`Situation ${position} of ${of}. What will the second pan do?`}>
+			<PageHead title="Training round" says={`Situation ${position} of ${all}. What will the second pan do?`}>
 				<ActLink to="/lab" aria-keyshortcuts="x">
 					Back to the lab <Key aria-hidden>x</Key>
 				</ActLink>

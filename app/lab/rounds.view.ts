@@ -91,7 +91,8 @@ function panLine({ before }: Situation, { length, mass, temperature, volume }: M
 /** The one thing that is other, in a sentence. */
 function changeWords({ change, before, after }: Situation, measures: Measures): string {
 	const { length, mass, temperature, volume } = measures;
-	const set = (of: typeof before) => ("set_C" in of.heat ? temperature(of.heat.set_C) : "");
+	const set = (braiseGiven: typeof before) =>
+		"set_C" in braiseGiven.heat ? temperature(braiseGiven.heat.set_C) : "";
 	switch (change) {
 		case "crowded":
 			return `The pieces are pressed in: ${mass(after.meat_kg)} in the same pan, so only ${volume(after.liquid_l)} goes in to the same line.`;
@@ -214,6 +215,6 @@ export function recordView({ all, byQuantity, byChange }: CookRecord) {
 	};
 }
 
-function scoreWords({ right, near, of }: Score): string {
-	return `${right} of ${of} right${near > 0 ? `, ${near} one step off` : ""}`;
+function scoreWords({ right, near, of: all }: Score): string {
+	return `${right} of ${all} right${near > 0 ? `, ${near} one step off` : ""}`;
 }

@@ -37,7 +37,7 @@ function holds(working: Working, reading: Reading, more: number, shown: number):
 /** The sum with every figure rounded as it is shown. */
 function asShown(sum: Sum, reading: Reading, more: number): Sum {
 	if (isFigure(sum)) return { ...sum, value: figureWords(sum, reading, more).value };
-	return { ...sum, of: sum.of.map((one) => asShown(one, reading, more)) };
+	return { ...sum, of: sum.of.map((term) => asShown(term, reading, more)) };
 }
 
 /** Nought to be added or taken off is not worth a word. */
@@ -101,13 +101,13 @@ function operationWords(sum: Operation, reading: Reading, more: number): string 
 function choice(sum: Operation, list: readonly string[], which: string): string {
 	const [first = "", ...rest] = list;
 	if (rest.length === 0) return first;
-	const floor = sum.of.findIndex((one) => isFigure(one) && one.value === 0 && one.what === undefined);
+	const floor = sum.of.findIndex((term) => isFigure(term) && term.value === 0 && term.what === undefined);
 	if (floor >= 0 && list.length === 2) return `${list[1 - floor]}, not below nothing`;
-	const clocks = sum.of.some((one) => unitIs(one, "instant"));
+	const clocks = sum.of.some((term) => unitIs(term, "instant"));
 	const name = clocks ? (sum.op === "least" ? "the earliest of" : "the latest of") : which;
 	return `${name} ${list.join(" and ")}`;
 }
 
 function unitIs(sum: Sum, unit: WorkingUnit): boolean {
-	return isFigure(sum) ? sum.unit === unit : sum.of.some((one) => unitIs(one, unit));
+	return isFigure(sum) ? sum.unit === unit : sum.of.some((term) => unitIs(term, unit));
 }

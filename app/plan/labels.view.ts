@@ -66,7 +66,7 @@ export type LabelsView = ReturnType<typeof labelsView>;
 /** "contains celery, sulphites; may contain mustard" */
 function allergenWords({ allergens }: Plan): string {
 	const named = (presence: "contains" | "mayContain") =>
-		allergens.filter((one) => one.presence === presence).map(({ allergen }) => ALLERGENS[allergen]);
+		allergens.filter((found) => found.presence === presence).map(({ allergen }) => ALLERGENS[allergen]);
 	const contains = named("contains");
 	const mayContain = named("mayContain");
 	const words = [

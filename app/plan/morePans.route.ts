@@ -23,7 +23,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	});
 	const savings = onePanMore(sized, kitchen, choosePansTogether);
 	return {
-		savings: savings.length > 0 ? savings.map((one) => savingWords(one, reading)) : [NOTHING],
+		savings: savings.length > 0 ? savings.map((saving) => savingWords(saving, reading)) : [NOTHING],
 	};
 }
 

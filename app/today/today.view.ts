@@ -30,7 +30,7 @@ export interface ComingSitting extends PlannedSittingRows {
 export function todayView(coming: readonly ComingSitting[], kitchen: Kitchen, reading: Reading) {
 	const start = onDay(reading.now, reading.timeZone, 0);
 	const tasks = coming
-		.flatMap((one) => [...dishTasks(one, kitchen, reading), ...batchTasks(one, reading)])
+		.flatMap((sitting) => [...dishTasks(sitting, kitchen, reading), ...batchTasks(sitting, reading)])
 		.sort((a, b) => a.at - b.at);
 	const ahead = tasks.filter((task) => task.at >= reading.now);
 	const [next] = ahead;
@@ -39,7 +39,7 @@ export function todayView(coming: readonly ComingSitting[], kitchen: Kitchen, re
 		next: next ? { ...next, wait: waitWords(next.at - reading.now), clock: reading.clock(next.at) } : null,
 		days: byDay(ahead, reading),
 		begun: tasks.filter((task) => task.at < reading.now && task.at >= start),
-		sittings: coming.map((one) => briefOf(one, reading)),
+		sittings: coming.map((sitting) => briefOf(sitting, reading)),
 	};
 }
 

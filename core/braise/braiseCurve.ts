@@ -41,15 +41,15 @@ export function braiseCurve(braised: Braised, end_min = endOfCurve(braised)): Br
 	const { points } = braised.likely;
 	const every_min = Math.max(1, Math.ceil(end_min / POINTS));
 	const kept = points.filter(({ minute }) => minute <= end_min && Math.round(minute) % every_min === 0);
-	const of = (value: (point: BraisePoint) => number) => kept.map(value);
+	const valuesOf = (value: (point: BraisePoint) => number) => kept.map(value);
 	return {
 		every_min,
 		end_min,
-		liquid_C: of(({ liquid_C }) => liquid_C),
-		core_C: of(({ core_C }) => core_C),
-		oven_C: of(({ oven_C }) => oven_C),
-		liquid_l: of(({ liquid_l }) => liquid_l),
-		softened: of(({ softened }) => softened),
+		liquid_C: valuesOf(({ liquid_C }) => liquid_C),
+		core_C: valuesOf(({ core_C }) => core_C),
+		oven_C: valuesOf(({ oven_C }) => oven_C),
+		liquid_l: valuesOf(({ liquid_l }) => liquid_l),
+		softened: valuesOf(({ softened }) => softened),
 		...(points[0]?.layers_C ? { layers_C: kept.map(({ layers_C = [] }) => layers_C) } : {}),
 		bands: MARKS.flatMap((mark) => {
 			const range = braised.marks[mark];

@@ -27,7 +27,7 @@ function stepInto(value: unknown, step: string): unknown {
 	const equals = inside.indexOf("=");
 	if (equals < 0) return value[Number(inside)];
 	const [key, wanted] = [inside.slice(0, equals), inside.slice(equals + 1)];
-	return value.find((one) => String((one as Record<string, unknown>)?.[key]) === wanted);
+	return value.find((expected) => String((expected as Record<string, unknown>)?.[key]) === wanted);
 }
 
 /** Whether a value is what a case wants there. */

@@ -126,6 +126,6 @@ function choicesOf(schema: Record<string, unknown>): string[] {
 	if (schema.const !== undefined) return [String(schema.const)];
 	if (Array.isArray(schema.enum)) return schema.enum.map(String);
 	if (!Array.isArray(schema.anyOf)) return [];
-	const each = schema.anyOf.map((one) => choicesOf(one));
-	return each.every((one) => one.length === 1) ? each.flat() : [];
+	const each = schema.anyOf.map((error) => choicesOf(error));
+	return each.every((field) => field.length === 1) ? each.flat() : [];
 }

@@ -58,8 +58,8 @@ export function compareCuts(
 		.sort((a, b) => a.perPortion_minor - b.perPortion_minor);
 }
 
-function kindOf(one: Ingredient | undefined): string | undefined {
-	return one?.category === "poultry" ? "meat" : one?.category;
+function kindOf(ingredient: Ingredient | undefined): string | undefined {
+	return ingredient?.category === "poultry" ? "meat" : ingredient?.category;
 }
 
 /** Cooked grams of one portion; of one by the piece, what its own losses leave. */

@@ -102,7 +102,7 @@ export function recipesInJsonLd(json: unknown): Record<string, unknown>[] {
 	const look = (value: unknown, depth: number): void => {
 		if (depth > 6 || value === null || typeof value !== "object") return;
 		if (Array.isArray(value)) {
-			for (const one of value) look(one, depth + 1);
+			for (const item of value) look(item, depth + 1);
 			return;
 		}
 		const thing = value as Record<string, unknown>;
@@ -175,9 +175,9 @@ function instructionsIn(value: unknown): string[] {
 			.filter((text) => text !== "");
 	}
 	if (!Array.isArray(value)) return [];
-	return value.flatMap((one: unknown) => {
-		if (typeof one === "string") return texts(one);
-		const { text, name, itemListElement } = (one ?? {}) as Record<string, unknown>;
+	return value.flatMap((item: unknown) => {
+		if (typeof item === "string") return texts(item);
+		const { text, name, itemListElement } = (item ?? {}) as Record<string, unknown>;
 		if (itemListElement !== undefined) return instructionsIn(itemListElement);
 		return texts(text ?? name);
 	});

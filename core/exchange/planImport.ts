@@ -146,10 +146,10 @@ export function ingredientFieldWords(field: string): string {
 }
 
 function changedFields(before: object, after: object): string[] {
-	const one = sorted(before) as Record<string, unknown>;
+	const values = sorted(before) as Record<string, unknown>;
 	const other = sorted(after) as Record<string, unknown>;
-	return [...new Set([...Object.keys(one), ...Object.keys(other)])].filter(
-		(field) => !isEqual(one[field], other[field]),
+	return [...new Set([...Object.keys(values), ...Object.keys(other)])].filter(
+		(field) => !isEqual(values[field], other[field]),
 	);
 }
 

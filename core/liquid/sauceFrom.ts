@@ -147,7 +147,7 @@ function takenFor(
 		["time", byTime_l],
 		["liquid", left_l],
 	] as const;
-	const [limitedBy, least_l] = limits.reduce((one, other) => (other[1] < one[1] ? other : one));
+	const [limitedBy, least_l] = limits.reduce((limit, other) => (other[1] < limit[1] ? other : limit));
 	if (least_l >= asked_l * (1 - HARDLY_LESS)) return { take_l: Math.min(asked_l, left_l), limitedBy: null };
 	return { take_l: Math.min(least_l, left_l), limitedBy };
 }

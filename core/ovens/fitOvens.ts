@@ -49,11 +49,11 @@ export function fitOvens(
 ): OvenFit {
 	const reaching = ovens
 		.map((oven) => ({ oven, set_C: setting(oven, oven_C) }))
-		.filter((one): one is { oven: Oven; set_C: number } => one.set_C !== undefined)
+		.filter((choice): choice is { oven: Oven; set_C: number } => choice.set_C !== undefined)
 		.sort((a, b) => room(a.oven) - room(b.oven));
 	const wanted = pans.reduce((sum, { count }) => sum + count, 0);
-	for (const one of reaching) {
-		const load = fillOven(one.oven, one.set_C, pans);
+	for (const choice of reaching) {
+		const load = fillOven(choice.oven, choice.set_C, pans);
 		if (countOf(load) === wanted) return { loads: [load], without: 0 };
 	}
 	return spreadOver([...reaching].reverse(), pans);
@@ -71,7 +71,7 @@ function spreadOver(
 		loads.push(load);
 		left = left.map(({ type, count }) => ({
 			type,
-			count: count - (load.pans.find((one) => one.type.id === type.id)?.count ?? 0),
+			count: count - (load.pans.find((pan) => pan.type.id === type.id)?.count ?? 0),
 		}));
 	}
 	return { loads, without: left.reduce((sum, { count }) => sum + count, 0) };

@@ -126,11 +126,11 @@ describe("liquid to the line", () => {
 
 	it("a higher line never takes less, and dips less", () => {
 		const lines = [0.3, 0.5, 0.8, 1].map((share) => fillPan(pan, piece, 12, { share }, NO_BED, LIMITS));
-		for (const [index, one] of lines.entries()) {
+		for (const [index, filledPan] of lines.entries()) {
 			const before = lines[index - 1];
 			if (!before) continue;
-			expect(one.liquid_l).toBeGreaterThan(before.liquid_l);
-			expect(one.dip_mm).toBeLessThan(before.dip_mm);
+			expect(filledPan.liquid_l).toBeGreaterThan(before.liquid_l);
+			expect(filledPan.dip_mm).toBeLessThan(before.dip_mm);
 		}
 	});
 

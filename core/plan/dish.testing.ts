@@ -60,7 +60,10 @@ export const KITCHEN: Kitchen = {
 		confidence: 0.9,
 		altitude_m: 0,
 	},
-	known: { byId: new Map(INGREDIENTS.map((one) => [one.id, one])), preparations: new Map() },
+	known: {
+		byId: new Map(INGREDIENTS.map((ingredient) => [ingredient.id, ingredient])),
+		preparations: new Map(),
+	},
 };
 
 export const RECIPE: Recipe = {
@@ -137,6 +140,8 @@ export function wanting(policy: Partial<Kitchen["policy"]>, kitchen: Kitchen = K
 
 /** The kitchen with more ingredients known. */
 export function knowing(more: readonly Ingredient[], kitchen: Kitchen = KITCHEN): Kitchen {
-	const byId = new Map([...kitchen.known.byId.values(), ...more].map((one) => [one.id, one]));
+	const byId = new Map(
+		[...kitchen.known.byId.values(), ...more].map((ingredient) => [ingredient.id, ingredient]),
+	);
 	return { ...kitchen, known: { ...kitchen.known, byId } };
 }

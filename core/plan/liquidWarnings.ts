@@ -84,7 +84,7 @@ const ACID: ReadonlySet<string> = new Set(["wine", "acid", "fruit"]);
 function acidWarnings({ braise }: Recipe, lines: readonly PlanLine[]): PlanWarning[] {
 	if (braise.lid !== "foil") return [];
 	const acids = lines
-		.filter((one) => goesIntoPan(one) && ACID.has(one.ingredient.category))
+		.filter((line) => goesIntoPan(line) && ACID.has(line.ingredient.category))
 		.map(({ ingredient }) => ingredient.name);
 	return acids.length > 0 ? [{ code: "foilAcid", place: "panUp", acids: [...new Set(acids)] }] : [];
 }

@@ -23,7 +23,7 @@ export function onePanMore(dishes: readonly SizedDish[], kitchen: Kitchen, choos
 	const now = totals(choose(loads, equipment.pans, policy));
 	return equipment.pans
 		.map((type) => {
-			const more = equipment.pans.map((one) => (one === type ? { ...one, stock: one.stock + 1 } : one));
+			const more = equipment.pans.map((pan) => (pan === type ? { ...pan, stock: pan.stock + 1 } : pan));
 			const then = totals(choose(loads, more, policy));
 			return {
 				type,
@@ -43,7 +43,8 @@ function spares({ pieces, rungs, liquid_l }: PanSaving): boolean {
 }
 
 function totals(choices: readonly PanChoice[]) {
-	const sum = (of: (choice: PanChoice) => number) => choices.reduce((all, choice) => all + of(choice), 0);
+	const sum = (measured: (choice: PanChoice) => number) =>
+		choices.reduce((all, choice) => all + measured(choice), 0);
 	return {
 		pieces: sum(({ unplaced }) => unplaced),
 		rungs: sum(({ rungs }) => rungs),

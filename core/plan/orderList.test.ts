@@ -9,7 +9,9 @@ const BAY = ingredient({ id: "bay", name: "bay leaves", category: "spice" });
 const WATER = ingredient({ id: "water", name: "water", category: "water", density_g_per_ml: 1 });
 const BONES = ingredient({ id: "bones", name: "bones", category: "poultry", pack_g: 10_000 });
 const STOCK = ingredient({ id: "stock", name: "stock", category: "stock", density_g_per_ml: 1 });
-const KNOWN = new Map([COLLAR, ONION, BAY, WATER, BONES, STOCK].map((one) => [one.id, one]));
+const KNOWN = new Map(
+	[COLLAR, ONION, BAY, WATER, BONES, STOCK].map((ingredient) => [ingredient.id, ingredient]),
+);
 
 const MADE: Preparation = {
 	format: "wide-table/preparation",

@@ -6,7 +6,7 @@ import type { Recipe } from "../recipe/index.ts";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "./dish.testing.ts";
 import { type DishOrder, onePanMore, type Plan, plan, planSitting, sizeDish, startAt } from "./index.ts";
 
-const line = (id: string, of: Plan) => of.lines.find(({ ingredient }) => ingredient.id === id);
+const line = (id: string, planned: Plan) => planned.lines.find(({ ingredient }) => ingredient.id === id);
 
 describe("one dish from covers to the oven door", () => {
 	const whole = plan(RECIPE, ORDER, KITCHEN);
@@ -45,7 +45,7 @@ describe("one dish from covers to the oven door", () => {
 
 	it("in time does not depend on the number of portions, but on the hands", () => {
 		const double = plan(RECIPE, { ...ORDER, covers: 200 }, KITCHEN);
-		const untilTender = (of: Plan) => of.tender.high - startAt(of, "braise");
+		const untilTender = (planned: Plan) => planned.tender.high - startAt(planned, "braise");
 		expect(untilTender(double)).toBe(untilTender(whole));
 		const alone = plan(RECIPE, { ...ORDER, hands: 1 }, KITCHEN);
 		expect(startAt(alone, "trim")).toBeLessThan(startAt(whole, "trim"));
@@ -173,7 +173,7 @@ describe("colouring in the pan and in the oven", () => {
 		const pan = plan(RECIPE, { ...ORDER, colour: "pan" }, KITCHEN);
 		const oven = plan(RECIPE, { ...ORDER, colour: "oven" }, KITCHEN);
 		expect(line("lard", oven)?.amount_g).toBeCloseTo(oven.colour?.oven?.fat_g ?? Number.NaN, 6);
-		const minutes = (of: typeof pan) => (startAt(of, "build") - startAt(of, "sear")) / 60_000;
+		const minutes = (planned: typeof pan) => (startAt(planned, "build") - startAt(planned, "sear")) / 60_000;
 		expect(minutes(oven) - minutes(pan)).toBeCloseTo(
 			Math.ceil(oven.colour?.minutes ?? 0) - Math.ceil(pan.colour?.minutes ?? 0),
 			-1,

@@ -55,10 +55,10 @@ export function planLines(
 		return { line, ingredient, amount_g, count, ml };
 	});
 	const fill = pans.pans.length === 0 ? 1 : fillFactor(straight, pans.liquid_l * 1000);
-	return straight.map((one) => {
-		const fills = one.line.role === "liquid" && one.line.reducedTo === undefined;
-		const line = asPlanLine(one, fills ? fill : 1, to, scaleStep_g);
-		return { ...line, straight: straightOf(one.line, one.ingredient, to) };
+	return straight.map((planned) => {
+		const fills = planned.line.role === "liquid" && planned.line.reducedTo === undefined;
+		const line = asPlanLine(planned, fills ? fill : 1, to, scaleStep_g);
+		return { ...line, straight: straightOf(planned.line, planned.ingredient, to) };
 	});
 }
 
@@ -97,10 +97,10 @@ function asPlanLine(
 }
 
 /** A damped line as it would be without the damping. */
-function straightOf(line: RecipeLine, of: Ingredient, to: ScaleTo): number | null {
+function straightOf(line: RecipeLine, ingredient: Ingredient, to: ScaleTo): number | null {
 	if (line.exponent === undefined || line.exponent === 1) return null;
 	const { exponent: _, ...undamped } = line;
-	const [scaled] = scaleLines([asScaleLine(undamped, of)], to);
+	const [scaled] = scaleLines([asScaleLine(undamped, ingredient)], to);
 	return scaled?.amount_g ?? scaled?.count ?? null;
 }
 

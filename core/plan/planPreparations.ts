@@ -95,12 +95,12 @@ function placeFor({ line }: PlanLine): PlaceKey {
 }
 
 function want(wanted: Map<string, Wanted>, id: string, more: Wanted): void {
-	const one = wanted.get(id);
+	const known = wanted.get(id);
 	wanted.set(id, {
-		grams: (one?.grams ?? 0) + more.grams,
-		neededBy: Math.min(one?.neededBy ?? more.neededBy, more.neededBy),
-		hands: Math.max(one?.hands ?? 1, more.hands),
-		dishes: new Set([...(one?.dishes ?? []), ...more.dishes]),
+		grams: (known?.grams ?? 0) + more.grams,
+		neededBy: Math.min(known?.neededBy ?? more.neededBy, more.neededBy),
+		hands: Math.max(known?.hands ?? 1, more.hands),
+		dishes: new Set([...(known?.dishes ?? []), ...more.dishes]),
 	});
 }
 

@@ -104,8 +104,8 @@ function decimal(digits: string): number {
 /** The longest run of up to two words that names a unit; none leaves a count. */
 function takeUnit(text: string, amount: number): { quantity: Quantity; rest: string } {
 	const two = /^\s*([^\s\d,;()]+\.?\s+[^\s\d,;()]+)(?=$|[\s,;()])/.exec(text);
-	const one = /^\s*([°"″×]?[^\s\d,;()"″]*)(?=$|[\s,;()\d])/.exec(text);
-	for (const match of [two, one]) {
+	const written = /^\s*([°"″×]?[^\s\d,;()"″]*)(?=$|[\s,;()\d])/.exec(text);
+	for (const match of [two, written]) {
 		const named = match?.[1] ? unitNamed(match[1]) : undefined;
 		if (match && named) {
 			return { quantity: { amount, unit: named }, rest: text.slice(match[0].length) };

@@ -16,15 +16,19 @@ export interface AllergenFound {
  * ingredients are described.
  */
 export function allergensIn(ingredients: readonly Ingredient[], list: AllergenListKey): AllergenFound[] {
-	const distinct = [...new Map(ingredients.map((one) => [one.id, one])).values()];
+	const distinct = [...new Map(ingredients.map((ingredient) => [ingredient.id, ingredient])).values()];
 	const carried = distinct.flatMap(({ allergens, mayContain }) => [...allergens, ...mayContain]);
 	return onList(list, carried).map((allergen) => {
 		const holding = distinct.filter(({ allergens }) => onList(list, allergens).includes(allergen));
 		if (holding.length > 0) {
-			return { allergen, presence: "contains", from: holding.map((one) => traced(one, allergen)) };
+			return {
+				allergen,
+				presence: "contains",
+				from: holding.map((ingredient) => traced(ingredient, allergen)),
+			};
 		}
 		const traces = distinct.filter(({ mayContain }) => onList(list, mayContain).includes(allergen));
-		return { allergen, presence: "mayContain", from: traces.map((one) => traced(one, allergen)) };
+		return { allergen, presence: "mayContain", from: traces.map((trace) => traced(trace, allergen)) };
 	});
 }
 

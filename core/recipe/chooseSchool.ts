@@ -77,7 +77,7 @@ function apply(
 
 /** A new step goes after the others of its place; the others stay as they are. */
 function inOrderOfWork(steps: readonly DraftStep[]): DraftStep[] {
-	return [...steps].sort((one, other) => PLACES.indexOf(one.place) - PLACES.indexOf(other.place));
+	return [...steps].sort((step, other) => PLACES.indexOf(step.place) - PLACES.indexOf(other.place));
 }
 
 function changedText(
@@ -107,8 +107,10 @@ function saltText(text: string, salt: number, draft: Draft, named: ReadonlyMap<s
 function changesIn(before: Draft, after: Draft): string[] {
 	const texts = (draft: Draft) => draft.lines.map(({ text }) => text);
 	const steps = (draft: Draft) => draft.steps.map(({ text }) => text);
-	const gone = (of: (draft: Draft) => string[]) => of(before).filter((text) => !of(after).includes(text));
-	const come = (of: (draft: Draft) => string[]) => of(after).filter((text) => !of(before).includes(text));
+	const gone = (textsOf: (draft: Draft) => string[]) =>
+		textsOf(before).filter((text) => !textsOf(after).includes(text));
+	const come = (textsOf: (draft: Draft) => string[]) =>
+		textsOf(after).filter((text) => !textsOf(before).includes(text));
 	const list = (what: string, found: readonly string[]) =>
 		found.length > 0 ? [`${what}: ${found.join("; ")}`.replace(/\.?$/, ".")] : [];
 	return [

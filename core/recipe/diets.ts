@@ -53,9 +53,10 @@ export type DietCount = Static<typeof DietCount>;
 /** Why a dish does not suit a diet: names of the ingredients in the way; none when it suits. */
 export function inTheWayOf(diet: DietKey, ingredients: readonly Ingredient[]): string[] {
 	const { allergens, origins }: Diet = DIETS[diet];
-	const bars = (one: Ingredient) =>
-		withConsequences([...one.allergens, ...one.mayContain]).some((found) => allergens.includes(found)) ||
-		one.origins.some((origin) => origins.includes(origin));
+	const bars = (ingredient: Ingredient) =>
+		withConsequences([...ingredient.allergens, ...ingredient.mayContain]).some((found) =>
+			allergens.includes(found),
+		) || ingredient.origins.some((origin) => origins.includes(origin));
 	return [...new Set(ingredients.filter(bars).map(({ name }) => name))];
 }
 

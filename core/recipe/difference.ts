@@ -53,8 +53,8 @@ export function isSame({ fields, lines, steps, schools }: Difference): boolean {
 function pairs(from: ReadonlyMap<string, string>, to: ReadonlyMap<string, string>): Pair[] {
 	const names = [...new Set([...from.keys(), ...to.keys()])];
 	return names.flatMap((what) => {
-		const [one, other] = [from.get(what) ?? "", to.get(what) ?? ""];
-		return one === other ? [] : [{ what, from: one, to: other }];
+		const [field, other] = [from.get(what) ?? "", to.get(what) ?? ""];
+		return field === other ? [] : [{ what, from: field, to: other }];
 	});
 }
 
@@ -73,8 +73,8 @@ function byName(
 /** Pairs of lines that are other; what both say of role and group is left out of both. */
 function linePairs(from: ReadonlyMap<string, RecipeLine>, to: ReadonlyMap<string, RecipeLine>): Pair[] {
 	return [...new Set([...from.keys(), ...to.keys()])].flatMap((what) => {
-		const [one, other] = [from.get(what), to.get(what)];
-		const [words, otherWords] = [lineWords(one, other), lineWords(other, one)];
+		const [before, other] = [from.get(what), to.get(what)];
+		const [words, otherWords] = [lineWords(before, other), lineWords(other, before)];
 		return words === otherWords ? [] : [{ what, from: words, to: otherWords }];
 	});
 }
@@ -112,13 +112,13 @@ function schoolsOf(doc: Recipe | Preparation): Map<string, string> {
 	return new Map(Object.entries(isPreparation(doc) ? {} : (doc.schools ?? {})));
 }
 
-function named<T, W>(all: readonly T[], nameOf: (one: T) => string, words: (one: T) => W): Map<string, W> {
+function named<T, W>(all: readonly T[], nameOf: (item: T) => string, words: (item: T) => W): Map<string, W> {
 	const found = new Map<string, W>();
-	for (const one of all) {
-		const name = nameOf(one);
+	for (const item of all) {
+		const name = nameOf(item);
 		let number = 1;
 		while (found.has(number === 1 ? name : `${name} (${number})`)) number += 1;
-		found.set(number === 1 ? name : `${name} (${number})`, words(one));
+		found.set(number === 1 ? name : `${name} (${number})`, words(item));
 	}
 	return found;
 }

@@ -22,7 +22,7 @@ const WATER = ingredient({ id: "water", name: "water", category: "water", densit
 const LENTILS = ingredient({ id: "lentils", name: "lentils", category: "pulse", mayContain: ["gluten"] });
 const WINE = ingredient({ id: "wine", name: "wine", category: "wine", allergens: ["sulphites"] });
 
-const asMap = (...all: Ingredient[]) => new Map(all.map((one) => [one.id, one]));
+const asMap = (...all: Ingredient[]) => new Map(all.map((ingredient) => [ingredient.id, ingredient]));
 
 function preparation(
 	name: string,

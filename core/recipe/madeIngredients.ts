@@ -63,8 +63,8 @@ function made(id: string, preparation: Preparation, known: ReadonlyMap<string, I
 /** Salt of what is made, g in 100 g: all that its lines bring, in what it makes. */
 function saltOf(preparation: Preparation, inside: readonly Ingredient[]): number {
 	const salt_g = preparation.lines.reduce((sum, line, index) => {
-		const one = inside[index] as Ingredient;
-		return sum + ((gramsOrNull(line, one) ?? 0) * inPan(one).salt_pct) / 100;
+		const ingredient = inside[index] as Ingredient;
+		return sum + ((gramsOrNull(line, ingredient) ?? 0) * inPan(ingredient).salt_pct) / 100;
 	}, 0);
 	return Math.min(100, (salt_g / makesGrams(preparation)) * 100);
 }
@@ -80,11 +80,11 @@ function priceOf(
 	inside: readonly Ingredient[],
 ): Pick<Ingredient, "pricePerKg_minor" | "made"> {
 	const costs = preparation.lines.map((line, index) => {
-		const one = inside[index] as Ingredient;
-		const grams = gramsOrNull(line, one);
-		const missing = grams === null ? [one.name] : missingIn(one);
-		const { trimLoss = one.trimLoss } = line;
-		return { missing, cost: (((grams ?? 0) / (1 - trimLoss)) * (one.pricePerKg_minor ?? 0)) / 1000 };
+		const ingredient = inside[index] as Ingredient;
+		const grams = gramsOrNull(line, ingredient);
+		const missing = grams === null ? [ingredient.name] : missingIn(ingredient);
+		const { trimLoss = ingredient.trimLoss } = line;
+		return { missing, cost: (((grams ?? 0) / (1 - trimLoss)) * (ingredient.pricePerKg_minor ?? 0)) / 1000 };
 	});
 	const withoutPrice = costs.flatMap(({ missing }) => missing);
 	const cost = costs.reduce((sum, one) => sum + one.cost, 0);
@@ -105,8 +105,8 @@ function tracesOf(inside: readonly Ingredient[]): Partial<Record<Allergen, reado
 	const found: Partial<Record<Allergen, string[]>> = {};
 	for (const allergen of ALLERGEN_NAMES) {
 		const names = inside
-			.filter((one) => [...one.allergens, ...one.mayContain].includes(allergen))
-			.flatMap((one) => one.made?.from[allergen] ?? [one.name]);
+			.filter((ingredient) => [...ingredient.allergens, ...ingredient.mayContain].includes(allergen))
+			.flatMap((ingredient) => ingredient.made?.from[allergen] ?? [ingredient.name]);
 		if (names.length > 0) found[allergen] = [...new Set(names)];
 	}
 	return found;

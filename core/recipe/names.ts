@@ -36,7 +36,7 @@ const IRREGULAR: readonly (readonly [string, string])[] = [
 ];
 
 function plural(name: string): string {
-	const irregular = IRREGULAR.find(([one]) => name.endsWith(one));
+	const irregular = IRREGULAR.find(([word]) => name.endsWith(word));
 	if (irregular) return name.slice(0, -irregular[0].length) + irregular[1];
 	if (name.endsWith("s")) return name;
 	if (/[^aeiou]y$/.test(name)) return `${name.slice(0, -1)}ies`;

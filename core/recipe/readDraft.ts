@@ -78,8 +78,8 @@ function wrongOf(
 function fieldOf(path: string, lines: readonly DraftLine[], steps: readonly DraftStep[]): string {
 	const listed = /^(line|step)s\[(\d+)\]/.exec(path);
 	if (listed) {
-		const of = listed[1] === "line" ? lines : steps;
-		return `${listed[1]}.${of[Number(listed[2])]?.key ?? ""}`;
+		const written = listed[1] === "line" ? lines : steps;
+		return `${listed[1]}.${written[Number(listed[2])]?.key ?? ""}`;
 	}
 	for (const [pattern, field] of TYPED_IN) {
 		const match = pattern.exec(path);

@@ -61,9 +61,10 @@ function readLines(draft: Draft, named: ReadonlyMap<string, Ingredient>): DraftL
 	const read = writtenLines(draft).map((line) => ({ line, read: readLine(line.text, named) }));
 	const chosen = read.find(({ line }) => line.role === "main");
 	const main = chosen ?? proposedMain(draft, read);
-	return read.map((one) => {
-		const role = one.line.role || proposedRole(one.line, one.read, one === main, draft.kind);
-		return { ...one.read, key: one.line.key, role, proposed: one.line.role === "" };
+	return read.map((lineRead) => {
+		const role =
+			lineRead.line.role || proposedRole(lineRead.line, lineRead.read, lineRead === main, draft.kind);
+		return { ...lineRead.read, key: lineRead.line.key, role, proposed: lineRead.line.role === "" };
 	});
 }
 
@@ -75,7 +76,7 @@ interface WithLine {
 function proposedMain(draft: Draft, read: readonly WithLine[]): WithLine | undefined {
 	if (draft.kind === "preparation") return undefined;
 	const open = read.filter(({ line }) => line.role === "");
-	const cut = CUTS.find((one) => one === draft.fields.cut);
+	const cut = CUTS.find((key) => key === draft.fields.cut);
 	return (
 		open.find(({ read: { ingredient } }) => ingredient && isOfCut(ingredient, cut)) ??
 		open.find(({ read: { ingredient } }) => ingredient && CATEGORIES[ingredient.category].role === "main")

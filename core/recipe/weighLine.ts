@@ -25,23 +25,23 @@ export function isCounted(line: RecipeLine): boolean {
  *
  * @throws {Refusal} when a volume has no density or a count no weight of one
  */
-export function lineGrams({ amount, unit }: RecipeLine, of: Ingredient): number {
-	return gramsOf({ amount, unit }, of.density_g_per_ml ?? undefined, of.each_g ?? undefined);
+export function lineGrams({ amount, unit }: RecipeLine, ingredient: Ingredient): number {
+	return gramsOf({ amount, unit }, ingredient.density_g_per_ml ?? undefined, ingredient.each_g ?? undefined);
 }
 
 /** A recipe line as the scaling laws take it. */
-export function asScaleLine(line: RecipeLine, of: Ingredient): ScaleLine {
+export function asScaleLine(line: RecipeLine, ingredient: Ingredient): ScaleLine {
 	const { role, exponent, amount, unit } = line;
-	const base = { name: of.name, role, ...(exponent === undefined ? {} : { exponent }) };
+	const base = { name: ingredient.name, role, ...(exponent === undefined ? {} : { exponent }) };
 	if (isCounted(line)) return { ...base, count: amount * UNITS[unit].factor };
-	return { ...base, amount_g: lineGrams(line, of) };
+	return { ...base, amount_g: lineGrams(line, ingredient) };
 }
 
 /** Grams of a quantity of an ingredient, or null when it cannot be weighed. */
-export function gramsOrNull(quantity: Quantity, of: Ingredient): number | null {
+export function gramsOrNull(quantity: Quantity, ingredient: Ingredient): number | null {
 	const { dimension } = UNITS[quantity.unit];
-	if (dimension === "volume" && of.density_g_per_ml === null) return null;
-	if (dimension === "count" && of.each_g === null) return null;
+	if (dimension === "volume" && ingredient.density_g_per_ml === null) return null;
+	if (dimension === "count" && ingredient.each_g === null) return null;
 	if (dimension === "length" || dimension === "temperature") return null;
-	return gramsOf(quantity, of.density_g_per_ml ?? undefined, of.each_g ?? undefined);
+	return gramsOf(quantity, ingredient.density_g_per_ml ?? undefined, ingredient.each_g ?? undefined);
 }

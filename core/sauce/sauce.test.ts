@@ -98,7 +98,8 @@ describe("thickening", () => {
 				fc.constantFrom(...THICKENERS),
 				fc.double({ min: 0, max: 5000, noNaN: true }),
 				(sauce_l, method, dredged_g) => {
-					const grams = (of: ReturnType<typeof thicken>) => of.starch_g ?? of.flour_g ?? Number.NaN;
+					const grams = (thickened: ReturnType<typeof thicken>) =>
+						thickened.starch_g ?? thickened.flour_g ?? Number.NaN;
 					const one = grams(thicken({ sauce_l, method, dredged_g }));
 					expect(one).toBeGreaterThanOrEqual(0);
 					expect(grams(thicken({ sauce_l: sauce_l * 2, method, dredged_g }))).toBeGreaterThanOrEqual(

@@ -20,7 +20,7 @@ export interface Clockwork {
 export function placeBackwards(tasks: readonly Task[], end: number, house: Clockwork): PlacedTask[] {
 	const placed = new Map<string, PlacedTask>();
 	for (const task of lastFirst(tasks)) {
-		const followers = tasks.filter(({ after }) => after.some((one) => one.task === task.id));
+		const followers = tasks.filter(({ after }) => after.some((predecessor) => predecessor.task === task.id));
 		const endBy = Math.min(
 			task.window.to ?? Number.POSITIVE_INFINITY,
 			...(followers.length === 0 ? [end] : followers.map((next) => latestEndFor(task, next, placed))),
@@ -34,7 +34,7 @@ export function placeBackwards(tasks: readonly Task[], end: number, house: Clock
 
 function latestEndFor(task: Task, next: Task, placed: ReadonlyMap<string, PlacedTask>): number {
 	const { start } = placed.get(next.id) as PlacedTask;
-	const { least_min = 0 } = next.after.find((one) => one.task === task.id) ?? {};
+	const { least_min = 0 } = next.after.find((predecessor) => predecessor.task === task.id) ?? {};
 	return minutesBefore(start, least_min);
 }
 

@@ -43,7 +43,7 @@ function task(
 }
 
 const startOf = (placed: readonly PlacedTask[], id: string) =>
-	placed.find((one) => one.id === id)?.start ?? Number.NaN;
+	placed.find((task) => task.id === id)?.start ?? Number.NaN;
 
 describe("tasks put backwards in an empty kitchen", () => {
 	const SERVICE = at("2026-11-28", "19:30");

@@ -45,12 +45,12 @@ export function outcomeOf({ before, after }: Situation): Outcome | null {
 	if (first.dryAt_min !== null && first.dryAt_min < firstTender.high) return null;
 	if (second.dryAt_min !== null && second.dryAt_min < secondTender.high) return null;
 	const salt = (poured_l: number, left_l: number) => (SALT_IN_PCT * poured_l) / left_l;
-	const of = {
+	const outcomes = {
 		time: compared(firstTender.likely, secondTender.likely),
 		liquid: compared(first.liquidLeft_l, second.liquidLeft_l),
 		salt: compared(salt(before.liquid_l, first.liquidLeft_l), salt(after.liquid_l, second.liquidLeft_l)),
 	};
-	return { of, first, second };
+	return { of: outcomes, first, second };
 }
 
 function compared(before: number, after: number): QuantityOutcome {
@@ -66,8 +66,8 @@ export function answerFor(ratio: number): Answer {
 }
 
 /** Answers from the first to the second of them: 0 is right, 1 is next to it. */
-export function answersApart(one: Answer, other: Answer): number {
-	return Math.abs(ANSWERS.indexOf(one) - ANSWERS.indexOf(other));
+export function answersApart(answer: Answer, other: Answer): number {
+	return Math.abs(ANSWERS.indexOf(answer) - ANSWERS.indexOf(other));
 }
 
 /** A situation with a clear outcome. */
@@ -100,10 +100,10 @@ export function roundOf(seed: number, count: number): Question[] {
 	return questions;
 }
 
-function isClear({ of }: Outcome): boolean {
+function isClear({ of: value }: Outcome): boolean {
 	const borders = [1 - MUCH_BEYOND, 1 - SAME_WITHIN, 1 + SAME_WITHIN, 1 + MUCH_BEYOND];
 	return QUANTITIES.every((quantity) => {
-		const ratio = of[quantity].after / of[quantity].before;
+		const ratio = value[quantity].after / value[quantity].before;
 		return borders.every((border) => Math.abs(ratio - border) > UNCLEAR);
 	});
 }

@@ -27,11 +27,14 @@ export interface CookRecord {
 
 export function recordOf(judged: readonly Judged[]): CookRecord {
 	const byQuantity = Object.fromEntries(
-		QUANTITIES.map((quantity) => [quantity, scoreOf(judged.filter((one) => one.quantity === quantity))]),
+		QUANTITIES.map((quantity) => [
+			quantity,
+			scoreOf(judged.filter((answered) => answered.quantity === quantity)),
+		]),
 	) as Record<Quantity, Score>;
 	const byChange = CHANGES.map((change) => ({
 		change,
-		score: scoreOf(judged.filter((one) => one.change === change)),
+		score: scoreOf(judged.filter((answered) => answered.change === change)),
 	}))
 		.filter(({ score }) => score.of > 0)
 		.sort((a, b) => share(b.score) - share(a.score) || b.score.of - a.score.of);
@@ -48,6 +51,6 @@ function scoreOf(judged: readonly Judged[]): Score {
 }
 
 /** Right ones count whole, near ones half. */
-export function share({ right, near, of }: Score): number {
-	return of === 0 ? 0 : (right + near / 2) / of;
+export function share({ right, near, of: all }: Score): number {
+	return all === 0 ? 0 : (right + near / 2) / all;
 }

@@ -103,9 +103,9 @@ export function reckoned(sum: Sum): number {
 }
 
 /** Values of the terms; minutes beside an instant as milliseconds. */
-function termsOf({ of }: Operation): number[] {
-	const isClock = of.some((one) => unitOf(one) === "instant");
-	return of.map((one) => reckoned(one) * (isClock && unitOf(one) === "min" ? MINUTE_MS : 1));
+function termsOf({ of: list }: Operation): number[] {
+	const isClock = list.some((term) => unitOf(term) === "instant");
+	return list.map((term) => reckoned(term) * (isClock && unitOf(term) === "min" ? MINUTE_MS : 1));
 }
 
 /** The unit that a sum is in: its first figure's. */
@@ -123,7 +123,7 @@ export function figure(value: number, unit: WorkingUnit, what?: string): Figure 
 
 const operation =
 	(op: Operator) =>
-	(...of: readonly Sum[]): Operation => ({ op, of });
+	(...list: readonly Sum[]): Operation => ({ op, of: list });
 
 export const add = operation("add");
 export const subtract = operation("subtract");

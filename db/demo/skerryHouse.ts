@@ -141,7 +141,7 @@ async function seedBook(store: Store, bookFolder: string): Promise<void> {
 		})),
 	);
 	const preparations = docs.filter(({ doc }) => doc.format === "wide-table/preparation");
-	const dishes = docs.filter((one) => !preparations.includes(one));
+	const dishes = docs.filter((entry) => !preparations.includes(entry));
 	for (const { id, doc } of [...preparations, ...dishes]) {
 		await addRecipe(store, id, doc, { who: WRITER, reason: "As it is cooked in this house." });
 	}

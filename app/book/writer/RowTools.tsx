@@ -12,7 +12,7 @@ interface RowToolsProps {
 }
 
 /** Up, down and away, for one line or step; without scripts the server does the same. */
-export function RowTools({ of, rowKey, name, onMove, onRemove }: RowToolsProps) {
+export function RowTools({ of: what, rowKey, name, onMove, onRemove }: RowToolsProps) {
 	const tools = [
 		{ sign: "↑", words: "Up", intent: "moveUp", act: () => onMove(-1) },
 		{ sign: "↓", words: "Down", intent: "moveDown", act: () => onMove(1) },
@@ -24,7 +24,7 @@ export function RowTools({ of, rowKey, name, onMove, onRemove }: RowToolsProps) 
 				<Tool
 					key={intent}
 					name="intent"
-					value={`${intent}:${of}:${rowKey}`}
+					value={`${intent}:${what}:${rowKey}`}
 					aria-label={`${words}: ${name}`}
 					onClick={(event) => {
 						event.preventDefault();

@@ -204,6 +204,6 @@ export function letGo(id: string): void {
 	}
 }
 
-function same(one: Draft, other: Draft): boolean {
-	return isEqual(one, other);
+function same(draft: Draft, other: Draft): boolean {
+	return isEqual(draft, other);
 }

@@ -16,7 +16,7 @@ export function DeliveryCheck({ view, pan }: { readonly view: PanUpView; readonl
 	const [spread, setSpread] = useState(12);
 	const [drawn, setDrawn] = useState(0);
 	const { packing, start, stop } = usePacking();
-	const pieces = view.pans.reduce((sum, one) => sum + one.count * one.pieces, 0);
+	const pieces = view.pans.reduce((sum, alike) => sum + alike.count * alike.pieces, 0);
 	const lay = () => {
 		setDrawn(0);
 		start({

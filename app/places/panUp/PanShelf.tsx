@@ -106,11 +106,11 @@ function settle(view: PanUpView, typeId: string, count: number | null): void {
 
 /** One pan of a kind given up for as many of another as take its pieces. */
 export function swapPan(view: PanUpView, from: string, to: string): void {
-	const one = view.shelf.find(({ id }) => id === from);
+	const kind = view.shelf.find(({ id }) => id === from);
 	const other = view.shelf.find(({ id }) => id === to);
-	if (!one || !other || from === to || other.takes === 0) return;
-	const more = Math.ceil(one.takes / other.takes);
-	const given = withWish(view.wishes, from, Math.max(0, one.here - 1));
+	if (!kind || !other || from === to || other.takes === 0) return;
+	const more = Math.ceil(kind.takes / other.takes);
+	const given = withWish(view.wishes, from, Math.max(0, kind.here - 1));
 	setTrial({ wishes: wishesTyped(withWish(given, to, other.here + more)) });
 }
 

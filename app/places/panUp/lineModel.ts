@@ -43,7 +43,7 @@ export function lineState(view: PanUpView, chosen: number, line: LiquidLine): Li
 	if (!pan) return null;
 	const measures = measuresIn(view.units);
 	const filled = fill(view, pan, line);
-	const all_l = view.pans.reduce((sum, one) => sum + one.count * fill(view, one, line).liquid_l, 0);
+	const all_l = view.pans.reduce((sum, alike) => sum + alike.count * fill(view, alike, line).liquid_l, 0);
 	const warnings = warningsOf(filled, view, measures);
 	const cut = cutOf(view, pan, filled, line, measures);
 	const carried = measures.mass(filled.lifted_kg);

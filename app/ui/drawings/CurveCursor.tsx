@@ -23,7 +23,7 @@ const THUMB_PX = 8;
 
 /** What the pan is at the time under the cursor, which moves by pointer, by slider or by keys. */
 export const CurveCursor = memo(function CurveCursor(props: CurveCursorProps) {
-	const { curve, units, clock, end_min, minute, onMinute, width, of } = props;
+	const { curve, units, clock, end_min, minute, onMinute, width, of: what } = props;
 	const { left, right } = plotShares(width);
 	const { temperature, volume } = measuresIn(units);
 	const at = pointAt(curve, minute);
@@ -37,7 +37,7 @@ export const CurveCursor = memo(function CurveCursor(props: CurveCursorProps) {
 					marginLeft: `calc(${left * 100}% - ${THUMB_PX}px)`,
 					width: `calc(${(1 - left - right) * 100}% + ${2 * THUMB_PX}px)`,
 				}}
-				aria-label={of ? `Time under the cursor, ${of}` : "Time under the cursor"}
+				aria-label={what ? `Time under the cursor, ${what}` : "Time under the cursor"}
 				min={0}
 				max={end_min}
 				step={1}

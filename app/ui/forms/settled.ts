@@ -14,13 +14,13 @@ const MOST_PANS = 1000;
 /** @throws {Refusal} naming `wishes` */
 export function readWishes(text: string): PanWish[] {
 	if (text === "") return [];
-	return text.split(",").map((one) => {
-		const [typeId = "", digits = ""] = one.split(":");
+	return text.split(",").map((wish) => {
+		const [typeId = "", digits = ""] = wish.split(":");
 		const count = Number(digits);
 		if (!/^[\w-]{1,40}$/.test(typeId) || !/^\d{1,4}$/.test(digits) || count > MOST_PANS) {
 			throw refuse(
 				"wishes",
-				`“${one}” was given; a kind of pan and a number from 0 to ${MOST_PANS} is allowed`,
+				`“${wish}” was given; a kind of pan and a number from 0 to ${MOST_PANS} is allowed`,
 			);
 		}
 		return { typeId, count };

@@ -51,8 +51,8 @@ export function percent(share: number): string {
 }
 
 /** "1 pan", "4 pans". */
-export function counted(count: number, one: string, many = `${one}s`): string {
-	return `${count.toLocaleString("en-GB")} ${count === 1 ? one : many}`;
+export function counted(count: number, thing: string, many = `${thing}s`): string {
+	return `${count.toLocaleString("en-GB")} ${count === 1 ? thing : many}`;
 }
 
 /** Minor units of a currency as money: "€24.00". Parts of a cent are not shown. */

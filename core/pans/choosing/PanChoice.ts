@@ -42,26 +42,31 @@ export type Counts = readonly { readonly of: Candidate; readonly count: number }
  * its pieces spread over its pans to within one. Pans that would stay empty go back.
  */
 export function filledChoice(counts: Counts, load: PanLoad, limits: PanLimits): PanChoice {
-	const room = counts.reduce((sum, { of, count }) => sum + of.capacity * count, 0);
+	const room = counts.reduce((sum, { of: candidate, count }) => sum + candidate.capacity * count, 0);
 	const placed = Math.min(load.pieces, room);
 	const shared = shareOut(counts, placed, room);
-	const pans = shared.flatMap(({ of, pieces }) => filled(of, pieces, load, limits));
+	const pans = shared.flatMap(({ of: candidate, pieces }) => filled(candidate, pieces, load, limits));
 	return {
 		pans,
 		unplaced: load.pieces - placed,
-		rungs: shared.reduce((sum, { of, pieces }) => sum + rungsOf(of, pieces.length), 0),
+		rungs: shared.reduce((sum, { of: candidate, pieces }) => sum + rungsOf(candidate, pieces.length), 0),
 		liquid_l: pans.reduce((sum, pan) => sum + pan.liquid_l, 0),
 	};
 }
 
 /** At most two different fillings of a kind occur, so each is worked out once. */
-function filled(of: Candidate, pieces: readonly number[], load: PanLoad, limits: PanLimits): ChosenPan[] {
+function filled(
+	candidate: Candidate,
+	pieces: readonly number[],
+	load: PanLoad,
+	limits: PanLimits,
+): ChosenPan[] {
 	const known = new Map<number, ChosenPan>();
 	return pieces.map((held) => {
 		const pan = known.get(held) ?? {
-			...fillOne(of.type, load, held, limits),
-			type: of.type,
-			capacity: of.capacity,
+			...fillOne(candidate.type, load, held, limits),
+			type: candidate.type,
+			capacity: candidate.capacity,
 		};
 		known.set(held, pan);
 		return pan;
@@ -73,11 +78,11 @@ function shareOut(counts: Counts, placed: number, room: number): { of: Candidate
 	let roomLeft = room;
 	return counts
 		.filter(({ count }) => count > 0)
-		.map(({ of, count }) => {
-			const holds = of.capacity * count;
+		.map(({ of: candidate, count }) => {
+			const holds = candidate.capacity * count;
 			const pieces = Math.min(holds, Math.round((left * holds) / roomLeft));
 			left -= pieces;
 			roomLeft -= holds;
-			return { of, pieces: spreadEvenly(pieces, count).filter((held) => held > 0) };
+			return { of: candidate, pieces: spreadEvenly(pieces, count).filter((held) => held > 0) };
 		});
 }

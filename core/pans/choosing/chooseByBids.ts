@@ -69,8 +69,8 @@ function traded(
 	const after = tradePans(held, shelf, traders);
 	return loads.map((load, dish) => {
 		const counts = stock.flatMap((_, kind) => {
-			const of = traders[dish]?.kinds[kind];
-			return of ? [{ of, count: after[dish]?.[kind] ?? 0 }] : [];
+			const candidate = traders[dish]?.kinds[kind];
+			return candidate ? [{ of: candidate, count: after[dish]?.[kind] ?? 0 }] : [];
 		});
 		return filledChoice(counts, load, limits);
 	});
@@ -115,7 +115,7 @@ export function isWithin(stock: readonly PanType[], choices: readonly PanChoice[
 	return stock.every((type) => usedOf(type, choices) <= type.stock);
 }
 
-function isBetter(one: readonly PanChoice[], other: readonly PanChoice[]): boolean {
+function isBetter(choices: readonly PanChoice[], other: readonly PanChoice[]): boolean {
 	const measures: ((choice: PanChoice) => number)[] = [
 		({ unplaced }) => unplaced,
 		({ pans }) => pans.filter(({ warnings }) => warnings.length > 0).length,
@@ -124,7 +124,7 @@ function isBetter(one: readonly PanChoice[], other: readonly PanChoice[]): boole
 		({ pans }) => pans.length,
 	];
 	for (const measure of measures) {
-		const difference = sumOf(one, measure) - sumOf(other, measure);
+		const difference = sumOf(choices, measure) - sumOf(other, measure);
 		if (Math.abs(difference) > 1e-6) return difference < 0;
 	}
 	return false;
@@ -143,13 +143,19 @@ function chooseOne(
 	const candidates = candidatesFor(load, stock, limits);
 	const settled = candidates
 		.filter(({ wished }) => wished !== undefined)
-		.map((of) => ({ of, count: Math.min(of.wished ?? 0, of.type.stock) }));
+		.map((candidate) => ({ of: candidate, count: Math.min(candidate.wished ?? 0, candidate.type.stock) }));
 	const open = candidates.filter(({ wished }) => wished === undefined);
 	const left = Math.max(0, load.pieces - roomOf(settled));
-	const space = (of: Candidate, count: number) =>
-		(rungsOf(of, count) + count * ((prices.get(of.type.id) ?? 0) + of.drawback * DRAWBACK_RUNGS)) * RUNG;
+	const space = (candidate: Candidate, count: number) =>
+		(rungsOf(candidate, count) +
+			count * ((prices.get(candidate.type.id) ?? 0) + candidate.drawback * DRAWBACK_RUNGS)) *
+		RUNG;
 	const aPan_l = panInLitres(leastPoured(load, candidates));
-	const best = cheapest(open, left, (of, count) => space(of, count) + (aPan_l + of.below_l) * count);
+	const best = cheapest(
+		open,
+		left,
+		(candidate, count) => space(candidate, count) + (aPan_l + candidate.below_l) * count,
+	);
 	return filledChoice([...settled, ...best], load, limits);
 }
 
@@ -157,7 +163,7 @@ function chooseOne(
 const RUNG = 1e7;
 
 function roomOf(counts: Counts): number {
-	return counts.reduce((sum, { of, count }) => sum + of.capacity * count, 0);
+	return counts.reduce((sum, { of: candidate, count }) => sum + candidate.capacity * count, 0);
 }
 
 /**
@@ -167,25 +173,25 @@ function roomOf(counts: Counts): number {
 function cheapest(
 	candidates: readonly Candidate[],
 	pieces: number,
-	cost: (of: Candidate, count: number) => number,
+	cost: (candidate: Candidate, count: number) => number,
 ): Counts {
-	if (roomOf(candidates.map((of) => ({ of, count: of.type.stock }))) <= pieces) {
-		return candidates.map((of) => ({ of, count: of.type.stock }));
+	if (roomOf(candidates.map((candidate) => ({ of: candidate, count: candidate.type.stock }))) <= pieces) {
+		return candidates.map((candidate) => ({ of: candidate, count: candidate.type.stock }));
 	}
 	let least = new Float64Array(pieces + 1).fill(Number.POSITIVE_INFINITY);
 	least[0] = 0;
-	const taken = candidates.map((of) => {
-		const { next, counts } = withKind(least, of, cost);
+	const taken = candidates.map((candidate) => {
+		const { next, counts } = withKind(least, candidate, cost);
 		least = next;
 		return counts;
 	});
 	let left = pieces;
 	return [...candidates.entries()]
 		.reverse()
-		.map(([index, of]) => {
+		.map(([index, candidate]) => {
 			const count = taken[index]?.[left] ?? 0;
-			left = Math.max(0, left - count * of.capacity);
-			return { of, count };
+			left = Math.max(0, left - count * candidate.capacity);
+			return { of: candidate, count };
 		})
 		.reverse();
 }
@@ -193,18 +199,18 @@ function cheapest(
 /** The least cost for every number of pieces once this kind may be used too, and how many of it that takes. */
 function withKind(
 	before: Float64Array,
-	of: Candidate,
-	cost: (of: Candidate, count: number) => number,
+	candidate: Candidate,
+	cost: (candidate: Candidate, count: number) => number,
 ): { next: Float64Array<ArrayBuffer>; counts: Uint32Array } {
 	const next = new Float64Array(before);
 	const counts = new Uint32Array(before.length);
-	const most = Math.min(of.type.stock, Math.ceil((before.length - 1) / of.capacity));
+	const most = Math.min(candidate.type.stock, Math.ceil((before.length - 1) / candidate.capacity));
 	for (let count = 1; count <= most; count += 1) {
-		const price = cost(of, count);
+		const price = cost(candidate, count);
 		for (let pieces = 1; pieces < before.length; pieces += 1) {
-			const so = (before[Math.max(0, pieces - count * of.capacity)] as number) + price;
-			if (so >= (next[pieces] as number)) continue;
-			next[pieces] = so;
+			const withIt = (before[Math.max(0, pieces - count * candidate.capacity)] as number) + price;
+			if (withIt >= (next[pieces] as number)) continue;
+			next[pieces] = withIt;
 			counts[pieces] = count;
 		}
 	}

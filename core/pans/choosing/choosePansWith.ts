@@ -28,13 +28,16 @@ export function choosePansWith(solve: IntegerSolver): ChoosePans {
 		const asked = loads.map((load, dish) => ({
 			load,
 			dish,
-			candidates: candidatesFor(load, stock, limits).map((of, kind) => ({ ...of, key: `${dish}_${kind}` })),
+			candidates: candidatesFor(load, stock, limits).map((candidate, kind) => ({
+				...candidate,
+				key: `${dish}_${kind}`,
+			})),
 		}));
 		const counts = solveInTurn(asked, stock, solve);
 		if (!counts) return chooseByBids(loads, stock, limits);
 		return asked.map(({ load, candidates }) =>
 			filledChoice(
-				candidates.map((of) => ({ of, count: counts.get(`n${of.key}`) ?? 0 })),
+				candidates.map((candidate) => ({ of: candidate, count: counts.get(`n${candidate.key}`) ?? 0 })),
 				load,
 				limits,
 			),
@@ -118,7 +121,7 @@ function panProgram(asked: readonly Asked[], stock: readonly PanType[]): Omit<In
 			terms: [[`s${dish}`, 1], ...candidates.map(({ key, capacity }) => [`n${key}`, capacity] as const)],
 			least: load.pieces,
 		});
-		for (const one of candidates) addKind(one, load, variables, rows);
+		for (const candidate of candidates) addKind(candidate, load, variables, rows);
 	}
 	for (const { id, stock: there } of stock) {
 		const used = asked.flatMap(({ candidates }) => candidates.filter(({ type }) => type.id === id));
@@ -127,8 +130,8 @@ function panProgram(asked: readonly Asked[], stock: readonly PanType[]): Omit<In
 	return { variables, rows };
 }
 
-function addKind(one: Keyed, load: PanLoad, variables: IntegerVariable[], rows: IntegerRow[]): void {
-	const { key, share, capacity, type, wished } = one;
+function addKind(keyed: Keyed, load: PanLoad, variables: IntegerVariable[], rows: IntegerRow[]): void {
+	const { key, share, capacity, type, wished } = keyed;
 	const most = Math.min(type.stock, wished ?? Math.ceil(load.pieces / capacity));
 	variables.push({ name: `n${key}`, least: 0, most });
 	variables.push({ name: `l${key}`, least: 0, most: Math.ceil(type.stock * share) });

@@ -87,8 +87,8 @@ function mayGive(
 	if ((counts[from]?.[kind] ?? 0) === 0) return false;
 	const shelf = traders.length - 1;
 	const free = (dish: number) => {
-		const of = traders[dish]?.kinds[kind];
-		return dish === shelf || (of !== undefined && of.wished === undefined);
+		const candidate = traders[dish]?.kinds[kind];
+		return dish === shelf || (candidate !== undefined && candidate.wished === undefined);
 	};
 	return free(from) && free(to);
 }
@@ -97,10 +97,10 @@ function costOf(row: readonly number[], { pieces, kinds }: Trader): number {
 	let room = 0;
 	let cost = 0;
 	for (const [kind, count] of row.entries()) {
-		const of = kinds[kind];
-		if (!of || count === 0) continue;
-		room += of.capacity * count;
-		cost += rungsOf(of, count) + of.drawback * DRAWBACK_RUNGS * count;
+		const candidate = kinds[kind];
+		if (!candidate || count === 0) continue;
+		room += candidate.capacity * count;
+		cost += rungsOf(candidate, count) + candidate.drawback * DRAWBACK_RUNGS * count;
 	}
 	return cost + Math.max(0, pieces - room) * PIECE_RUNGS;
 }

@@ -33,11 +33,11 @@ function keyOf(floor: Floor, piece: Piece, gap_mm: number): string {
 
 function pack(floor: Floor, piece: Piece, gap_mm: number): Placed[] {
 	const { length_mm, width_mm } = footprint(piece);
-	const laid = cells(floor, piece, gap_mm).map((one) => ({
-		x_mm: one.x_mm,
-		y_mm: one.y_mm,
-		length_mm: one.length_mm - gap_mm,
-		width_mm: one.width_mm - gap_mm,
+	const laid = cells(floor, piece, gap_mm).map((placed) => ({
+		x_mm: placed.x_mm,
+		y_mm: placed.y_mm,
+		length_mm: placed.length_mm - gap_mm,
+		width_mm: placed.width_mm - gap_mm,
 	}));
 	if (laid.length > 0) return laid;
 	const turned = [
@@ -73,9 +73,9 @@ export function cornerInset({ corner_mm = 0 }: { readonly corner_mm?: number }, 
 
 /** What is left free is shared out to both sides. */
 function toMiddle(laid: readonly Placed[]): Placed[] {
-	const right = Math.max(...laid.map((one) => one.x_mm + one.length_mm / 2));
-	const top = Math.max(...laid.map((one) => one.y_mm + one.width_mm / 2));
-	return laid.map((one) => ({ ...one, x_mm: one.x_mm - right / 2, y_mm: one.y_mm - top / 2 }));
+	const right = Math.max(...laid.map((placed) => placed.x_mm + placed.length_mm / 2));
+	const top = Math.max(...laid.map((placed) => placed.y_mm + placed.width_mm / 2));
+	return laid.map((placed) => ({ ...placed, x_mm: placed.x_mm - right / 2, y_mm: placed.y_mm - top / 2 }));
 }
 
 function fitsAlone(

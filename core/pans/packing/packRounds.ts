@@ -10,10 +10,10 @@ import { packRows } from "./packRows.ts";
  */
 export function packRoundsInBox(length: number, width: number, across: number): Placed[] {
 	const lying = staggered(length, width, across);
-	const standing = staggered(width, length, across).map((one) => ({
-		...one,
-		x_mm: one.y_mm,
-		y_mm: one.x_mm,
+	const standing = staggered(width, length, across).map((placed) => ({
+		...placed,
+		x_mm: placed.y_mm,
+		y_mm: placed.x_mm,
 	}));
 	return most([squareRows(length, width, across), lying, standing]);
 }

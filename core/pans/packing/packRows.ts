@@ -55,7 +55,7 @@ function around(radius: number, kinds: readonly Row[], row: Row, above: number):
 	const count = timesIn(chord(radius, Math.max(above, below)), row.length);
 	const up = outwards(radius, kinds, above);
 	const down = outwards(radius, kinds, below);
-	const flipped = down.rows.map((one) => ({ ...one, y: -one.y - one.height }));
+	const flipped = down.rows.map((laid) => ({ ...laid, y: -laid.y - laid.height }));
 	return {
 		count: count + up.count + down.count,
 		rows: [{ ...row, y: -below, count }, ...up.rows, ...flipped],
@@ -86,8 +86,8 @@ function outwards(radius: number, kinds: readonly Row[], start: number): Stack {
 
 /** Heights from the middle at which a row begins that can only just hold its cells. */
 function turningHeights(radius: number, kinds: readonly Row[]): number[] {
-	const [one, other = one] = kinds as [Row, Row?];
-	if (radius / Math.min(one.height, other.height) > MANY_ROWS) return [];
+	const [row, other = row] = kinds as [Row, Row?];
+	if (radius / Math.min(row.height, other.height) > MANY_ROWS) return [];
 	const edges = kinds.flatMap(({ length }) =>
 		Array.from({ length: timesIn(2 * radius, length) }, (_, index) =>
 			Math.sqrt(Math.max(0, radius ** 2 - (((index + 1) * length) / 2) ** 2)),
@@ -95,10 +95,10 @@ function turningHeights(radius: number, kinds: readonly Row[]): number[] {
 	);
 	const found = new Set<number>();
 	for (const edge of edges) {
-		for (let i = 0; i * one.height <= edge; i += 1) {
-			for (let j = 0; i * one.height + j * other.height <= edge; j += 1) {
-				found.add(edge - i * one.height - j * other.height);
-				if (other === one) break;
+		for (let i = 0; i * row.height <= edge; i += 1) {
+			for (let j = 0; i * row.height + j * other.height <= edge; j += 1) {
+				found.add(edge - i * row.height - j * other.height);
+				if (other === row) break;
 			}
 		}
 	}

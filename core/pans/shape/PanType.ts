@@ -17,10 +17,10 @@ export const OVER_PAN_MM = 10;
 export function shelfShare(shape: PanShape): number {
 	if ("gn" in shape) return GASTRONORM[shape.gn].shareOfOne;
 	const rim = rimOf(shape);
-	const one = GASTRONORM["1/1"];
+	const size = GASTRONORM["1/1"];
 	const turned = Math.min(
-		Math.max(rim.length_mm / one.length_mm, rim.width_mm / one.width_mm),
-		Math.max(rim.length_mm / one.width_mm, rim.width_mm / one.length_mm),
+		Math.max(rim.length_mm / size.length_mm, rim.width_mm / size.width_mm),
+		Math.max(rim.length_mm / size.width_mm, rim.width_mm / size.length_mm),
 	);
 	return turned <= 1 ? 1 : 2;
 }

@@ -30,8 +30,8 @@ export function lineWords(line: LiquidLine): string {
 	return `${line.over_mm} mm over the top`;
 }
 
-function sameLine(one: LiquidLine, other: LiquidLine): boolean {
-	if ("share" in one) return "share" in other && Math.abs(one.share - other.share) < 0.005;
-	if ("below_mm" in one) return "below_mm" in other && one.below_mm === other.below_mm;
-	return "over_mm" in other && one.over_mm === other.over_mm;
+function sameLine(liquidLine: LiquidLine, other: LiquidLine): boolean {
+	if ("share" in liquidLine) return "share" in other && Math.abs(liquidLine.share - other.share) < 0.005;
+	if ("below_mm" in liquidLine) return "below_mm" in other && liquidLine.below_mm === other.below_mm;
+	return "over_mm" in other && liquidLine.over_mm === other.over_mm;
 }

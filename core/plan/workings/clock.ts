@@ -51,7 +51,9 @@ function startWorking(task: PlacedTask, plan: WorkedPlan): Working[] {
 /** What it has to be over for: the start of what follows, with its lag, or the end of its window. */
 function limitsOf(task: PlacedTask, { tasks, order }: WorkedPlan): Sum[] {
 	const followers = tasks.flatMap((next) =>
-		next.after.filter((one) => one.task === task.id).map(({ least_min }) => ({ next, least_min })),
+		next.after
+			.filter((predecessor) => predecessor.task === task.id)
+			.map(({ least_min }) => ({ next, least_min })),
 	);
 	const starts = followers.map(({ next, least_min }): Sum => {
 		const start = figure(next.start, "instant", `to.${next.place}.${next.part}`);
@@ -64,7 +66,7 @@ function limitsOf(task: PlacedTask, { tasks, order }: WorkedPlan): Sum[] {
 
 /** The lift leaves time for the rest and for the sauce, whichever is longer. */
 function liftSum(task: PlacedTask, { tasks }: WorkedPlan): Sum {
-	const followers = tasks.filter(({ after }) => after.some((one) => one.task === task.id));
+	const followers = tasks.filter(({ after }) => after.some((predecessor) => predecessor.task === task.id));
 	return least(...followers.map((next) => figure(next.start, "instant", `to.${next.place}.${next.part}`)));
 }
 

@@ -41,9 +41,9 @@ export function liquidWorkings(plan: WorkedPlan, beliefs: Beliefs): Working[] {
 /** Equal litres together: "4 × 2.31 l + 2 × 1.9 l". */
 function alike(litres: readonly number[]): Sum[] {
 	const counts = new Map<number, number>();
-	for (const one of litres) counts.set(one, (counts.get(one) ?? 0) + 1);
-	return [...counts].map(([one, count]) =>
-		count === 1 ? figure(one, "l") : multiply(figure(count, "count", "pans"), figure(one, "l")),
+	for (const litre of litres) counts.set(litre, (counts.get(litre) ?? 0) + 1);
+	return [...counts].map(([value, count]) =>
+		count === 1 ? figure(value, "l") : multiply(figure(count, "count", "pans"), figure(value, "l")),
 	);
 }
 

@@ -2,42 +2,42 @@ import { HAIR_MM } from "../layer.ts";
 import type { Laid } from "./Cell.ts";
 import type { Room } from "./room.ts";
 
-export function meets(laid: readonly Laid[], one: Laid): boolean {
-	for (const other of laid) if (overlaps(one, other)) return true;
+export function meets(laid: readonly Laid[], tried: Laid): boolean {
+	for (const other of laid) if (overlaps(tried, other)) return true;
 	return false;
 }
 
-function overlaps(one: Laid, other: Laid): boolean {
+function overlaps(laid: Laid, other: Laid): boolean {
 	return (
-		one.left < other.right - HAIR_MM &&
-		other.left < one.right - HAIR_MM &&
-		one.low < other.high - HAIR_MM &&
-		other.low < one.high - HAIR_MM
+		laid.left < other.right - HAIR_MM &&
+		other.left < laid.right - HAIR_MM &&
+		laid.low < other.high - HAIR_MM &&
+		other.low < laid.high - HAIR_MM
 	);
 }
 
 /** Length of edge that touches a neighbour or the wall, mm. */
-export function contact(room: Room, laid: readonly Laid[], one: Laid): number {
-	let touched = room.kind === "rectangle" ? wallContact(room, one) : 0;
+export function contact(room: Room, laid: readonly Laid[], tried: Laid): number {
+	let touched = room.kind === "rectangle" ? wallContact(room, tried) : 0;
 	for (const other of laid) {
-		if (one.left === other.right || other.left === one.right) {
-			touched += shared(one.low, one.high, other.low, other.high);
+		if (tried.left === other.right || other.left === tried.right) {
+			touched += shared(tried.low, tried.high, other.low, other.high);
 		}
-		if (one.low === other.high || other.low === one.high) {
-			touched += shared(one.left, one.right, other.left, other.right);
+		if (tried.low === other.high || other.low === tried.high) {
+			touched += shared(tried.left, tried.right, other.left, other.right);
 		}
 	}
 	return touched;
 }
 
-function wallContact(room: Extract<Room, { kind: "rectangle" }>, one: Laid): number {
-	const high = one.high - one.low;
-	const wide = one.right - one.left;
+function wallContact(room: Extract<Room, { kind: "rectangle" }>, laid: Laid): number {
+	const high = laid.high - laid.low;
+	const wide = laid.right - laid.left;
 	return (
-		(one.left <= -room.halfLength + HAIR_MM ? high : 0) +
-		(one.right >= room.halfLength - HAIR_MM ? high : 0) +
-		(one.low <= -room.halfWidth + HAIR_MM ? wide : 0) +
-		(one.high >= room.halfWidth - HAIR_MM ? wide : 0)
+		(laid.left <= -room.halfLength + HAIR_MM ? high : 0) +
+		(laid.right >= room.halfLength - HAIR_MM ? high : 0) +
+		(laid.low <= -room.halfWidth + HAIR_MM ? wide : 0) +
+		(laid.high >= room.halfWidth - HAIR_MM ? wide : 0)
 	);
 }
 

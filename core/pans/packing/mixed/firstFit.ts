@@ -71,6 +71,8 @@ function turnsOf({ length, width }: Cell): { length: number; width: number }[] {
 	];
 }
 
-function isLower(one: Laid, other: Laid): boolean {
-	return one.low < other.low - HAIR_MM || (one.low < other.low + HAIR_MM && one.left < other.left - HAIR_MM);
+function isLower(laid: Laid, other: Laid): boolean {
+	return (
+		laid.low < other.low - HAIR_MM || (laid.low < other.low + HAIR_MM && laid.left < other.left - HAIR_MM)
+	);
 }

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { clockWords, dayNamesFor, dayWords, durationWords, fromWallClock } from "../time/index.ts";
+import { clockWords, dayNamesFor, dayWords, durationWords, fromWallClock } from "./index.ts";
 
 const ZONE = "Atlantic/Faroe";
 const at = (date: string, time: string) => fromWallClock(date, time, ZONE) ?? Number.NaN;
