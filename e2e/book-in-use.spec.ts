@@ -30,6 +30,25 @@ test("a recipe from elsewhere comes in as a draft, and says what was not carried
 	await expect(page.getByRole("button", { name: "Approve as the standard" })).toBeDisabled();
 });
 
+test("the writer is told at once what the card really serves, and brings it in line", async ({ page }) => {
+	await page.goto("/book/veal-breast/write");
+	await hydrated(page);
+	const told = page.getByRole("status").filter({ hasText: "the card is written for" });
+	await expect(told).toHaveCount(0);
+	const main = page.getByLabel(/^Line: .*veal breast/).first();
+	const [, amount = ""] = /^([\d.]+ k?g) /.exec(await main.inputValue()) ?? [];
+	expect(amount).not.toBe("");
+	await main.fill((await main.inputValue()).replace(amount, "9 kg"));
+	await expect(told).toContainText(
+		/^9 kg serve \d+, and the card is written for \d+\. Sized for \d+ it shows/,
+	);
+	const serves = /serve (\d+)/.exec((await told.textContent()) ?? "")?.[1] ?? "";
+	await told.getByRole("button", { name: `Write it for ${serves}` }).click();
+	await expect(told).toHaveCount(0);
+	await expect(page.getByLabel("Written for")).toHaveValue(serves);
+	await kept(page);
+});
+
 test("a sitting keeps the version it was planned with, and takes the newer one when it is told to", async ({
 	page,
 }) => {
