@@ -132,6 +132,7 @@ test("the service set later takes the oven door along; surer, the pans go in ear
 	const place = page.locator(PLACE("Braise"));
 	await expect(place).toContainText(/in Sat.* 14:25/);
 	await hydrated(page);
+	await expect(page.getByRole("heading", { name: /^Into the oven/ })).toBeVisible();
 	await page.getByLabel("at", { exact: true }).fill("20:30");
 	await expect(place).toContainText(/in Sat.* 15:25/);
 	await expect(place).toContainText(/was in Sat.* 14:25/);

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { Form, Link, useSearchParams, useSubmit } from "react-router";
+import { Form, Link, useNavigation, useSearchParams, useSubmit } from "react-router";
 import { TRIAL } from "../places/setTrial.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Wrong } from "../ui/forms/form.ts";
@@ -87,7 +87,9 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 	const submit = useSubmit();
 	const [address] = useSearchParams();
 	const { typed, segments, panTypes } = view.control;
-	const place = address.get("place") ?? "";
+	// Whoever has just chosen a place stays there, though it is still on its way.
+	const { location: coming } = useNavigation();
+	const place = (coming ? new URLSearchParams(coming.search) : address).get("place") ?? "";
 	const tried = address.has("basis");
 	useEffect(() => {
 		if (!tried) form.current?.reset();
