@@ -42,6 +42,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 	if (!draft) throw data({ missing: "draft" }, { status: 404 });
 	return {
 		id: params.recipeId,
+		units: reading.units,
 		name: draft.fields.name || "A recipe without a name",
 		draft,
 		version: row?.version ?? 0,
@@ -178,7 +179,9 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 					</chakra.div>
 					<chakra.div display="grid" gap="10px">
 						<NumberSheet wrong={wrong} basedOn={loaderData.basedOn} waits={hand.keeping === "keeping"} />
-						{serves && !serves.agrees ? <ServesNote draft={draft} card={serves} onChange={change} /> : null}
+						{serves && !serves.agrees ? (
+							<ServesNote draft={draft} card={serves} units={loaderData.units} onChange={change} />
+						) : null}
 						<FieldSheets draft={draft} wrong={wrong} onChange={change} />
 						{draft.kind === "dish" ? <SchoolChooser draft={draft} named={named} onChange={change} /> : null}
 					</chakra.div>

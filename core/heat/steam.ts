@@ -1,3 +1,4 @@
+import { memoise } from "../memoise/index.ts";
 import type { Lid } from "../trade/index.ts";
 import {
 	AIR_HUMIDITY,
@@ -25,7 +26,8 @@ export interface SteamFlow {
 	readonly table: Float64Array;
 }
 
-const tables = new Map<string, SteamFlow>();
+/** A house has one altitude and a few kinds of heat. */
+const tables = memoise<string, SteamFlow>(100);
 
 /**
  * Evaporation by diffusion with Stefan flow: the steam that leaves pushes more along, so that
@@ -37,9 +39,10 @@ const tables = new Map<string, SteamFlow>();
  * @see model, section E
  */
 export function steamFlow(humidity: number, altitude_m: number): SteamFlow {
-	const key = `${humidity} ${altitude_m}`;
-	const known = tables.get(key);
-	if (known) return known;
+	return tables(`${humidity} ${altitude_m}`, () => flowTable(humidity, altitude_m));
+}
+
+function flowTable(humidity: number, altitude_m: number): SteamFlow {
 	const air_Pa = airPressure(altitude_m);
 	const far = Math.log(air_Pa * (1 - Math.min(0.99, humidity)));
 	const table = Float64Array.from({ length: HOTTEST_C / STEP_C + 2 }, (_, index) => {
@@ -48,10 +51,7 @@ export function steamFlow(humidity: number, altitude_m: number): SteamFlow {
 		const perVolume = (WATER_KG_PER_MOL * air_Pa) / (GAS_J_PER_MOLK * (celsius + KELVIN));
 		return (Math.max(0, far - near) * perVolume * STEAM_J_PER_KG) / AIR_J_PER_M3K;
 	});
-	const made = { table };
-	if (tables.size >= 100) tables.clear();
-	tables.set(key, made);
-	return made;
+	return { table };
 }
 
 /** Share of steam in the air where nothing else is said. */

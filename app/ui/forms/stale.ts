@@ -1,3 +1,4 @@
+import { ingredientFieldWords } from "#core/exchange";
 import { DIETS, type DietCount } from "#core/recipe";
 import type { Stale, StoredEvent } from "#db";
 import type { Reading } from "../words/reading.ts";
@@ -56,20 +57,11 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	altitude_m: "height above the sea",
 	scaleStep_g: "what the scales read to",
 	saltHigh_pct: "most salt",
-	density_g_per_ml: "density",
-	each_g: "weight of one",
-	givesWater: "water it gives up",
-	takesRoom: "room it takes in the pan",
-	salt_pct: "salt in it",
-	trimLoss: "trim",
-	mayContain: "traces",
-	pack_g: "pack",
-	mergedInto: "merged into",
 };
 
 function changeWords({ field, from, to }: StoredEvent["changes"][number], reading: Reading): string {
 	const last = field.split(".").at(-1) ?? field;
-	const name = FIELD_WORDS[last] ?? last;
+	const name = FIELD_WORDS[last] ?? ingredientFieldWords(last);
 	const dish = field.startsWith("dishes.") ? "a dish, " : "";
 	return `${dish}${name}: ${valueWords(last, from, reading)} → ${valueWords(last, to, reading)}`;
 }
