@@ -142,16 +142,16 @@ function bookOf(template: Recipe, count: number, from: number): BookFile {
 			versions: [{ number: 1, doc, createdAt: 1, createdBy: "bench", reason: "", life }],
 		};
 	});
-	const ingredients = INGREDIENTS.map((one) => ({
-		id: one.id,
-		name: one.name,
-		category: one.category,
+	const ingredients = INGREDIENTS.map((entry) => ({
+		id: entry.id,
+		name: entry.name,
+		category: entry.category,
 		origins: [],
-		trimLoss: one.trimLoss,
-		allergens: [...one.allergens],
-		mayContain: [...one.mayContain],
-		...(one.density_g_per_ml === null ? {} : { density_g_per_ml: one.density_g_per_ml }),
-		...(one.each_g === null ? {} : { each_g: one.each_g }),
+		trimLoss: entry.trimLoss,
+		allergens: [...entry.allergens],
+		mayContain: [...entry.mayContain],
+		...(entry.density_g_per_ml === null ? {} : { density_g_per_ml: entry.density_g_per_ml }),
+		...(entry.each_g === null ? {} : { each_g: entry.each_g }),
 		prices: [],
 	}));
 	return { ...emptyBook("EUR"), ingredients, recipes };

@@ -70,7 +70,7 @@ const price = fc.record({
 const anyIngredient = fc.record(
 	{
 		id: word,
-		name: fc.tuple(word, text).map(([one, more]) => `${one} ${more}`),
+		name: fc.tuple(word, text).map(([first, more]) => `${first} ${more}`),
 		category: fc.constantFrom(...CATEGORY_KEYS),
 		origins: fc.subarray([...ORIGINS]),
 		density_g_per_ml: fc.double({ min: 0.05, max: 5, noNaN: true }),
@@ -100,7 +100,7 @@ const anyBook: fc.Arbitrary<BookFile> = fc
 	.map(([ingredients, ids, random, at, reason]) => {
 		const pick = () => random.next().value ?? 0;
 		const recipes = ids.map((id, index) => {
-			const before = [...ingredients.map((one) => one.id), ...ids.slice(0, index)];
+			const before = [...ingredients.map((entry) => entry.id), ...ids.slice(0, index)];
 			const versions = Array.from({ length: 1 + (pick() % 3) }, (_, step) => ({
 				number: step + 1,
 				createdAt: at + step,
@@ -160,7 +160,7 @@ describe("any two books", () => {
 				expect(isIdle(again)).toBe(true);
 				expect(again.refused).toEqual(plan.refused);
 				expect(await readBookFile(house.db)).toEqual(between);
-				const ids = (of: BookFile) => [...of.ingredients, ...of.recipes].map(({ id }) => id);
+				const ids = (book: BookFile) => [...book.ingredients, ...book.recipes].map(({ id }) => id);
 				expect(ids(between)).toEqual(expect.arrayContaining(ids(first)));
 				for (const { id, versions } of first.recipes) {
 					const kept = between.recipes.find((recipe) => recipe.id === id)?.versions.map(({ doc }) => doc);

@@ -67,14 +67,14 @@ async function neededFor(db: Reader, id: string): Promise<string[]> {
 	const needed = new Set<string>();
 	let next = [id];
 	while (next.length > 0) {
-		for (const one of next) needed.add(one);
+		for (const used of next) needed.add(used);
 		const rows = await db
 			.select({ doc: recipeVersion.doc })
 			.from(recipeVersion)
 			.where(inArray(recipeVersion.recipeId, next));
 		if (rows.length === 0) throw new Missing("recipe", id);
 		const named = rows.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient));
-		next = [...new Set(named)].filter((one) => preparations.has(one) && !needed.has(one));
+		next = [...new Set(named)].filter((used) => preparations.has(used) && !needed.has(used));
 	}
 	return [...needed];
 }
@@ -142,9 +142,9 @@ async function readRecipeEntries(db: Reader, only?: readonly string[]): Promise<
 	}
 	const entries = new Map<string, VersionEntry[]>();
 	for (const { id, recipeId, number, doc, createdAt, createdBy, reason } of versions) {
-		const of = entries.get(recipeId) ?? [];
-		of.push({ number, doc, createdAt, createdBy, reason, life: lives.get(id) ?? [] });
-		entries.set(recipeId, of);
+		const written = entries.get(recipeId) ?? [];
+		written.push({ number, doc, createdAt, createdBy, reason, life: lives.get(id) ?? [] });
+		entries.set(recipeId, written);
 	}
 	return rows.map(({ id, menuPrice_minor }) => ({
 		id,

@@ -168,12 +168,12 @@ export function addPrice(
  */
 export function mergeIngredients(store: Store, id: string, into: string, who: string): Promise<void> {
 	return store.write(async (tx) => {
-		const [one, other] = [await readIngredient(tx, id), await readIngredient(tx, into)];
+		const [leaving, staying] = [await readIngredient(tx, id), await readIngredient(tx, into)];
 		if (id === into) throw refuse("into", "the same ingredient was given; another one is allowed");
-		if (other.mergedInto !== null || one.mergedInto !== null) {
+		if (staying.mergedInto !== null || leaving.mergedInto !== null) {
 			throw refuse("into", "it was merged away already; one that is in the book is allowed");
 		}
-		const version = one.version + 1;
+		const version = leaving.version + 1;
 		await tx.update(ingredient).set({ mergedInto: into, version }).where(eq(ingredient.id, id));
 		await record(tx, {
 			who,

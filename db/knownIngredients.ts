@@ -43,7 +43,7 @@ async function readBought(
 
 /** Follows merges of merges to the ingredient that is left. */
 function endOf(row: IngredientRow, rows: readonly IngredientRow[]): string {
-	const byId = new Map(rows.map((one) => [one.id, one]));
+	const byId = new Map(rows.map((row) => [row.id, row]));
 	let end = row;
 	for (let step = 0; step < rows.length && end.mergedInto !== null; step += 1) {
 		const next = byId.get(end.mergedInto);

@@ -1,5 +1,14 @@
 import { sql } from "drizzle-orm";
-import { index, integer, primaryKey, real, sqliteTable, text, uniqueIndex } from "drizzle-orm/sqlite-core";
+import {
+	customType,
+	index,
+	integer,
+	primaryKey,
+	real,
+	sqliteTable,
+	text,
+	uniqueIndex,
+} from "drizzle-orm/sqlite-core";
 import { USUAL_CONFIDENCE } from "#core/braise";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
@@ -17,6 +26,7 @@ import type {
 	RecipeState,
 	Supplier,
 } from "#core/recipe";
+import { readDoc } from "#core/recipe";
 import type { HouseCodeKey } from "#core/safety";
 import type { Cut } from "#core/trade";
 import type { Answer, Quantity, Change as TrainingChange } from "#core/training";
@@ -26,6 +36,13 @@ import type { Answer, Quantity, Change as TrainingChange } from "#core/training"
  * millimetres, temperatures °C, money whole minor units, instants milliseconds since
  * 1970 in UTC. `version` counts the changes of a row, so that nobody overwrites unseen.
  */
+
+/** A recipe document: read by the one reader that knows every format it was ever stored in. */
+const recipeDoc = customType<{ data: Recipe | Preparation; driverData: string }>({
+	dataType: () => "text",
+	toDriver: (doc) => JSON.stringify(doc),
+	fromDriver: (stored) => readDoc(JSON.parse(stored)),
+});
 
 const version = () => integer("version").notNull().default(1);
 
@@ -161,7 +178,7 @@ export const recipeVersion = sqliteTable(
 			.notNull()
 			.references(() => recipe.id),
 		number: integer("number").notNull(),
-		doc: text("doc", { mode: "json" }).$type<Recipe | Preparation>().notNull(),
+		doc: recipeDoc("doc").notNull(),
 		createdAt: integer("created_at").notNull(),
 		createdBy: text("created_by").notNull(),
 		/** Why it was written. */

@@ -123,11 +123,11 @@ function carriedOut(stream: Stream, { type, stmt, sql, sql_id, batch }: HranaReq
 function batched(stream: Stream, steps: readonly { stmt: Statement; condition?: Condition }[]): object {
 	const results: (object | null)[] = [];
 	const errors: (object | null)[] = [];
-	const holds = (one: Condition): boolean => {
-		if (one.type === "ok") return Boolean(results[one.step ?? 0]);
-		if (one.type === "not") return one.cond ? !holds(one.cond) : false;
-		if (one.type === "is_autocommit") return !stream.connection.inTransaction;
-		return (one.conds ?? []).every(holds);
+	const holds = (condition: Condition): boolean => {
+		if (condition.type === "ok") return Boolean(results[condition.step ?? 0]);
+		if (condition.type === "not") return condition.cond ? !holds(condition.cond) : false;
+		if (condition.type === "is_autocommit") return !stream.connection.inTransaction;
+		return (condition.conds ?? []).every(holds);
 	};
 	for (const { stmt, condition } of steps) {
 		const [result, error] = condition && !holds(condition) ? [null, null] : tried(stream, stmt);

@@ -23,7 +23,7 @@ describe("the record of training rounds", () => {
 		await addTrainingAnswers(store, { ...said("more"), position: 2 });
 		await addTrainingAnswers(store, { ...said("more"), who: "Odd" });
 		const answers = await readTrainingAnswers(store.db, "Runa");
-		expect(answers.map(({ position, quantity, said: one }) => [position, quantity, one])).toEqual([
+		expect(answers.map(({ position, quantity, said: answer }) => [position, quantity, answer])).toEqual([
 			[1, "time", "same"],
 			[1, "salt", "same"],
 			[2, "time", "more"],
@@ -36,7 +36,7 @@ describe("the record of training rounds", () => {
 		await addTrainingAnswers(store, said("more"));
 		const answers = await readTrainingAnswers(store.db, "Runa");
 		expect(answers).toHaveLength(2);
-		expect(answers.every(({ said: one }) => one === "same")).toBe(true);
+		expect(answers.every(({ said: answer }) => answer === "same")).toBe(true);
 	});
 
 	it("of a cook who has not begun is empty", async () => {

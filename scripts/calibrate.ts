@@ -30,7 +30,7 @@ interface Row {
 const histories = PRACTICE.map(historyOf);
 const whole = fitConstants(histories);
 const rows = histories.map((history): Row => {
-	const others = histories.filter((one) => one !== history);
+	const others = histories.filter((other) => other !== history);
 	const without = fitConstants(others, whole.values, 10);
 	return {
 		history,

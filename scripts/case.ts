@@ -27,11 +27,13 @@ let passed = 0;
 let failed = 0;
 
 for (const file of files) {
-	for (const one of await readCases(file)) {
-		const { misses, result } = ask(one.calc, one.given, one.expect);
+	for (const question of await readCases(file)) {
+		const { misses, result } = ask(question.calc, question.given, question.expect);
 		if (misses.length === 0) passed += 1;
 		else failed += 1;
-		console.log(misses.length === 0 ? `PASS ${one.name}` : `FAIL ${one.name}: ${misses.join("; ")}`);
+		console.log(
+			misses.length === 0 ? `PASS ${question.name}` : `FAIL ${question.name}: ${misses.join("; ")}`,
+		);
 		if (show) console.log(JSON.stringify(result, null, 2));
 	}
 }

@@ -42,7 +42,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		id: version.recipeId,
 		number: version.number,
 		state: stateWords(version.state),
-		isCurrent: number === undefined || versions.every((one) => one.number <= version.number),
+		isCurrent: number === undefined || versions.every((each) => each.number <= version.number),
 		newest: versions[0]?.number ?? version.number,
 		hasDraft: draft !== undefined,
 		name: doc.name,

@@ -154,9 +154,9 @@ describe("a preparation's card", () => {
 	});
 
 	it("has every line, a method and a cost, for all of the house", () => {
-		for (const one of made) {
-			const card = preparationCard(one, 1, house);
-			expect(rowsOf(card)).toHaveLength(one.lines.length);
+		for (const draft of made) {
+			const card = preparationCard(draft, 1, house);
+			expect(rowsOf(card)).toHaveLength(draft.lines.length);
 			expect(card.cost.missing).toEqual([]);
 		}
 	});

@@ -2,7 +2,8 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Refusal } from "#core/check";
 import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
 import { readKitchen, readRecipe, readRecipeRow } from "#db";
-import { Paper, PaperHead, PaperLine, PaperMethod, PaperTable, PrintPage } from "../ui/parts/Paper.tsx";
+import { LineTable } from "../ui/parts/LineTable.tsx";
+import { Paper, PaperHead, PaperMethod, PrintPage } from "../ui/parts/Paper.tsx";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
 import type { Route } from "./+types/cardPrint.route";
@@ -21,8 +22,8 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const url = new URL(request.url);
 	const read = hasSize(url.searchParams) ? readSize(url.searchParams, reading.units) : null;
 	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
-	const of = { kitchen, reading, currency: house.currency, menuPrice_minor: row.menuPrice_minor };
-	const { groups, steps, allergens, heading, facts } = paperOf(version.doc, size, of);
+	const costing = { kitchen, reading, currency: house.currency, menuPrice_minor: row.menuPrice_minor };
+	const { groups, steps, allergens, heading, facts } = paperOf(version.doc, size, costing);
 	return {
 		id: version.recipeId,
 		here: url.pathname + url.search,
@@ -69,16 +70,7 @@ export default function CardPrint({ loaderData: card }: Route.ComponentProps) {
 						</span>
 					))}
 				</chakra.p>
-				<PaperTable heads={["What", "Amount", "Of main", "A portion"]}>
-					{card.groups.flatMap(({ group, rows }) => [
-						<tr key={group}>
-							<th colSpan={4} scope="rowgroup">
-								{group}
-							</th>
-						</tr>,
-						...rows.map((line) => <PaperLine key={group + line.name + line.preparation} line={line} />),
-					])}
-				</PaperTable>
+				<LineTable groups={card.groups} onPaper />
 				<PaperMethod steps={card.steps} />
 				<h2>Allergens</h2>
 				<p>{card.allergens.length > 0 ? card.allergens.join("; ") : `None of ${card.list}`}.</p>

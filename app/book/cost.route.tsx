@@ -7,10 +7,10 @@ import { durationWords } from "#core/time";
 import { readDish, readKitchen, readRecipeRow, setMenuPrice } from "#db";
 import { Field } from "../ui/forms/Field.tsx";
 import { readForm } from "../ui/forms/form.ts";
+import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
-import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts/parts.tsx";
-import { TableHead } from "../ui/parts/TableHead.tsx";
+import { Act, ActLink, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { minorUnitsOf, money, percent } from "../ui/words/reading.ts";
 import type { Route } from "./+types/cost.route";
@@ -29,8 +29,8 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const read = hasSize(address) ? readSize(address, reading.units) : null;
 	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
 	const { currency } = house;
-	const of = { kitchen, reading, currency, menuPrice_minor: row.menuPrice_minor };
-	const plan = planCard(doc, size, of);
+	const costing = { kitchen, reading, currency, menuPrice_minor: row.menuPrice_minor };
+	const plan = planCard(doc, size, costing);
 	const cost = costOfPlan(plan, doc, row.menuPrice_minor);
 	const perUnit = (minor: number) => money(reading.units === "us" ? minor * 0.45359237 : minor, currency);
 	return {
@@ -148,42 +148,29 @@ export default function CostPage({ loaderData: view, actionData }: Route.Compone
 
 type View = Route.ComponentProps["loaderData"];
 
+const lineColumns = (unit: string): Column<View["lines"][number]>[] => [
+	{ words: "What", cell: ({ name }) => name },
+	{ words: "Bought", number: true, cell: ({ bought }) => bought },
+	{ words: `A ${unit}`, number: true, hideBelow: "md", cell: ({ price }) => price },
+	{ words: "ready", number: true, hideBelow: "md", cell: ({ ready }) => ready },
+	{ words: "Cost", number: true, cell: ({ cost }) => <b>{cost}</b> },
+	{ words: "Share", number: true, hideBelow: "sm", cell: ({ share }) => share },
+];
+
+const cutColumns = (unit: string): Column<View["cuts"][number]>[] => [
+	{ words: "No.", number: true, cell: ({ number }) => number },
+	{ words: "Cut", cell: ({ name, own }) => (own ? <b>{name}, as on the card</b> : name) },
+	{ words: `Bought, a ${unit}`, number: true, hideBelow: "sm", cell: ({ bought }) => bought },
+	{ words: "Yield", number: true, hideBelow: "sm", cell: (cut) => cut.yield },
+	{ words: "A portion", number: true, cell: ({ portion }) => <b>{portion}</b> },
+	{ words: "Time", number: true, cell: ({ time }) => time },
+];
+
 function Lines({ view }: { readonly view: View }) {
 	return (
 		<Sheet>
 			<Heading>Line by line, dearest first</Heading>
-			<Table marginTop="6px">
-				<TableHead
-					columns={[
-						{ words: "What" },
-						{ words: "Bought", number: true },
-						{ words: `A ${view.unit}`, number: true, hideBelow: "md" },
-						{ words: "ready", number: true, hideBelow: "md" },
-						{ words: "Cost", number: true },
-						{ words: "Share", number: true, hideBelow: "sm" },
-					]}
-				/>
-				<tbody>
-					{view.lines.map((line) => (
-						<tr key={line.key}>
-							<td>{line.name}</td>
-							<td className="number">{line.bought}</td>
-							<chakra.td className="number" hideBelow="md">
-								{line.price}
-							</chakra.td>
-							<chakra.td className="number" hideBelow="md">
-								{line.ready}
-							</chakra.td>
-							<td className="number">
-								<b>{line.cost}</b>
-							</td>
-							<chakra.td className="number" hideBelow="sm">
-								{line.share}
-							</chakra.td>
-						</tr>
-					))}
-				</tbody>
-			</Table>
+			<ColumnTable columns={lineColumns(view.unit)} rows={view.lines} keyOf={({ key }) => key} />
 		</Sheet>
 	);
 }
@@ -205,36 +192,7 @@ function Cuts({ view }: { readonly view: View }) {
 					</Suspense>
 				) : null}
 			</chakra.div>
-			<Table>
-				<TableHead
-					columns={[
-						{ words: "No.", number: true },
-						{ words: "Cut" },
-						{ words: `Bought, a ${view.unit}`, number: true, hideBelow: "sm" },
-						{ words: "Yield", number: true, hideBelow: "sm" },
-						{ words: "A portion", number: true },
-						{ words: "Time", number: true },
-					]}
-				/>
-				<tbody>
-					{view.cuts.map((cut) => (
-						<tr key={cut.name}>
-							<td className="number">{cut.number}</td>
-							<td>{cut.own ? <b>{cut.name}, as on the card</b> : cut.name}</td>
-							<chakra.td className="number" hideBelow="sm">
-								{cut.bought}
-							</chakra.td>
-							<chakra.td className="number" hideBelow="sm">
-								{cut.yield}
-							</chakra.td>
-							<td className="number">
-								<b>{cut.portion}</b>
-							</td>
-							<td className="number">{cut.time}</td>
-						</tr>
-					))}
-				</tbody>
-			</Table>
+			<ColumnTable columns={cutColumns(view.unit)} rows={view.cuts} keyOf={({ name }) => name} />
 		</Sheet>
 	);
 }

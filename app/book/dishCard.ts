@@ -11,7 +11,7 @@ import { counted, money, percent, type Reading } from "../ui/words/reading.ts";
 import { stepView } from "../ui/words/stepView.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 import type { CardSize } from "./cardSize.ts";
-import { grouped } from "./groupLabels.ts";
+import { inGroups } from "./groupLabels.ts";
 
 const WEEK_MS = 7 * 86_400_000;
 
@@ -61,7 +61,7 @@ export function dishCard(recipe: Recipe, size: CardSize, house: CardHouse) {
 		heading: headingOf(planned, size, reading),
 		cut: cutWords(recipe.cut),
 		facts: factsOf(recipe, planned, reading),
-		groups: grouped(planned.lines.map((line) => ({ ...lineView(line, reading), group: line.line.group }))),
+		groups: inGroups(planned.lines.map((line) => ({ ...lineView(line, reading), group: line.line.group }))),
 		steps: recipe.steps.map((step) => stepView(step, planned.factor, planned.order.hands)),
 		allergens: allergenView(planned.allergens, kitchen.policy.allergenList),
 		warnings: planned.warnings

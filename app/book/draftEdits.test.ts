@@ -73,7 +73,7 @@ describe("the lines of a draft", () => {
 			fc.property(anyKey, fc.constantFrom(...GROUPS), fc.nat(6), (key, group, index) => {
 				const placed = placeLine(DRAFT, key, group, index);
 				expect(placed.lines).toHaveLength(4);
-				const there = inGroups(placed.lines).filter((one) => one.group === group);
+				const there = inGroups(placed.lines).filter((candidate) => candidate.group === group);
 				expect(there[Math.min(index, there.length - 1)]?.key).toBe(key);
 			}),
 		);

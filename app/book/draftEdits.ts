@@ -58,10 +58,10 @@ export function moveLine(draft: Draft, key: string, by: -1 | 1): Draft {
 
 /** Puts a line at a place of a group. */
 export function placeLine(draft: Draft, key: string, group: DraftLine["group"], index: number): Draft {
-	const line = draft.lines.find((one) => one.key === key);
+	const line = draft.lines.find((candidate) => candidate.key === key);
 	if (!line) return draft;
-	const others = inGroups(draft.lines).filter((one) => one.key !== key);
-	const there = others.filter((one) => one.group === group);
+	const others = inGroups(draft.lines).filter((candidate) => candidate.key !== key);
+	const there = others.filter((candidate) => candidate.group === group);
 	const at = Math.max(0, Math.min(index, there.length));
 	const placed = [...there.slice(0, at), { ...line, group }, ...there.slice(at)];
 	return {
@@ -72,12 +72,12 @@ export function placeLine(draft: Draft, key: string, group: DraftLine["group"], 
 	};
 }
 
-function swapped<T>(all: readonly T[], one: number, other: number): T[] {
+function swapped<T>(all: readonly T[], from: number, to: number): T[] {
 	const copy = [...all];
-	const [a, b] = [copy[one], copy[other]];
+	const [a, b] = [copy[from], copy[to]];
 	if (a !== undefined && b !== undefined) {
-		copy[one] = b;
-		copy[other] = a;
+		copy[from] = b;
+		copy[to] = a;
 	}
 	return copy;
 }

@@ -1,6 +1,6 @@
 import type { RecipeLine } from "#core/recipe";
 import { GROUPS } from "#core/trade";
-import type { LineGroup } from "../ui/parts/LineTable.tsx";
+import type { RowGroup } from "../ui/parts/ColumnTable.tsx";
 import type { LineView } from "../ui/words/lineView.ts";
 
 export const GROUP_LABELS: Readonly<Record<RecipeLine["group"], string>> = {
@@ -12,9 +12,11 @@ export const GROUP_LABELS: Readonly<Record<RecipeLine["group"], string>> = {
 };
 
 /** Lines under their groups, in the order a card has them. */
-export function grouped(rows: readonly (LineView & { readonly group: RecipeLine["group"] })[]): LineGroup[] {
+export function inGroups(
+	rows: readonly (LineView & { readonly group: RecipeLine["group"] })[],
+): RowGroup<LineView>[] {
 	return GROUPS.map((group) => ({
-		group: GROUP_LABELS[group],
+		heading: GROUP_LABELS[group],
 		rows: rows.filter((row) => row.group === group),
 	})).filter((group) => group.rows.length > 0);
 }

@@ -2,8 +2,9 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, redirect } from "react-router";
 import { Refusal } from "#core/check";
 import { applyImport, dropStage, freeRecipeId, readStage, saveDraft } from "#db";
+import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
-import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Table, Title } from "../ui/parts/parts.tsx";
+import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/importPreview.route";
@@ -147,22 +148,20 @@ function PlanSheets({ plan }: { readonly plan: NonNullable<View["plan"]> }) {
 			{refused.length > 0 ? (
 				<Note marginTop="10px" as="section" aria-label="Refused">
 					<Heading>Refused</Heading>
-					<Rows
-						rows={refused.map(({ line, what, why }) => [String(line), what, why])}
-						heads={["Line", "What", "Why"]}
+					<ColumnTable
+						columns={[...PLACED, { words: "Why", wrap: "anywhere", cell: ({ why }) => why }]}
+						rows={refused}
+						keyOf={({ line, what, why }) => `${line} ${what} ${why}`}
 					/>
 				</Note>
 			) : null}
 			{steps.length > 0 ? (
 				<Sheet marginTop="10px">
 					<Heading>What it would do</Heading>
-					<Rows
-						heads={["Line", "What", "Does"]}
-						rows={steps.map(({ line, what, name, verdict, says }) => [
-							String(line),
-							`${name} (${what})`,
-							[verdict, says].filter(Boolean).join(": "),
-						])}
+					<ColumnTable
+						columns={STEP_COLUMNS}
+						rows={steps}
+						keyOf={({ line, what, name }) => `${line} ${what} ${name}`}
 					/>
 					{more > 0 ? <Muted>and {more} more</Muted> : null}
 				</Sheet>
@@ -171,32 +170,23 @@ function PlanSheets({ plan }: { readonly plan: NonNullable<View["plan"]> }) {
 	);
 }
 
-function Rows({ heads, rows }: { readonly heads: readonly string[]; readonly rows: readonly string[][] }) {
-	return (
-		<Table>
-			<thead>
-				<tr>
-					{heads.map((head) => (
-						<th key={head} scope="col">
-							{head}
-						</th>
-					))}
-				</tr>
-			</thead>
-			<tbody>
-				{rows.map((row) => (
-					<tr key={row.join("|")}>
-						{row.map((cell, index) => (
-							<chakra.td key={`${heads[index]}`} overflowWrap="anywhere">
-								{cell}
-							</chakra.td>
-						))}
-					</tr>
-				))}
-			</tbody>
-		</Table>
-	);
-}
+/** Where in the file it stands, and what it is. */
+const PLACED: readonly Column<{ readonly line: number; readonly what: string }>[] = [
+	{ words: "Line", cell: ({ line }) => line },
+	{ words: "What", wrap: "anywhere", cell: ({ what }) => what },
+];
+
+type Plan = NonNullable<View["plan"]>;
+
+const STEP_COLUMNS: readonly Column<Plan["steps"][number]>[] = [
+	{ words: "Line", cell: ({ line }) => line },
+	{ words: "What", wrap: "anywhere", cell: ({ what, name }) => `${name} (${what})` },
+	{
+		words: "Does",
+		wrap: "anywhere",
+		cell: ({ verdict, says }) => [verdict, says].filter(Boolean).join(": "),
+	},
+];
 
 function DraftSheets({ view }: { readonly view: View }) {
 	return (

@@ -46,10 +46,10 @@ describe("a file that is held", () => {
 	});
 
 	it("with schema.org in it is drafts, whatever else is in it", async () => {
-		const one = { "@type": "Recipe", name: "Neck", recipeIngredient: ["1 kg mutton neck"] };
+		const recipe = { "@type": "Recipe", name: "Neck", recipeIngredient: ["1 kg mutton neck"] };
 		const result = await understood(
 			"x.json",
-			JSON.stringify({ "@graph": [one, { "@type": "Recipe", name: "" }] }),
+			JSON.stringify({ "@graph": [recipe, { "@type": "Recipe", name: "" }] }),
 		);
 		if (result.kind !== "drafts") throw new Error(result.kind);
 		expect(result.drafts.map(({ name }) => name)).toEqual(["Neck"]);

@@ -13,9 +13,9 @@ import {
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { typedIn, type Wrong } from "../ui/forms/form.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
+import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
-import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Table } from "../ui/parts/parts.tsx";
-import { TableHead } from "../ui/parts/TableHead.tsx";
+import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import { minorUnitsOf, money, pricePerWeight } from "../ui/words/reading.ts";
@@ -204,30 +204,18 @@ function Prices({ view, typed, wrong }: PricesProps) {
 				</chakra.div>
 			</Form>
 			{view.prices.length > 0 ? (
-				<Table>
-					<TableHead
-						columns={[
-							{ words: "From" },
-							{ words: "Pack", number: true },
-							{ words: "Price", number: true },
-							{ words: "By weight", number: true },
-						]}
-					/>
-					<tbody>
-						{view.prices.map((price) => (
-							<tr key={price.id}>
-								<td>{price.from}</td>
-								<td className="number">{price.pack}</td>
-								<td className="number">{price.price}</td>
-								<td className="number">{price.perWeight}</td>
-							</tr>
-						))}
-					</tbody>
-				</Table>
+				<ColumnTable columns={PRICE_COLUMNS} rows={view.prices} keyOf={({ id }) => id} />
 			) : null}
 		</Sheet>
 	);
 }
+
+const PRICE_COLUMNS: readonly Column<View["prices"][number]>[] = [
+	{ words: "From", cell: ({ from }) => from },
+	{ words: "Pack", number: true, cell: ({ pack }) => pack },
+	{ words: "Price", number: true, cell: ({ price }) => price },
+	{ words: "By weight", number: true, cell: ({ perWeight }) => perWeight },
+];
 
 function Merge({ view, wrong }: { readonly view: View; readonly wrong: string | undefined }) {
 	return (

@@ -3,8 +3,8 @@ import { Form, Link } from "react-router";
 import { ALLERGENS, CATEGORIES, CATEGORY_KEYS, onList, plainName } from "#core/recipe";
 import { countUses, readIngredientRows, readIngredients } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
-import { Act, ActLink, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts/parts.tsx";
-import { TableHead } from "../ui/parts/TableHead.tsx";
+import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
+import { Act, ActLink, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { visitOf } from "../ui/server/visit.ts";
 import { counted, percent, pricePerWeight } from "../ui/words/reading.ts";
 import type { Route } from "./+types/ingredients.route";
@@ -48,6 +48,24 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 		}),
 	};
 }
+
+type Row = Route.ComponentProps["loaderData"]["rows"][number];
+
+const COLUMNS: readonly Column<Row>[] = [
+	{
+		words: "Name",
+		cell: ({ id, name }) => (
+			<Link to={`/book/ingredients/${id}`}>
+				<b>{name}</b>
+			</Link>
+		),
+	},
+	{ words: "Kind", hideBelow: "md", cell: ({ category }) => category },
+	{ words: "Price", number: true, cell: ({ price }) => price },
+	{ words: "Usual trim", number: true, hideBelow: "md", cell: ({ trim }) => trim },
+	{ words: "Contains", hideBelow: "md", cell: ({ allergens }) => allergens },
+	{ words: "Recipes", number: true, cell: ({ uses }) => uses },
+];
 
 export default function Ingredients({ loaderData: view }: Route.ComponentProps) {
 	return (
@@ -96,36 +114,7 @@ export default function Ingredients({ loaderData: view }: Route.ComponentProps) 
 					{counted(view.rows.length, "ingredient")}
 					{view.rows.length < view.all ? ` of ${view.all}` : ""}
 				</Muted>
-				<Table marginTop="6px">
-					<TableHead
-						columns={[
-							{ words: "Name" },
-							{ words: "Kind", hideBelow: "md" },
-							{ words: "Price", number: true },
-							{ words: "Usual trim", number: true, hideBelow: "md" },
-							{ words: "Contains", hideBelow: "md" },
-							{ words: "Recipes", number: true },
-						]}
-					/>
-					<tbody>
-						{view.rows.map((row) => (
-							<tr key={row.id}>
-								<td>
-									<Link to={`/book/ingredients/${row.id}`}>
-										<b>{row.name}</b>
-									</Link>
-								</td>
-								<chakra.td hideBelow="md">{row.category}</chakra.td>
-								<td className="number">{row.price}</td>
-								<chakra.td className="number" hideBelow="md">
-									{row.trim}
-								</chakra.td>
-								<chakra.td hideBelow="md">{row.allergens}</chakra.td>
-								<td className="number">{row.uses}</td>
-							</tr>
-						))}
-					</tbody>
-				</Table>
+				<ColumnTable columns={COLUMNS} rows={view.rows} keyOf={({ id }) => id} />
 				{view.rows.length === 0 ? <p>No ingredient is like that. Try a shorter word.</p> : null}
 			</Sheet>
 		</Page>

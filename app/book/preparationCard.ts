@@ -13,18 +13,18 @@ import { allergenView } from "../ui/words/allergenView.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import { stepView } from "../ui/words/stepView.ts";
 import { type CardHouse, costView } from "./dishCard.ts";
-import { grouped } from "./groupLabels.ts";
+import { inGroups } from "./groupLabels.ts";
 
 /** A preparation's card at a multiple of what it makes, ready to read. */
 export function preparationCard(preparation: Preparation, factor: number, house: CardHouse) {
 	const { reading, kitchen, currency } = house;
 	const ingredients = preparation.lines.map((line) => ingredientOf(line, kitchen.known.byId));
 	const rows = preparation.lines.map((line, index) => {
-		const of = ingredients[index];
-		const grams = of ? gramsOrNull(line, of) : null;
+		const bought = ingredients[index];
+		const grams = bought ? gramsOrNull(line, bought) : null;
 		return {
 			group: line.group,
-			name: of?.name ?? line.ingredient,
+			name: bought?.name ?? line.ingredient,
 			preparation: clausesOf(line).join(", "),
 			amount: amountWords(line, factor, grams, house),
 			percentOfMain: "",
@@ -48,7 +48,7 @@ export function preparationCard(preparation: Preparation, factor: number, house:
 	return {
 		makes: makesWords(preparation, factor, reading),
 		category: CATEGORIES[preparation.category].words,
-		groups: grouped(rows),
+		groups: inGroups(rows),
 		steps: preparation.steps.map((step) => stepView(step, factor, 1)),
 		allergens: allergenView(
 			allergensIn(ingredients, kitchen.policy.allergenList),

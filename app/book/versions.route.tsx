@@ -6,9 +6,9 @@ import { difference, isPreparation, isSame, nextStates } from "#core/recipe";
 import { readKitchen, readRecipeRow, readVersions, setRecipeState } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm, type Wrong } from "../ui/forms/form.ts";
+import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
-import { Act, ActLink, Heading, Muted, Note, Page, Sheet, Table } from "../ui/parts/parts.tsx";
-import { TableHead } from "../ui/parts/TableHead.tsx";
+import { Act, ActLink, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
@@ -32,7 +32,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const chosen = (name: string) => versions.find(({ number }) => String(number) === address.get(name));
 	const to = chosen("to") ?? newest;
 	const from = chosen("from") ?? (to === newest ? (before ?? newest) : newest);
-	const of = { kitchen, reading, currency: house.currency, menuPrice_minor: row.menuPrice_minor };
+	const costing = { kitchen, reading, currency: house.currency, menuPrice_minor: row.menuPrice_minor };
 	return {
 		id: params.recipeId,
 		name: newest.doc.name,
@@ -52,7 +52,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		from: from.number,
 		to: to.number,
 		same: isSame(difference(from.doc, to.doc, kitchen.known.byId)),
-		compared: from.number === to.number ? null : compareView(from.doc, to.doc, of),
+		compared: from.number === to.number ? null : compareView(from.doc, to.doc, costing),
 	};
 }
 
@@ -173,31 +173,19 @@ function Compare({ view }: { readonly view: View }) {
 			{compared === null ? <p>There is one version only, or the same one on both sides.</p> : null}
 			{compared && view.same ? <Note>The two say the same.</Note> : null}
 			{compared && !view.same ? (
-				<Table>
-					<TableHead
-						columns={[
-							{ words: "What", width: "20%" },
-							{ words: `No. ${view.from}`, width: "40%" },
-							{ words: `No. ${view.to}` },
-						]}
-					/>
-					{compared.map(({ heading, pairs }) => (
-						<tbody key={heading}>
-							<tr>
-								<chakra.th scope="rowgroup" colSpan={3} paddingTop="12px !important">
-									{heading}
-								</chakra.th>
-							</tr>
-							{pairs.map(({ what, from, to }) => (
-								<tr key={what}>
-									<td>{what}</td>
-									<td>{from ? <del>{from}</del> : <Muted>–</Muted>}</td>
-									<td>{to ? <b>{to}</b> : <Muted>gone</Muted>}</td>
-								</tr>
-							))}
-						</tbody>
-					))}
-				</Table>
+				<ColumnTable
+					columns={[
+						{ words: "What", width: "20%", cell: ({ what }) => what },
+						{
+							words: `No. ${view.from}`,
+							width: "40%",
+							cell: ({ from }) => (from ? <del>{from}</del> : <Muted>–</Muted>),
+						},
+						{ words: `No. ${view.to}`, cell: ({ to }) => (to ? <b>{to}</b> : <Muted>gone</Muted>) },
+					]}
+					groups={compared.map(({ heading, pairs }) => ({ heading, rows: pairs }))}
+					keyOf={({ what }) => what}
+				/>
 			) : null}
 		</Sheet>
 	);

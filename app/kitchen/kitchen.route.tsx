@@ -4,8 +4,8 @@ import { OVEN_KINDS } from "#core/ovens";
 import { depthOf, emptyPanWeight, panWords, shapeOfSizes, volumeBelow } from "#core/pans";
 import { HOUSE_CODES } from "#core/safety";
 import { readOvens, readPanTypes } from "#db";
-import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Table, Title } from "../ui/parts/parts.tsx";
-import { TableHead } from "../ui/parts/TableHead.tsx";
+import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
+import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { visitOf } from "../ui/server/visit.ts";
 import { coolingWords } from "../ui/words/cautions.ts";
 import { minuteClock } from "../ui/words/reading.ts";
@@ -168,40 +168,29 @@ function Row({ label, children }: { readonly label: string; readonly children: R
 	);
 }
 
-function Pans({ pans }: { readonly pans: Route.ComponentProps["loaderData"]["braising"] }) {
+type PanRow = Route.ComponentProps["loaderData"]["braising"][number];
+
+const PAN_COLUMNS: readonly Column<PanRow>[] = [
+	{
+		words: "Pan",
+		cell: (pan) => (
+			<>
+				<Link to={`/kitchen/pans/${pan.id}`}>
+					<b>{pan.name}</b>
+				</Link>{" "}
+				<Muted>
+					{pan.shape}
+					{pan.isSearPan ? ", the searing pan" : ""}
+				</Muted>
+			</>
+		),
+	},
+	{ words: "Stock", number: true, cell: ({ stock }) => <Figure fontSize="19px">{stock}</Figure> },
+	{ words: "To the brim", number: true, cell: ({ brim }) => brim },
+	{ words: "Empty", number: true, hideBelow: "sm", cell: ({ empty }) => empty },
+];
+
+function Pans({ pans }: { readonly pans: readonly PanRow[] }) {
 	if (pans.length === 0) return <p>None yet. Add the pans on your shelf with how many there are.</p>;
-	return (
-		<Table>
-			<TableHead
-				columns={[
-					{ words: "Pan" },
-					{ words: "Stock", number: true },
-					{ words: "To the brim", number: true },
-					{ words: "Empty", number: true, hideBelow: "sm" },
-				]}
-			/>
-			<tbody>
-				{pans.map((pan) => (
-					<tr key={pan.id}>
-						<td>
-							<Link to={`/kitchen/pans/${pan.id}`}>
-								<b>{pan.name}</b>
-							</Link>{" "}
-							<Muted>
-								{pan.shape}
-								{pan.isSearPan ? ", the searing pan" : ""}
-							</Muted>
-						</td>
-						<td className="number">
-							<Figure fontSize="19px">{pan.stock}</Figure>
-						</td>
-						<td className="number">{pan.brim}</td>
-						<chakra.td className="number" hideBelow="sm">
-							{pan.empty}
-						</chakra.td>
-					</tr>
-				))}
-			</tbody>
-		</Table>
-	);
+	return <ColumnTable columns={PAN_COLUMNS} rows={pans} keyOf={({ id }) => id} />;
 }

@@ -55,8 +55,8 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 	const question = questionAt(place);
 	if (!question) throw redirect(newRound());
 	const answered = await readTrainingAnswers(store.db, who);
-	const here = answered.filter((one) => one.seed === seed && one.position === position);
-	const said = Object.fromEntries(here.map((one) => [one.quantity, one.said])) as Partial<Said>;
+	const here = answered.filter((round) => round.seed === seed && round.position === position);
+	const said = Object.fromEntries(here.map((round) => [round.quantity, round.said])) as Partial<Said>;
 	const isSaid = QUANTITIES.every((quantity) => said[quantity] !== undefined);
 	return {
 		seed,

@@ -68,7 +68,7 @@ function operationWords(sum: Operation, reading: Reading, more: number): string 
 		sum.of
 			.filter((term, index) => index === 0 || within > 1 || !isNought(term))
 			.map((term, index) => words(term, reading, more, within + (index > 0 ? 0.5 : 0)));
-	const list = () => sum.of.map((one) => words(one, reading, more));
+	const list = () => sum.of.map((term) => words(term, reading, more));
 	switch (sum.op) {
 		case "add":
 			return parts(binds).join(" + ");

@@ -165,25 +165,25 @@ describe("the sums behind the figures", () => {
 
 /** What the sums come to beside what the plan says; undefined where a dish has no such sum. */
 function pairsOf(made: Plan): (readonly [string, number | undefined, number | undefined])[] {
-	const of = (place: PlaceKey, key: string) =>
+	const workingOf = (place: PlaceKey, key: string) =>
 		made.workings[place].find((working) => working.key === key)?.result.value;
 	const { chain, liquid, sauce } = made;
 	const [first] = sauce?.remedies ?? [];
 	return [
-		["portions", of("buy", "portionsWanted"), made.wanted],
-		["trimmed", of("trim", "trimmed"), chain.trimmed_kg],
-		["pieces", of("trim", "pieces"), made.pieces],
-		["order", of("buy", "order"), chain.order_kg],
-		["made", of("buy", "portionsMade"), chain.portions],
-		["left", of("build", "left"), liquid?.left_l],
-		["vegetables", of("build", "fromVegetables"), liquid?.fromVegetables_l],
-		["meat", of("build", "outOfTheMeat"), liquid?.weeping_l],
-		["salt", of("build", "saltWhenLifted"), (liquid?.salt_pct ?? 0) / 100],
-		["taken", of("sauce", "taken"), sauce?.take_l],
-		["sauce on the clock", of("sauce", "sauceMinutes"), made.work.sauce_min],
-		["reducing", of("sauce", "toReduce"), first?.kind === "reduce" ? first.minutes : undefined],
-		["searing", of("sear", "searMinutes"), made.colour?.minutes],
-		["a pan", of("panUp", "panLiquid"), made.pans.pans[0]?.liquid_l],
+		["portions", workingOf("buy", "portionsWanted"), made.wanted],
+		["trimmed", workingOf("trim", "trimmed"), chain.trimmed_kg],
+		["pieces", workingOf("trim", "pieces"), made.pieces],
+		["order", workingOf("buy", "order"), chain.order_kg],
+		["made", workingOf("buy", "portionsMade"), chain.portions],
+		["left", workingOf("build", "left"), liquid?.left_l],
+		["vegetables", workingOf("build", "fromVegetables"), liquid?.fromVegetables_l],
+		["meat", workingOf("build", "outOfTheMeat"), liquid?.weeping_l],
+		["salt", workingOf("build", "saltWhenLifted"), (liquid?.salt_pct ?? 0) / 100],
+		["taken", workingOf("sauce", "taken"), sauce?.take_l],
+		["sauce on the clock", workingOf("sauce", "sauceMinutes"), made.work.sauce_min],
+		["reducing", workingOf("sauce", "toReduce"), first?.kind === "reduce" ? first.minutes : undefined],
+		["searing", workingOf("sear", "searMinutes"), made.colour?.minutes],
+		["a pan", workingOf("panUp", "panLiquid"), made.pans.pans[0]?.liquid_l],
 	];
 }
 
@@ -222,9 +222,9 @@ function addedUp(sum: string): number | null {
 function multiplied(term: string): number | null {
 	let value = 1;
 	for (const [, sign, factor] of ` × ${term}`.matchAll(/ ([×÷]) ((?:(?! [×÷] ).)+)/g)) {
-		const one = quantityOf(factor ?? "");
-		if (one === null) return null;
-		value = sign === "÷" ? value / one : value * one;
+		const read = quantityOf(factor ?? "");
+		if (read === null) return null;
+		value = sign === "÷" ? value / read : value * read;
 	}
 	return value;
 }

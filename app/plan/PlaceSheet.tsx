@@ -49,7 +49,7 @@ export function WorkSheet({ detail }: { readonly detail: PlaceDetail }) {
 			<Method steps={detail.steps} />
 			{detail.lines.length > 0 ? (
 				<chakra.div marginTop="16px">
-					<LineTable groups={[{ group: "", rows: detail.lines }]} />
+					<LineTable groups={[{ heading: "", rows: detail.lines }]} />
 				</chakra.div>
 			) : null}
 		</Sheet>

@@ -1,5 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Paper, PaperHead, PaperLine, PaperMethod, PaperTable } from "../ui/parts/Paper.tsx";
+import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
+import { LineTable } from "../ui/parts/LineTable.tsx";
+import { Paper, PaperHead, PaperMethod } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
 import type { SheetView } from "./sheet.view.ts";
 
@@ -65,41 +67,33 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 			>
 				<div>
 					<h2>Clock</h2>
-					<table>
-						{sheet.days.map(({ day, tasks }) => (
-							<tbody key={day}>
-								<tr>
-									<th colSpan={3} scope="rowgroup">
-										{day}
-									</th>
-								</tr>
-								{tasks.map(({ time, task }) => (
-									<tr key={time + task}>
-										<chakra.td whiteSpace="nowrap" fontWeight="700">
-											{time}
-										</chakra.td>
-										<td>{task}</td>
-										<td>☐</td>
-									</tr>
-								))}
-							</tbody>
-						))}
-					</table>
+					<ColumnTable
+						columns={[
+							{ words: "Time", wrap: "never", cell: ({ time }) => <b>{time}</b> },
+							{ words: "Task", cell: ({ task }) => task },
+							{ words: "Done", cell: () => "☐" },
+						]}
+						groups={sheet.days.map(({ day, tasks }) => ({ heading: day, rows: tasks }))}
+						keyOf={({ time, task }) => time + task}
+						onPaper
+						headless
+					/>
 				</div>
 				<div>
 					<h2>Pans</h2>
-					<PaperTable heads={["No.", "Pan", "Pieces", "Pour", "Dip", "Carry"]}>
-						{sheet.pans.map((pan) => (
-							<tr key={pan.number}>
-								<td>{pan.number}</td>
-								<chakra.td whiteSpace="nowrap">{pan.name}</chakra.td>
-								<td className="number">{pan.pieces}</td>
-								<td className="number">{pan.liquid}</td>
-								<td className="number">{pan.dip}</td>
-								<td className="number">{pan.lifted}</td>
-							</tr>
-						))}
-					</PaperTable>
+					<ColumnTable
+						columns={[
+							{ words: "No.", cell: ({ number }) => number },
+							{ words: "Pan", wrap: "never", cell: ({ name }) => name },
+							{ words: "Pieces", number: true, cell: ({ pieces }) => pieces },
+							{ words: "Pour", number: true, cell: ({ liquid }) => liquid },
+							{ words: "Dip", number: true, cell: ({ dip }) => dip },
+							{ words: "Carry", number: true, cell: ({ lifted }) => lifted },
+						]}
+						rows={sheet.pans}
+						keyOf={({ number }) => number}
+						onPaper
+					/>
 					<p>{sheet.cover}.</p>
 					{sheet.ovens.map((oven) => (
 						<p key={oven}>{oven}.</p>
@@ -109,11 +103,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				</div>
 			</chakra.div>
 			<h2>Weigh out</h2>
-			<PaperTable heads={["What", "Amount", "Of main", "A portion"]}>
-				{sheet.lines.map((line) => (
-					<PaperLine key={line.name + line.preparation} line={line} />
-				))}
-			</PaperTable>
+			<LineTable groups={[{ heading: "", rows: sheet.lines }]} onPaper />
 			<PaperMethod steps={sheet.steps} />
 			{sheet.checks.length > 0 ? (
 				<chakra.div breakInside="avoid">

@@ -1,6 +1,7 @@
 import { type Plan, startAt } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/time";
+import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
 import { counted, percent, type Reading } from "../ui/words/reading.ts";
 import type { Route } from "./+types/cutting.route";
@@ -72,18 +73,16 @@ export default function CuttingNote({ loaderData: view }: Route.ComponentProps) 
 					{...(view.by ? { figure: { label: "start by", words: view.by } } : {})}
 				/>
 				{view.refused === null ? null : <p>There is no plan for this: {view.refused}</p>}
-				<table>
-					<tbody>
-						{view.figures.map(({ figure, label }) => (
-							<tr key={label}>
-								<td>
-									<b>{figure}</b>
-								</td>
-								<td>{label}</td>
-							</tr>
-						))}
-					</tbody>
-				</table>
+				<ColumnTable
+					columns={[
+						{ words: "Figure", cell: ({ figure }) => <b>{figure}</b> },
+						{ words: "What", cell: ({ label }) => label },
+					]}
+					rows={view.figures}
+					keyOf={({ label }) => label}
+					onPaper
+					headless
+				/>
 				<h2>How</h2>
 				<ol>
 					{view.steps.map(({ text, check }) => (

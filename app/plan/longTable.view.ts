@@ -78,14 +78,14 @@ export function longTableView(given: LongTableGiven) {
 export type LongTableView = ReturnType<typeof longTableView>;
 
 function dishIn(dishes: readonly DishWithRecipe[], id: string): DishWithRecipe {
-	const dish = dishes.find((one) => one.id === id);
+	const dish = dishes.find((candidate) => candidate.id === id);
 	if (!dish) throw new Error(`no dish ${id} on the sitting`);
 	return dish;
 }
 
 /** Plans the whole sitting, since its dishes share pans and ovens, and gives the one. */
 function planOne({ dishes, kitchen }: LongTableGiven, dish: DishWithRecipe, sitting: Sitting) {
-	const all = dishes.map((one) => (one.id === dish.id ? dish : one));
+	const all = dishes.map((other) => (other.id === dish.id ? dish : other));
 	const planned = planDishes(all, sitting, kitchen).rows.find((row) => row.dish.id === dish.id);
 	return { plan: planned?.plan, refused: planned?.refused };
 }

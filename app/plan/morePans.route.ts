@@ -19,7 +19,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const tried = { ...sitting, ...trial?.sitting };
 	const sized = dishes.flatMap((stored) => {
 		const dish = stored.id === params.dishId ? { ...stored, ...trial?.dish } : stored;
-		return sizedOrNone(dish, (one) => sizeDish(cookedRecipe(one), orderOf(tried, one), kitchen));
+		return sizedOrNone(dish, (given) => sizeDish(cookedRecipe(given), orderOf(tried, given), kitchen));
 	});
 	const savings = onePanMore(sized, kitchen, choosePansTogether);
 	return {

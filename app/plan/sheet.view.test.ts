@@ -88,7 +88,7 @@ describe("the production sheet", () => {
 			}, 0);
 			const brought = plan.lines
 				.filter(({ line }) => line.role === "liquid")
-				.reduce((sum, one) => sum + ((one.measure_ml ?? 0) * (one.line.reducedTo ?? 1)) / 1000, 0);
+				.reduce((sum, liquid) => sum + ((liquid.measure_ml ?? 0) * (liquid.line.reducedTo ?? 1)) / 1000, 0);
 			expect(Math.abs(poured - brought)).toBeLessThan(0.02 * brought + 0.02);
 		}
 	});

@@ -1,6 +1,7 @@
 import type { OrderRow } from "#core/plan";
 import { wallClock } from "#core/time";
-import { Paper, PaperHead, PaperTable, PrintPage } from "../ui/parts/Paper.tsx";
+import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
+import { Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
 import { ActLink, Note } from "../ui/parts/parts.tsx";
 import { visitOf } from "../ui/server/visit.ts";
 import { counted, money, type Reading } from "../ui/words/reading.ts";
@@ -57,6 +58,24 @@ function totalOf(rows: readonly OrderRow[], currency: string): string {
 	return gaps === 0 ? money(known, currency) : `${money(known, currency)} and ${gaps} without a price`;
 }
 
+type Row = Route.ComponentProps["loaderData"]["groups"][number]["rows"][number];
+
+const COLUMNS: readonly Column<Row>[] = [
+	{
+		words: "What",
+		width: "30%",
+		cell: ({ name }) => (
+			<>
+				☐ <b>{name}</b>
+			</>
+		),
+	},
+	{ words: "Needed", number: true, cell: ({ needed }) => needed },
+	{ words: "Order", number: true, cell: ({ order }) => <b>{order}</b> },
+	{ words: "Costs", number: true, cell: ({ cost }) => cost },
+	{ words: "For", width: "30%", cell: ({ dishes }) => dishes },
+];
+
 export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 	const here = `/sittings/${view.id}/order`;
 	return (
@@ -85,21 +104,7 @@ export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 						<h2>
 							{name}, {total}
 						</h2>
-						<PaperTable heads={["What", "Needed", "Order", "Costs", "For"]}>
-							{rows.map((row) => (
-								<tr key={row.name}>
-									<td className="named">
-										☐ <b>{row.name}</b>
-									</td>
-									<td className="number">{row.needed}</td>
-									<td className="number">
-										<b>{row.order}</b>
-									</td>
-									<td className="number">{row.cost}</td>
-									<td className="named">{row.dishes}</td>
-								</tr>
-							))}
-						</PaperTable>
+						<ColumnTable columns={COLUMNS} rows={rows} keyOf={(row) => row.name} onPaper />
 					</section>
 				))}
 			</Paper>

@@ -58,18 +58,18 @@ describe("today", () => {
 	});
 
 	it("counts a dish without a plan as a warning of its sitting", () => {
-		const [one] = coming;
-		if (!one) throw new Error("no sitting");
-		const before = todayView([one], demo.kitchen, readingIn("metric", ZONE, NOW)).sittings[0]?.warnings ?? 0;
-		const rows = one.rows.map(({ dish }, index) =>
-			index === 0 ? { dish, refused: "no pan" } : one.rows[index],
+		const [next] = coming;
+		if (!next) throw new Error("no sitting");
+		const before = todayView([next], demo.kitchen, readingIn("metric", ZONE, NOW)).sittings[0]?.warnings ?? 0;
+		const rows = next.rows.map(({ dish }, index) =>
+			index === 0 ? { dish, refused: "no pan" } : next.rows[index],
 		);
 		const after = todayView(
-			[{ ...one, rows: rows.filter((row) => row !== undefined) }],
+			[{ ...next, rows: rows.filter((row) => row !== undefined) }],
 			demo.kitchen,
 			readingIn("metric", ZONE, NOW),
 		);
-		const lost = one.rows[0]?.plan?.warnings.length ?? 0;
+		const lost = next.rows[0]?.plan?.warnings.length ?? 0;
 		expect(after.sittings[0]?.warnings).toBe(before - lost + 1);
 	});
 

@@ -20,8 +20,8 @@ describe("being sure that it is tender in time", () => {
 	it("to be surer it is given longer, never less", () => {
 		const sure = fc.double({ min: 0.5, max: 0.99, noNaN: true });
 		fc.assert(
-			fc.property(anyRange, sure, sure, (range, one, other) => {
-				const [less, more] = [Math.min(one, other), Math.max(one, other)];
+			fc.property(anyRange, sure, sure, (range, first, second) => {
+				const [less, more] = [Math.min(first, second), Math.max(first, second)];
 				expect(minutesToBeSure(range, more)).toBeGreaterThanOrEqual(minutesToBeSure(range, less) - 1e-9);
 			}),
 		);

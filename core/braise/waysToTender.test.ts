@@ -43,7 +43,7 @@ describe("ways to have it tender by a time", () => {
 	});
 
 	it("once the liquid boils a hotter oven is not asked for", () => {
-		const [lid] = waysToTender(asked(30)).filter(({ lid: one, parts }) => one === "lid" && parts === 1);
+		const [lid] = waysToTender(asked(30)).filter(({ lid: cover, parts }) => cover === "lid" && parts === 1);
 		expect(lid?.oven_C).toBeLessThan(190);
 	});
 

@@ -34,24 +34,24 @@ export function compareCuts(
 ): CutCompared[] {
 	const own = recipe.lines.find((line) => line.role === "main")?.ingredient;
 	const kind = kindOf(known.get(own ?? ""));
-	const distinct = [...new Map([...known.values()].map((one) => [one.id, one])).values()];
+	const distinct = [...new Map([...known.values()].map((entry) => [entry.id, entry])).values()];
 	return distinct
-		.flatMap((one) => {
-			const { cut, pricePerKg_minor } = one;
-			if (cut === null || pricePerKg_minor === null || kindOf(one) !== kind) return [];
-			const losses: Losses = one.id === own ? recipe.losses : beliefs.losses[cut];
+		.flatMap((entry) => {
+			const { cut, pricePerKg_minor } = entry;
+			if (cut === null || pricePerKg_minor === null || kindOf(entry) !== kind) return [];
+			const losses: Losses = entry.id === own ? recipe.losses : beliefs.losses[cut];
 			const left = (1 - losses.trimLoss) * cookedShare(losses);
 			const perCookedKg_minor = pricePerKg_minor / left;
 			return [
 				{
 					cut,
-					name: one.name,
+					name: entry.name,
 					asPurchasedPerKg_minor: pricePerKg_minor,
 					perCookedKg_minor,
 					perPortion_minor: (perCookedKg_minor * portion_g(recipe)) / 1000,
 					yield: left,
 					tender_min: usualMinutes(cut, recipe.piece, losses.boneShare),
-					own: one.id === own,
+					own: entry.id === own,
 				},
 			];
 		})

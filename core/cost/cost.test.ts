@@ -90,7 +90,7 @@ describe("cuts compared for one dish", () => {
 			priced("neck", 820, { cut: "muttonNeck", category: "meat" }),
 			priced("venison", null, { cut: "venisonShoulder", category: "meat" }),
 			priced("onion", 95),
-		].map((one) => [one.id, one]),
+		].map((entry) => [entry.id, entry]),
 	);
 
 	it("cheapest portion first, those without a price or a cut left out", () => {

@@ -147,7 +147,7 @@ function readPrices(rows: readonly Row[], there: readonly IngredientEntry[]): Bo
 		return entry;
 	});
 	const ingredients = [...prices].flatMap(([id, more]) => {
-		const entry = there.find((one) => one.id === id);
+		const entry = there.find((known) => known.id === id);
 		return entry
 			? [{ line: lines.get(id) ?? 1, entry: { ...entry, prices: [...entry.prices, ...more] } }]
 			: [];

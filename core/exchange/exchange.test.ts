@@ -171,7 +171,7 @@ const SALT: IngredientEntry = {
 };
 const BOOK: BookFile = {
 	...EMPTY,
-	ingredients: USED.filter((id) => !DOCS.some((one) => one.id === id && isPreparation(one.doc))).map(
+	ingredients: USED.filter((id) => !DOCS.some((known) => known.id === id && isPreparation(known.doc))).map(
 		(id) => ({
 			...SALT,
 			id,
@@ -285,7 +285,7 @@ describe("schema.org", () => {
 		if (!found) throw new Error("not found");
 		const { draft, notCarried } = fromJsonLd(found);
 		const read = readDraft(draft, KNOWN, namesOf(KNOWN.values()));
-		expect(read.lines.map(({ ingredient: of, quantity }) => [of?.id, quantity])).toEqual(
+		expect(read.lines.map(({ ingredient: named, quantity }) => [named?.id, quantity])).toEqual(
 			goat.lines.map(({ ingredient: id, amount, unit }) => [id, { amount, unit }]),
 		);
 		expect(draft.fields.portions).toBe("10");

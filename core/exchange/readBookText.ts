@@ -7,7 +7,7 @@ import {
 	printParseErrorCode,
 } from "jsonc-parser";
 import { checked, type Problem, Refusal, refuse } from "../check/index.ts";
-import { Preparation, Recipe } from "../recipe/index.ts";
+import { broughtUp, Preparation, Recipe } from "../recipe/index.ts";
 import { IngredientEntry, type LifeEntry, RecipeEntry } from "./BookFile.ts";
 
 /** One thing of a file that was not taken, with where it stands and why. */
@@ -93,7 +93,7 @@ function readBook(root: Node, text: string): BookRead {
 	if (version !== 1) throw refuse("formatVersion", `${shown(version)} was given; 1 is allowed`);
 	const lines = lineFinder(text);
 	const ingredients = entriesIn(root, "ingredients", IngredientEntry, lines);
-	const recipes = entriesIn(root, "recipes", RecipeEntry, lines);
+	const recipes = entriesIn(root, "recipes", RecipeEntry, lines, withDocsBroughtUp);
 	const currency = valueAt(root, ["currency"]);
 	return {
 		currency: typeof currency === "string" && /^[A-Z]{3}$/.test(currency) ? currency : null,
@@ -108,6 +108,7 @@ function entriesIn(
 	field: "ingredients" | "recipes",
 	schema: typeof IngredientEntry | typeof RecipeEntry,
 	lineOf: (offset: number) => number,
+	prepared: (value: unknown) => unknown = (value) => value,
 ): { read: Placed<unknown>[]; notRead: NotRead[] } {
 	const list = findNodeAtLocation(root, [field]);
 	if (list?.type !== "array") throw refuse(field, "is missing; a list is needed");
@@ -124,7 +125,7 @@ function entriesIn(
 		const line = lineOf(node.offset);
 		const value: unknown = getNodeValue(node);
 		try {
-			read.push({ line, entry: checked(schema, value) });
+			read.push({ line, entry: checked(schema, prepared(value)) });
 		} catch (error) {
 			if (!(error instanceof Refusal)) throw error;
 			const [problem] = error.problems;
@@ -136,6 +137,20 @@ function entriesIn(
 		}
 	}
 	return { read, notRead };
+}
+
+/** An entry whose versions are in the format of today, as far as it has any. */
+function withDocsBroughtUp(value: unknown): unknown {
+	const { versions } = (value ?? {}) as { versions?: unknown };
+	if (!Array.isArray(versions)) return value;
+	return {
+		...(value as object),
+		versions: versions.map((version: unknown) =>
+			typeof version === "object" && version !== null && "doc" in version
+				? { ...version, doc: broughtUp(version.doc) }
+				: version,
+		),
+	};
 }
 
 /** The line of the field that is wrong, where it is there at all. */
@@ -162,7 +177,7 @@ function nameOf(value: unknown): string {
 
 /** A bare recipe file is a book of one recipe with one version. */
 function readBare(root: Node, { who, at, id }: ReadAs): BookRead {
-	const doc: unknown = getNodeValue(root);
+	const doc = broughtUp(getNodeValue(root));
 	const schema = valueAt(root, ["format"]) === "wide-table/recipe" ? Recipe : Preparation;
 	const life: LifeEntry = { state: "tested", at, who, reason: "" };
 	const version = {

@@ -173,9 +173,9 @@ describe("conduction into the meat", () => {
 						boneShare,
 						start_C: 5,
 					});
-					const sum = piece.capacity_JK.reduce((all, one) => all + one, 0);
+					const sum = piece.capacity_JK.reduce((all, layer) => all + layer, 0);
 					expect(sum).toBeCloseTo(2 * (boneShare * 1900 + (1 - boneShare) * 3500), 6);
-					expect(piece.share.reduce((all, one) => all + one, 0)).toBeCloseTo(1, 9);
+					expect(piece.share.reduce((all, layer) => all + layer, 0)).toBeCloseTo(1, 9);
 				},
 			),
 		);

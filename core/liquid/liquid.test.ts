@@ -97,12 +97,12 @@ describe("the sauce from it", () => {
 	});
 
 	it("reduces to a mark in the pot, in as many pots as stand side by side", () => {
-		const [one] = sauceFrom(account, 6, POTS, 0, HALF).remedies;
+		const [remedy] = sauceFrom(account, 6, POTS, 0, HALF).remedies;
 		const [two] = sauceFrom(account, 6, { ...POTS, count: 2 }, 0, HALF).remedies;
-		if (one?.kind !== "reduce" || two?.kind !== "reduce") throw new Error("both reduce");
-		expect(one.mark_mm).toBeCloseTo(6 / (Math.PI * 0.04), 6);
-		expect(two.mark_mm).toBeCloseTo(one.mark_mm / 2, 6);
-		expect(two.minutes).toBeCloseTo(one.minutes / 2, 6);
+		if (remedy?.kind !== "reduce" || two?.kind !== "reduce") throw new Error("both reduce");
+		expect(remedy.mark_mm).toBeCloseTo(6 / (Math.PI * 0.04), 6);
+		expect(two.mark_mm).toBeCloseTo(remedy.mark_mm / 2, 6);
+		expect(two.minutes).toBeCloseTo(remedy.minutes / 2, 6);
 	});
 
 	it("is lengthened with stock where there is too little, and the salt thins with it", () => {

@@ -47,7 +47,7 @@ describe("pans into ovens", () => {
 		fc.assert(
 			fc.property(fc.integer({ min: 0, max: 40 }), fc.constantFrom(65, 100, 150), (count, depth) => {
 				const fit = fitOvens(pan(count, "1/1", depth), [NORTH, SOUTH], OVEN_C);
-				const inside = fit.loads.flatMap((load) => load.pans).reduce((sum, one) => sum + one.count, 0);
+				const inside = fit.loads.flatMap((load) => load.pans).reduce((sum, alike) => sum + alike.count, 0);
 				expect(inside + fit.without).toBe(count);
 				for (const load of fit.loads) expect(load.rungsTaken).toBeLessThanOrEqual(load.oven.rungs);
 			}),

@@ -151,10 +151,10 @@ describe("liquid to the line", () => {
 			{ shape: "cylinder", length_mm: 120, diameter_mm: 70, weight_g: 450 },
 			{ shape: "ball", diameter_mm: 50, weight_g: 68 },
 		];
-		for (const one of round) {
-			const whole = pieceBelow(one, pieceHeight(one));
-			expect(pieceBelow(one, pieceHeight(one) / 2)).toBeCloseTo(whole / 2, 9);
-			expect(pieceBelow(one, 999)).toBeCloseTo(one.weight_g / 1050, 9);
+		for (const piece of round) {
+			const whole = pieceBelow(piece, pieceHeight(piece));
+			expect(pieceBelow(piece, pieceHeight(piece) / 2)).toBeCloseTo(whole / 2, 9);
+			expect(pieceBelow(piece, 999)).toBeCloseTo(piece.weight_g / 1050, 9);
 		}
 	});
 

@@ -35,9 +35,9 @@ function dish(name: string, lines: readonly (readonly [Ingredient, number, boole
 		name,
 		recipe: { losses: { trimLoss: 0.2, cookingLoss: 0.3 }, pack_kg: 5 } as Recipe,
 		plan: {
-			lines: lines.map(([of, amount, counted]) => ({
-				ingredient: of,
-				line: { role: of === COLLAR ? "main" : "vegetable" },
+			lines: lines.map(([item, amount, counted]) => ({
+				ingredient: item,
+				line: { role: item === COLLAR ? "main" : "vegetable" },
 				amount_g: counted ? null : amount,
 				count: counted ? amount : null,
 			})),
@@ -46,7 +46,7 @@ function dish(name: string, lines: readonly (readonly [Ingredient, number, boole
 }
 const rowsOf = (...dishes: OrderedDish[]) => orderList(dishes, PREPARATIONS, KNOWN);
 const rowOf = (name: string, ...dishes: OrderedDish[]) =>
-	rowsOf(...dishes).find(({ ingredient: of }) => of.name === name);
+	rowsOf(...dishes).find(({ ingredient: item }) => item.name === name);
 
 describe("what has to be bought", () => {
 	it("is the weight before trimming, in whole packs of the recipe or the ingredient", () => {
@@ -66,7 +66,7 @@ describe("what has to be bought", () => {
 
 	it("what is made in the house is taken apart; water is not ordered", () => {
 		const rows = rowsOf(dish("A", [[STOCK, 5000]]));
-		expect(rows.map(({ ingredient: of }) => of.name)).toEqual(["bay leaves", "bones", "onions"]);
+		expect(rows.map(({ ingredient: item }) => item.name)).toEqual(["bay leaves", "bones", "onions"]);
 		expect(rows[1]?.asPurchased_kg).toBeCloseTo(3, 9);
 		expect(rows[2]?.asPurchased_kg).toBeCloseTo(0.25 / 0.9, 9);
 	});

@@ -155,7 +155,7 @@ describe("what limits", () => {
 	});
 
 	it("warns when the pans' litres are far from the card's ratio", () => {
-		const lines = RECIPE.lines.map((one) => (one.ingredient === "stock" ? { ...one, amount: 100 } : one));
+		const lines = RECIPE.lines.map((line) => (line.ingredient === "stock" ? { ...line, amount: 100 } : line));
 		expect(codes({}, {}, { lines })).toContain("ratio");
 	});
 
@@ -239,7 +239,7 @@ describe("what the plan says of salt, sauce and pieces", () => {
 	it("salt is all salt over all it is shared by, wherever it comes from", () => {
 		const few = plan(salted(25), ORDER, KITCHEN);
 		const twice = plan(salted(50), ORDER, KITCHEN);
-		const own = (of: Plan) => of.liquid?.salt.from.find(({ name }) => name === "salt")?.g ?? 0;
+		const own = (planned: Plan) => planned.liquid?.salt.from.find(({ name }) => name === "salt")?.g ?? 0;
 		expect(own(twice)).toBeCloseTo(2 * own(few), 9);
 		for (const { liquid } of [few, twice]) {
 			if (!liquid) throw new Error("there is a pan");

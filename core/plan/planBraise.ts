@@ -92,7 +92,7 @@ function standing({ pans, ovens }: Braising): Standing[] {
 		const [pan] = rest;
 		if (pan) stand.push({ load: null, type: pan.type, pans: rest });
 	}
-	return stand.filter((one) => one.pans.length > 0);
+	return stand.filter((standing) => standing.pans.length > 0);
 }
 
 function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGroup {

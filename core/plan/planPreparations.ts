@@ -50,14 +50,14 @@ export function planPreparations(plans: readonly Plan[], kitchen: Kitchen): Prep
 	const wanted = wantedBy(plans, preparations);
 	// What is made of something made is wanted in turn; what is wanted by others comes after them.
 	return inOrder(preparations).flatMap((id) => {
-		const one = wanted.get(id);
+		const before = wanted.get(id);
 		const preparation = preparations.get(id);
-		if (!one || !preparation || one.grams === 0) return [];
-		const batch = batchOf(id, preparation, one, kitchen);
+		if (!before || !preparation || before.grams === 0) return [];
+		const batch = batchOf(id, preparation, before, kitchen);
 		for (const line of preparation.lines) {
 			if (!preparations.has(line.ingredient)) continue;
 			const grams = gramsOrNull(line, ingredientOf(line, kitchen.known.byId)) ?? 0;
-			want(wanted, line.ingredient, { ...one, grams: grams * batch.factor, neededBy: startOf(batch) });
+			want(wanted, line.ingredient, { ...before, grams: grams * batch.factor, neededBy: startOf(batch) });
 		}
 		return [batch];
 	});

@@ -50,7 +50,7 @@ export function planSitting(
 		return "refused" in dish ? { id: order.id, ...dish } : { id: order.id, dish };
 	});
 	const named = sized
-		.flatMap((one) => ("dish" in one ? [one.dish] : []))
+		.flatMap((result) => ("dish" in result ? [result.dish] : []))
 		.sort((a, b) => a.order.id.localeCompare(b.order.id));
 	const choices = choose(
 		named.map(({ load }) => load),
@@ -66,8 +66,10 @@ export function planSitting(
 		planned.set(id, "refused" in result ? { id, ...result } : { id, plan: result });
 		if (!("refused" in result)) ovens = result.ovens.loads.reduce(without, ovens);
 	}
-	const results = sized.map((one) => ("dish" in one ? (planned.get(one.id) as PlannedDish) : one));
-	const plans = results.flatMap((one) => ("plan" in one ? [one.plan] : []));
+	const results = sized.map((result) =>
+		"dish" in result ? (planned.get(result.id) as PlannedDish) : result,
+	);
+	const plans = results.flatMap((result) => ("plan" in result ? [result.plan] : []));
 	return { dishes: results, batches: planPreparations(plans, kitchen) };
 }
 

@@ -72,7 +72,7 @@ describe("salt", () => {
 		["own", "soy of the house", 9],
 	])("comes with %s, and the account says from where", (id, name, pct) => {
 		const given = planned(withLines(line(id, 200)));
-		const brought = given.lines.find(({ ingredient: { id: of } }) => of === id);
+		const brought = given.lines.find(({ ingredient }) => ingredient.id === id);
 		expect(saltOf(given, name)).toBeCloseTo(((brought?.amount_g ?? 0) * pct) / 100, 9);
 		expect(given.liquid?.salt_pct).toBeGreaterThan(planned(RECIPE).liquid?.salt_pct ?? 9);
 	});
@@ -219,10 +219,10 @@ describe("dishes of one sitting", () => {
 	it("share the rungs and each oven has one temperature, inside what each dish can stand", () => {
 		const rungs = new Map<string, number>();
 		const set = new Map<string, number>();
-		for (const one of planSitting(DISHES, LARDER).dishes) {
-			if (!("plan" in one)) continue;
-			const { low, high } = one.plan.recipe.braise.oven_C;
-			for (const load of one.plan.ovens.loads) {
+		for (const dish of planSitting(DISHES, LARDER).dishes) {
+			if (!("plan" in dish)) continue;
+			const { low, high } = dish.plan.recipe.braise.oven_C;
+			for (const load of dish.plan.ovens.loads) {
 				rungs.set(load.oven.id, (rungs.get(load.oven.id) ?? 0) + load.rungsTaken);
 				expect(set.get(load.oven.id) ?? load.set_C).toBe(load.set_C);
 				set.set(load.oven.id, load.set_C);
@@ -238,14 +238,14 @@ describe("dishes of one sitting", () => {
 	it("in whatever order they are given, each has the same plan", () => {
 		const told = (dishes: readonly DishToPlan[]) =>
 			planSitting(dishes, LARDER)
-				.dishes.map((one) =>
-					"plan" in one
+				.dishes.map((dish) =>
+					"plan" in dish
 						? [
-								one.id,
-								one.plan.pans.pans.map(({ type }) => type.id),
-								one.plan.tasks.map(({ id, start }) => [id, start]),
+								dish.id,
+								dish.plan.pans.pans.map(({ type }) => type.id),
+								dish.plan.tasks.map(({ id, start }) => [id, start]),
 							]
-						: [one.id, one.refused],
+						: [dish.id, dish.refused],
 				)
 				.sort(([a], [b]) => String(a).localeCompare(String(b)));
 		const inOrder = told(DISHES);

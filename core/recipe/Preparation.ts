@@ -2,7 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import { Name, oneOf } from "../check/index.ts";
 import { UNITS, type UnitName } from "../quantity/index.ts";
 import { CATEGORY_KEYS } from "./categories.ts";
-import { RecipeLine, RecipeStep, Summary, Tags } from "./Recipe.ts";
+import { DOC_VERSION, RecipeLine, RecipeStep, Summary, Tags } from "./Recipe.ts";
 
 /** Units that what is made can be measured in. */
 export const MAKES_UNITS = (Object.keys(UNITS) as UnitName[]).filter(
@@ -16,7 +16,7 @@ export const MAKES_UNITS = (Object.keys(UNITS) as UnitName[]).filter(
 export const Preparation = Type.Object(
 	{
 		format: Type.Literal("wide-table/preparation"),
-		formatVersion: Type.Literal(1),
+		formatVersion: Type.Literal(DOC_VERSION),
 		name: Name,
 		summary: Summary,
 		tags: Type.Optional(Tags),

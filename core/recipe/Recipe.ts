@@ -7,6 +7,9 @@ import { Losses, PortionByPiece, PortionByWeight } from "../yields/index.ts";
 import { SCHOOL_QUESTIONS, Schools } from "./schools.ts";
 
 const Text = Type.String({ minLength: 1, maxLength: 600, allowed: "text of 1 to 600 characters" });
+/** The format version of recipe and preparation documents that is written today. */
+export const DOC_VERSION = 1;
+
 export const Summary = Type.String({ maxLength: 400, allowed: "text of up to 400 characters" });
 export const Slug = Type.String({
 	pattern: "^[a-z0-9-]{1,60}$",
@@ -76,7 +79,7 @@ export type RecipeStep = Static<typeof RecipeStep>;
 export const Recipe = Type.Object(
 	{
 		format: Type.Literal("wide-table/recipe"),
-		formatVersion: Type.Literal(1),
+		formatVersion: Type.Literal(DOC_VERSION),
 		name: Name,
 		summary: Summary,
 		tags: Type.Optional(Tags),

@@ -3,6 +3,7 @@ import { UNITS } from "../quantity/index.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { Preparation } from "./Preparation.ts";
 import { Recipe } from "./Recipe.ts";
+import { broughtUp } from "./readDoc.ts";
 import { isCounted } from "./weighLine.ts";
 
 /**
@@ -12,7 +13,7 @@ import { isCounted } from "./weighLine.ts";
  * @throws {Refusal} with one problem a field
  */
 export function checkRecipe(given: unknown, ingredients: ReadonlyMap<string, Ingredient>): Recipe {
-	const recipe = checked(Recipe, given);
+	const recipe = checked(Recipe, broughtUp(given));
 	const problems = [...lineProblems(recipe, ingredients), ...wholeProblems(recipe)];
 	if (problems.length > 0) throw new Refusal(problems);
 	return recipe;
@@ -25,7 +26,7 @@ export function checkRecipe(given: unknown, ingredients: ReadonlyMap<string, Ing
  * @throws {Refusal} with one problem a field
  */
 export function checkPreparation(given: unknown, ingredients: ReadonlyMap<string, Ingredient>): Preparation {
-	const preparation = checked(Preparation, given);
+	const preparation = checked(Preparation, broughtUp(given));
 	const problems = lineProblems(preparation, ingredients);
 	if (problems.length > 0) throw new Refusal(problems);
 	return preparation;

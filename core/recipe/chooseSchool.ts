@@ -126,17 +126,17 @@ function changesIn(before: Draft, after: Draft): string[] {
 function allergenChanges(before: Draft, after: Draft, named: ReadonlyMap<string, Ingredient>): string[] {
 	const carried = (draft: Draft) =>
 		withConsequences(readTyped(draft, named).lines.flatMap(({ ingredient }) => ingredient?.allergens ?? []));
-	const [one, other] = [carried(before), carried(after)];
+	const [had, has] = [carried(before), carried(after)];
 	const words = (what: string, found: readonly Allergen[]) =>
 		found.length > 0 ? [`${what}: ${found.map((allergen) => ALLERGENS[allergen]).join(", ")}.`] : [];
 	return [
 		...words(
 			"Allergens out",
-			one.filter((allergen) => !other.includes(allergen)),
+			had.filter((allergen) => !has.includes(allergen)),
 		),
 		...words(
 			"Allergens in",
-			other.filter((allergen) => !one.includes(allergen)),
+			has.filter((allergen) => !had.includes(allergen)),
 		),
 	];
 }

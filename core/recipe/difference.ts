@@ -35,8 +35,8 @@ export function difference(
 	const names = [...new Set([...Object.keys(before.fields), ...Object.keys(after.fields)])];
 	return {
 		fields: names.flatMap((field) => {
-			const [one, other] = [before.fields[field] ?? "", after.fields[field] ?? ""];
-			return one === other ? [] : [{ field, what: field, from: one, to: other }];
+			const [was, is] = [before.fields[field] ?? "", after.fields[field] ?? ""];
+			return was === is ? [] : [{ field, what: field, from: was, to: is }];
 		}),
 		lines: linePairs(byName(from.lines, known), byName(to.lines, known)),
 		steps: pairs(byPlace(from.steps), byPlace(to.steps)),

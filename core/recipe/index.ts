@@ -50,6 +50,7 @@ export { makesGrams, missingIn, withMade } from "./madeIngredients.ts";
 export { namesOf, plainName } from "./names.ts";
 export { MAKES_UNITS, Preparation } from "./Preparation.ts";
 export { Recipe, RecipeLine, RecipeStep, Slug } from "./Recipe.ts";
+export { broughtUp, readDoc } from "./readDoc.ts";
 export { type DraftRead, readDraft } from "./readDraft.ts";
 export { type DraftLineRead, mainGrams, readTyped, type TypedRead } from "./readTyped.ts";
 export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";

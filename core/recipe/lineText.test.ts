@@ -112,10 +112,10 @@ describe("a line written out", () => {
 				anyUnit,
 				fc.constantFrom(...BOOK),
 				anySaid,
-				(amount, unit, of, said) => {
-					const back = read(lineText({ amount, unit, ...said }, of));
+				(amount, unit, ingredient, said) => {
+					const back = read(lineText({ amount, unit, ...said }, ingredient));
 					expect(back.quantity).toEqual({ amount, unit });
-					expect(back.ingredient?.id).toBe(of.id);
+					expect(back.ingredient?.id).toBe(ingredient.id);
 					expect(back.said.preparation).toBe(said.preparation);
 					expect(back.said.apart).toBe(said.apart);
 					expect(back.said.late_min).toBe(said.late_min);

@@ -46,16 +46,17 @@ function circle(path: readonly string[], preparations: ReadonlyMap<string, Prepa
 
 function made(id: string, preparation: Preparation, known: ReadonlyMap<string, Ingredient>): Ingredient {
 	const inside = preparation.lines.map((line) => ingredientOf(line, known));
-	const carried = (of: (one: Ingredient) => readonly Allergen[]) => withConsequences(inside.flatMap(of));
-	const allergens = carried((one) => one.allergens);
-	const origins = [...new Set(inside.flatMap((one) => one.origins))];
+	const carried = (read: (entry: Ingredient) => readonly Allergen[]) =>
+		withConsequences(inside.flatMap(read));
+	const allergens = carried((entry) => entry.allergens);
+	const origins = [...new Set(inside.flatMap((entry) => entry.origins))];
 	return {
 		...ingredient({ id, name: preparation.name, category: preparation.category }),
 		origins: origins.length > 0 ? origins : [CATEGORIES[preparation.category].origin],
 		density_g_per_ml: densityOf(preparation),
 		salt_pct: saltOf(preparation, inside),
 		allergens,
-		mayContain: carried((one) => one.mayContain).filter((one) => !allergens.includes(one)),
+		mayContain: carried((entry) => entry.mayContain).filter((allergen) => !allergens.includes(allergen)),
 		...priceOf(preparation, inside),
 	};
 }
@@ -87,7 +88,7 @@ function priceOf(
 		return { missing, cost: (((grams ?? 0) / (1 - trimLoss)) * (ingredient.pricePerKg_minor ?? 0)) / 1000 };
 	});
 	const withoutPrice = costs.flatMap(({ missing }) => missing);
-	const cost = costs.reduce((sum, one) => sum + one.cost, 0);
+	const cost = costs.reduce((sum, priced) => sum + priced.cost, 0);
 	const known = withoutPrice.length === 0;
 	return {
 		pricePerKg_minor: known ? (cost / makesGrams(preparation)) * 1000 : null,

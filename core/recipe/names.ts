@@ -15,14 +15,14 @@ export function plainName(name: string): string {
 /** Every name an ingredient goes by: as the book writes it, one of it, many of it, its short name. */
 export function namesOf(known: Iterable<Ingredient>): Map<string, Ingredient> {
 	const named = new Map<string, Ingredient>();
-	for (const one of known) {
-		const name = plainName(one.name);
-		for (const form of [name, plainName(one.id.replaceAll("-", " ")), singular(name), plural(name)]) {
+	for (const entry of known) {
+		const name = plainName(entry.name);
+		for (const form of [name, plainName(entry.id.replaceAll("-", " ")), singular(name), plural(name)]) {
 			// The book's own spelling of another ingredient goes before a form of this one.
-			if (form !== "" && !named.has(form)) named.set(form, one);
+			if (form !== "" && !named.has(form)) named.set(form, entry);
 		}
 	}
-	for (const one of known) named.set(plainName(one.name), one);
+	for (const entry of known) named.set(plainName(entry.name), entry);
 	return named;
 }
 

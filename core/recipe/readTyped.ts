@@ -6,6 +6,7 @@ import { FieldReader } from "./FieldReader.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { type LineRead, readLine } from "./lineText.ts";
 import { plainName } from "./names.ts";
+import { DOC_VERSION } from "./Recipe.ts";
 import { gramsOrNull } from "./weighLine.ts";
 
 /** A line of a draft with what it says and the role it has, chosen or proposed. */
@@ -160,7 +161,7 @@ function preparationOf(fields: FieldReader) {
 	const makes = fields.quantity("makes", ["mass", "volume"]);
 	return {
 		format: "wide-table/preparation",
-		formatVersion: 1,
+		formatVersion: DOC_VERSION,
 		name: fields.text("name"),
 		summary: fields.text("summary"),
 		...given("tags", fields.tags("tags")),
@@ -176,7 +177,7 @@ function preparationOf(fields: FieldReader) {
 function dishOf(fields: FieldReader, draft: Draft) {
 	return {
 		format: "wide-table/recipe",
-		formatVersion: 1,
+		formatVersion: DOC_VERSION,
 		name: fields.text("name"),
 		summary: fields.text("summary"),
 		...given("tags", fields.tags("tags")),

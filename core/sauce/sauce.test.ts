@@ -100,10 +100,10 @@ describe("thickening", () => {
 				(sauce_l, method, dredged_g) => {
 					const grams = (thickened: ReturnType<typeof thicken>) =>
 						thickened.starch_g ?? thickened.flour_g ?? Number.NaN;
-					const one = grams(thicken({ sauce_l, method, dredged_g }));
-					expect(one).toBeGreaterThanOrEqual(0);
+					const needed = grams(thicken({ sauce_l, method, dredged_g }));
+					expect(needed).toBeGreaterThanOrEqual(0);
 					expect(grams(thicken({ sauce_l: sauce_l * 2, method, dredged_g }))).toBeGreaterThanOrEqual(
-						one * 2 - 1e-6,
+						needed * 2 - 1e-6,
 					);
 				},
 			),

@@ -33,9 +33,9 @@ function task(
 		part: "work",
 		figures: {},
 		minutes: { handsOn: exactly(minutes), waiting: exactly(0), planned: minutes },
-		after: after.map((one) => {
-			const [before, least_min] = typeof one === "string" ? [one, 0] : one;
-			return { task: before, least_min, most_min: null };
+		after: after.map((before) => {
+			const [task, least_min] = typeof before === "string" ? [before, 0] : before;
+			return { task, least_min, most_min: null };
 		}),
 		needs: [],
 		window: { ...AT_ANY_TIME, ...window },
@@ -58,11 +58,11 @@ describe("tasks put backwards in an empty kitchen", () => {
 
 	it("each starts on the five minutes and is over when what follows begins", () => {
 		const placed = placeBackwards(evening, SERVICE, HOUSE);
-		for (const one of placed) {
-			expect(one.start % (5 * MINUTE_MS)).toBe(0);
-			for (const { task: before } of one.after) {
+		for (const task of placed) {
+			expect(task.start % (5 * MINUTE_MS)).toBe(0);
+			for (const { task: before } of task.after) {
 				const ended = placed.find(({ id }) => id === before)?.end ?? Number.NaN;
-				expect(ended).toBeLessThanOrEqual(one.start);
+				expect(ended).toBeLessThanOrEqual(task.start);
 			}
 		}
 		// 19:30 less 7 is 19:20; less the longer of rest and sauce 18:50; less 190 is 15:40.
@@ -87,8 +87,8 @@ describe("tasks put backwards in an empty kitchen", () => {
 				const noon = at("2026-11-28", "12:00");
 				const first = placeBackwards(evening, noon, HOUSE);
 				const moved = placeBackwards(evening, noon + later * MINUTE_MS, HOUSE);
-				const slow = evening.map((one) =>
-					one.id === "braise" ? task("braise", 190 + longer, ["sear"]) : one,
+				const slow = evening.map((usual) =>
+					usual.id === "braise" ? task("braise", 190 + longer, ["sear"]) : usual,
 				);
 				for (const { id, start } of first) {
 					expect(startOf(moved, id)).toBeGreaterThanOrEqual(start);

@@ -24,8 +24,8 @@ describe("a clock time", () => {
 			fc.property(
 				fc.integer({ min: 0, max: 40 * 24 }),
 				fc.integer({ min: 0, max: 40 * 24 }),
-				(one, other) => {
-					const [a, b] = [NOW + one * 3_600_000, NOW + other * 3_600_000];
+				(first, second) => {
+					const [a, b] = [NOW + first * 3_600_000, NOW + second * 3_600_000];
 					if (clockWords(a, ZONE, NOW) === clockWords(b, ZONE, NOW)) expect(a).toBe(b);
 				},
 			),

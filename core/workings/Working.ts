@@ -76,13 +76,13 @@ export function reckoned(sum: Sum): number {
 	const [first = 0, ...rest] = values;
 	switch (sum.op) {
 		case "add":
-			return rest.reduce((all, one) => all + one, first);
+			return rest.reduce((all, term) => all + term, first);
 		case "subtract":
-			return rest.reduce((all, one) => all - one, first);
+			return rest.reduce((all, term) => all - term, first);
 		case "multiply":
-			return rest.reduce((all, one) => all * one, first);
+			return rest.reduce((all, term) => all * term, first);
 		case "divide":
-			return rest.reduce((all, one) => all / one, first);
+			return rest.reduce((all, term) => all / term, first);
 		case "wholeUp":
 			return Math.ceil(first - HAIR * Math.max(1, Math.abs(first)));
 		case "wholeDown":

@@ -24,18 +24,18 @@ describe("from covers to the purchase", () => {
 	});
 
 	it("by the piece, trim changes what is left and not what is ordered", () => {
-		const one = yieldForPortions(
+		const littleTrim = yieldForPortions(
 			47,
 			{ piecesPerPortion: 1, piece_g: 260 },
 			{ trimLoss: 0.05, cookingLoss: 0.3 },
 		);
-		const other = yieldForPortions(
+		const muchTrim = yieldForPortions(
 			47,
 			{ piecesPerPortion: 1, piece_g: 260 },
 			{ trimLoss: 0.2, cookingLoss: 0.3 },
 		);
-		expect(one.asPurchased_kg).toBe(other.asPurchased_kg);
-		expect(one.trimmed_kg).toBeGreaterThan(other.trimmed_kg);
+		expect(littleTrim.asPurchased_kg).toBe(muchTrim.asPurchased_kg);
+		expect(littleTrim.trimmed_kg).toBeGreaterThan(muchTrim.trimmed_kg);
 	});
 });
 

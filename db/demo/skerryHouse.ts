@@ -101,21 +101,21 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 			closes_min: 22 * 60,
 		});
 		await tx.insert(ingredient).values(INGREDIENTS.map(asRow));
-		await tx.insert(ingredientPrice).values(INGREDIENTS.flatMap((one) => pricesOf(one, now)));
+		await tx.insert(ingredientPrice).values(INGREDIENTS.flatMap((entry) => pricesOf(entry, now)));
 	});
 	await seedBook(store, bookFolder);
 	await seedSittings(store, now);
 }
 
-function asRow({ pricePerKg_minor: _, made: __, ...one }: Ingredient): typeof ingredient.$inferInsert {
-	const usual = CATEGORIES[one.category];
-	const asUsual = one.origins.length === 1 && one.origins[0] === usual.origin;
+function asRow({ pricePerKg_minor: _, made: __, ...entry }: Ingredient): typeof ingredient.$inferInsert {
+	const usual = CATEGORIES[entry.category];
+	const asUsual = entry.origins.length === 1 && entry.origins[0] === usual.origin;
 	return {
-		...one,
-		supplier: one.supplier === usual.supplier ? null : one.supplier,
-		origins: asUsual ? [] : [...one.origins],
-		allergens: [...one.allergens],
-		mayContain: [...one.mayContain],
+		...entry,
+		supplier: entry.supplier === usual.supplier ? null : entry.supplier,
+		origins: asUsual ? [] : [...entry.origins],
+		allergens: [...entry.allergens],
+		mayContain: [...entry.mayContain],
 	};
 }
 

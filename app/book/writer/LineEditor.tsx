@@ -259,9 +259,9 @@ function RoleChoice({ line, role, proposed, draft, onChange }: RoleChoiceProps) 
 			onChange={(event) => onChange(changeLine(draft, line.key, { role: event.target.value as Role | "" }))}
 		>
 			<option value="">{proposal}</option>
-			{ROLES.map((one) => (
-				<option key={one} value={one}>
-					{ROLE_WORDS[one]}
+			{ROLES.map((known) => (
+				<option key={known} value={known}>
+					{ROLE_WORDS[known]}
 				</option>
 			))}
 		</Select>

@@ -59,12 +59,12 @@ const GROWS = [
 
 function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 	const problem = wrong[`step.${step.key}`];
-	const of = `step ${number}`;
+	const which = `step ${number}`;
 	/** What every control of a step has in common: its name, its value, and what changes it. */
 	const field = (name: TextField, label: string) => ({
 		name: `step.${step.key}.${name}`,
 		value: step[name],
-		"aria-label": `${label} ${of}`,
+		"aria-label": `${label} ${which}`,
 		onChange: (event: { target: { value: string } }) =>
 			onChange(changeStep(draft, step.key, { [name]: event.target.value }), `${step.key}.${name}`),
 	});
@@ -103,7 +103,7 @@ function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 					<RowTools
 						of="step"
 						rowKey={step.key}
-						name={of}
+						name={which}
 						onMove={move}
 						onRemove={() => onChange(removeStep(draft, step.key))}
 					/>

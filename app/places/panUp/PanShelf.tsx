@@ -2,8 +2,8 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { useFetcher, useLocation, useParams } from "react-router";
 import { wishesTyped, withWish } from "../../ui/forms/settled.ts";
-import { Act, Muted, Table } from "../../ui/parts/parts.tsx";
-import { type Column, TableHead } from "../../ui/parts/TableHead.tsx";
+import { type Column, ColumnTable } from "../../ui/parts/ColumnTable.tsx";
+import { Act, Muted } from "../../ui/parts/parts.tsx";
 import { setTrial } from "../setTrial.ts";
 import type { PanUpView, ShelfKind } from "./panUp.view.ts";
 
@@ -71,20 +71,20 @@ function StripPan({
 	chosen,
 	onChoose,
 }: PanStripProps & { readonly pan: PanUpView["strip"][number] }) {
-	const of = view.pans[pan.alike];
+	const alike = view.pans[pan.alike];
 	const { setNodeRef, listeners, transform } = useDraggable({
 		id: `pan-${pan.number}`,
-		data: { from: of?.typeId },
+		data: { from: alike?.typeId },
 	});
-	if (!of) return null;
-	const { rim, floor } = of.drawing;
+	if (!alike) return null;
+	const { rim, floor } = alike.drawing;
 	return (
 		<Small
 			ref={setNodeRef}
 			type="button"
 			round={floor.kind === "circle"}
 			aria-pressed={pan.alike === chosen}
-			aria-label={`Pan ${pan.number}, ${of.name}, ${of.pieces} of ${of.capacity} pieces`}
+			aria-label={`Pan ${pan.number}, ${alike.name}, ${alike.pieces} of ${alike.capacity} pieces`}
 			onClick={() => onChoose(pan.alike)}
 			style={{
 				width: rim.length_mm * STRIP_PX_PER_MM,
@@ -94,7 +94,7 @@ function StripPan({
 			}}
 			{...listeners}
 		>
-			{of.pieces}
+			{alike.pieces}
 		</Small>
 	);
 }
@@ -114,13 +114,25 @@ export function swapPan(view: PanUpView, from: string, to: string): void {
 	setTrial({ wishes: wishesTyped(withWish(given, to, other.here + more)) });
 }
 
-const COLUMNS: readonly Column[] = [
-	{ words: "Kind" },
-	{ words: "One takes", number: true },
-	{ words: "Here" },
-	{ words: "Other dishes", number: true, hideBelow: "md" },
-	{ words: "Left", number: true, hideBelow: "md" },
-	{ words: "Settled" },
+/** A kind of pan with the place of the long table it stands on. */
+interface ShelfRow {
+	readonly view: PanUpView;
+	readonly kind: ShelfKind;
+}
+
+const leftOf = ({ stock, here, elsewhere }: ShelfKind): number => stock - here - elsewhere;
+
+const COLUMNS: readonly Column<ShelfRow>[] = [
+	{
+		words: "Kind",
+		wrap: "never",
+		cell: ({ kind }) => <chakra.span fontWeight="650">{kind.name}</chakra.span>,
+	},
+	{ words: "One takes", number: true, cell: ({ kind }) => (kind.takes === 0 ? "none" : kind.takes) },
+	{ words: "Here", cell: (row) => <Steps {...row} /> },
+	{ words: "Other dishes", number: true, hideBelow: "md", cell: ({ kind }) => kind.elsewhere },
+	{ words: "Left", number: true, hideBelow: "md", cell: ({ kind }) => leftOf(kind) },
+	{ words: "Settled", cell: (row) => <Settled {...row} /> },
 ];
 
 /** The kitchen's pans: how many this dish has of each, to be settled by the chef. */
@@ -131,69 +143,75 @@ export function PanShelf({ view }: { readonly view: PanUpView }) {
 				On the shelf
 			</chakra.h3>
 			<chakra.div overflowX="auto">
-				<Table css={{ "& td": { verticalAlign: "middle" } }}>
-					<TableHead columns={COLUMNS} />
-					<tbody>
-						{view.shelf.map((kind) => (
-							<ShelfRow key={kind.id} view={view} kind={kind} />
-						))}
-					</tbody>
-				</Table>
+				<ColumnTable
+					columns={COLUMNS}
+					rows={view.shelf.map((kind) => ({ view, kind }))}
+					keyOf={({ kind }) => kind.id}
+					frame={DropRow}
+				/>
 			</chakra.div>
 			<OneMore />
 		</div>
 	);
 }
 
-function ShelfRow({ view, kind }: { readonly view: PanUpView; readonly kind: ShelfKind }) {
+/** The row of a kind, where a pan of another kind can be dropped. */
+function DropRow({
+	row: { kind },
+	children,
+}: {
+	readonly row: ShelfRow;
+	readonly children: React.ReactNode;
+}) {
 	const { setNodeRef, isOver } = useDroppable({ id: `kind-${kind.id}`, data: { to: kind.id } });
-	const left = kind.stock - kind.here - kind.elsewhere;
 	return (
-		<chakra.tr ref={setNodeRef} {...(isOver ? { bg: "note" } : {})}>
-			<chakra.td whiteSpace="nowrap" fontWeight="650">
-				{kind.name}
-			</chakra.td>
-			<td className="number">{kind.takes === 0 ? "none" : kind.takes}</td>
-			<td>
-				<chakra.span display="inline-flex" alignItems="center" gap="6px">
-					<Step
-						sign="−"
-						label={`One ${kind.name} fewer`}
-						disabled={kind.here === 0}
-						onStep={() => settle(view, kind.id, kind.here - 1)}
-					/>
-					<chakra.b minWidth="28px" textAlign="center" fontSize="19px" fontFamily="head">
-						{kind.here}
-					</chakra.b>
-					<Step
-						sign="+"
-						label={`One ${kind.name} more`}
-						disabled={kind.takes === 0 || left <= 0}
-						onStep={() => settle(view, kind.id, kind.here + 1)}
-					/>
-				</chakra.span>
-			</td>
-			<chakra.td className="number" hideBelow="md">
-				{kind.elsewhere}
-			</chakra.td>
-			<chakra.td className="number" hideBelow="md">
-				{left}
-			</chakra.td>
-			<td>
-				{kind.settled === null ? (
-					<Act kind="quiet" type="button" onClick={() => settle(view, kind.id, kind.here)}>
-						{kind.here === 0 ? "Rule out" : `Keep ${kind.here}`}
-					</Act>
-				) : (
-					<chakra.span display="inline-flex" alignItems="center" gap="4px" flexWrap="wrap">
-						<b>{kind.settled === 0 ? "ruled out" : `settled at ${kind.settled}`}</b>
-						<Act kind="quiet" type="button" onClick={() => settle(view, kind.id, null)}>
-							Let go
-						</Act>
-					</chakra.span>
-				)}
-			</td>
+		<chakra.tr
+			ref={setNodeRef}
+			css={{ "& td": { verticalAlign: "middle" } }}
+			{...(isOver ? { bg: "note" } : {})}
+		>
+			{children}
 		</chakra.tr>
+	);
+}
+
+function Steps({ view, kind }: ShelfRow) {
+	return (
+		<chakra.span display="inline-flex" alignItems="center" gap="6px">
+			<Step
+				sign="−"
+				label={`One ${kind.name} fewer`}
+				disabled={kind.here === 0}
+				onStep={() => settle(view, kind.id, kind.here - 1)}
+			/>
+			<chakra.b minWidth="28px" textAlign="center" fontSize="19px" fontFamily="head">
+				{kind.here}
+			</chakra.b>
+			<Step
+				sign="+"
+				label={`One ${kind.name} more`}
+				disabled={kind.takes === 0 || leftOf(kind) <= 0}
+				onStep={() => settle(view, kind.id, kind.here + 1)}
+			/>
+		</chakra.span>
+	);
+}
+
+function Settled({ view, kind }: ShelfRow) {
+	if (kind.settled === null) {
+		return (
+			<Act kind="quiet" type="button" onClick={() => settle(view, kind.id, kind.here)}>
+				{kind.here === 0 ? "Rule out" : `Keep ${kind.here}`}
+			</Act>
+		);
+	}
+	return (
+		<chakra.span display="inline-flex" alignItems="center" gap="4px" flexWrap="wrap">
+			<b>{kind.settled === 0 ? "ruled out" : `settled at ${kind.settled}`}</b>
+			<Act kind="quiet" type="button" onClick={() => settle(view, kind.id, null)}>
+				Let go
+			</Act>
+		</chakra.span>
 	);
 }
 

@@ -1,52 +1,48 @@
-import { chakra } from "@chakra-ui/react/styled-system";
 import type { LineView } from "../words/lineView.ts";
-import { Muted, Table } from "./parts.tsx";
-import { TableHead } from "./TableHead.tsx";
+import { type Column, ColumnTable, type RowGroup } from "./ColumnTable.tsx";
+import { Muted } from "./parts.tsx";
 
-export interface LineGroup {
-	/** Empty where there is one group only. */
-	readonly group: string;
-	readonly rows: readonly LineView[];
+const AMOUNTS: readonly Column<LineView>[] = [
+	{ words: "Amount", number: true, cell: ({ amount }) => <b>{amount}</b> },
+	{ words: "Of main", number: true, cell: ({ percentOfMain }) => percentOfMain },
+	{ words: "A portion", number: true, hideBelow: "sm", cell: ({ perPortion }) => perPortion },
+];
+
+const ON_SCREEN: readonly Column<LineView>[] = [
+	{
+		words: "What",
+		cell: ({ name, preparation, note }) => (
+			<>
+				{name} <Muted>{preparation}</Muted>
+				{note ? <Muted display="block">{note}</Muted> : null}
+			</>
+		),
+	},
+	...AMOUNTS,
+];
+
+const ON_PAPER: readonly Column<LineView>[] = [
+	{
+		words: "What",
+		cell: ({ name, preparation, note }) =>
+			`${name}${preparation ? `, ${preparation}` : ""}${note ? ` (${note})` : ""}`,
+	},
+	...AMOUNTS.map(({ hideBelow: _, ...column }) => column),
+];
+
+interface LineTableProps {
+	readonly groups: readonly RowGroup<LineView>[];
+	readonly onPaper?: boolean;
 }
 
 /** Every line three ways: amount, share of the main, and per portion. */
-export function LineTable({ groups }: { readonly groups: readonly LineGroup[] }) {
+export function LineTable({ groups, onPaper = false }: LineTableProps) {
 	return (
-		<Table>
-			<TableHead
-				columns={[
-					{ words: "What" },
-					{ words: "Amount", number: true },
-					{ words: "Of main", number: true },
-					{ words: "A portion", number: true, hideBelow: "sm" },
-				]}
-			/>
-			{groups.map(({ group, rows }) => (
-				<tbody key={group}>
-					{group ? (
-						<tr>
-							<chakra.th scope="rowgroup" colSpan={4} paddingTop="12px !important">
-								{group}
-							</chakra.th>
-						</tr>
-					) : null}
-					{rows.map((line) => (
-						<tr key={line.name + line.preparation}>
-							<td>
-								{line.name} <Muted>{line.preparation}</Muted>
-								{line.note ? <Muted display="block">{line.note}</Muted> : null}
-							</td>
-							<td className="number">
-								<b>{line.amount}</b>
-							</td>
-							<td className="number">{line.percentOfMain}</td>
-							<chakra.td className="number" hideBelow="sm">
-								{line.perPortion}
-							</chakra.td>
-						</tr>
-					))}
-				</tbody>
-			))}
-		</Table>
+		<ColumnTable
+			columns={onPaper ? ON_PAPER : ON_SCREEN}
+			groups={groups}
+			keyOf={(line) => line.name + line.preparation}
+			onPaper={onPaper}
+		/>
 	);
 }

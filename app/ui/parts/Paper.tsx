@@ -1,7 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
-import type { LineView } from "../words/lineView.ts";
 import type { StepView } from "../words/stepView.ts";
 import { Act, ActLink, Key, Page } from "./parts.tsx";
 
@@ -31,7 +30,6 @@ export const Paper = chakra("article", {
 			whiteSpace: { base: "normal", sm: "nowrap" },
 			_print: { whiteSpace: "nowrap" },
 		},
-		"& .named": { width: "30%" },
 		"& h2": {
 			fontFamily: "head",
 			fontWeight: 700,
@@ -80,51 +78,6 @@ export function PaperHead({ title, lines, figure }: PaperHeadProps) {
 				</chakra.p>
 			) : null}
 		</chakra.header>
-	);
-}
-
-/** Columns of words; all others are figures and stand at the right. */
-const WORDS = new Set(["What", "Pan", "No.", "For"]);
-
-/** The cells of one line on paper: what, amount, share of the main, per portion. */
-export function PaperLine({ line }: { readonly line: LineView }) {
-	return (
-		<tr>
-			<td>
-				{line.name}
-				{line.preparation ? `, ${line.preparation}` : ""}
-				{line.note ? ` (${line.note})` : ""}
-			</td>
-			<td className="number">
-				<b>{line.amount}</b>
-			</td>
-			<td className="number">{line.percentOfMain}</td>
-			<td className="number">{line.perPortion}</td>
-		</tr>
-	);
-}
-
-/** A table on paper. */
-export function PaperTable({
-	heads,
-	children,
-}: {
-	readonly heads: readonly string[];
-	readonly children: ReactNode;
-}) {
-	return (
-		<table>
-			<thead>
-				<tr>
-					{heads.map((head) => (
-						<th key={head} scope="col" className={WORDS.has(head) ? undefined : "number"}>
-							{head}
-						</th>
-					))}
-				</tr>
-			</thead>
-			<tbody>{children}</tbody>
-		</table>
 	);
 }
 

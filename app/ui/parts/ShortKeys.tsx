@@ -7,7 +7,7 @@ export function ShortKeys({ on }: { readonly on: boolean }) {
 		const listen = (event: KeyboardEvent) => {
 			if (event.ctrlKey || event.metaKey || event.altKey || event.defaultPrevented) return;
 			if (isTyping(event.target) || document.querySelector("dialog[open]")) return;
-			const action = actionsHere().find((one) => one.getAttribute("aria-keyshortcuts") === event.key);
+			const action = actionsHere().find((control) => control.getAttribute("aria-keyshortcuts") === event.key);
 			if (!action) return;
 			event.preventDefault();
 			if (action.matches("input, select, textarea")) action.focus();

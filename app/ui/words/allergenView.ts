@@ -22,7 +22,7 @@ export function allergenView(found: readonly AllergenFound[], list: AllergenList
 			from: from.join(", "),
 		})),
 		freeOf: ALLERGEN_LISTS[list].of
-			.filter((allergen) => !found.some((one) => one.allergen === allergen))
+			.filter((allergen) => !found.some((known) => known.allergen === allergen))
 			.map((allergen) => ALLERGENS[allergen]),
 		list: ALLERGEN_LISTS[list].words,
 	};

@@ -61,8 +61,8 @@ function drawn({ counts, sides, stocks }: Drawn): { loads: PanLoad[]; stock: Pan
 /** Rungs of the largest pan in the stock. */
 const ONE_LARGE_PAN = 6;
 
-const sum = (choices: readonly PanChoice[], of: (choice: PanChoice) => number) =>
-	choices.reduce((total, choice) => total + of(choice), 0);
+const sum = (choices: readonly PanChoice[], figureOf: (choice: PanChoice) => number) =>
+	choices.reduce((total, choice) => total + figureOf(choice), 0);
 
 describe.each(["by hand", "as an integer programme"])("choosing pans %s", (way) => {
 	const choose: ChoosePans = (...given) => (way === "by hand" ? chooseByBids : together)(...given);
@@ -137,7 +137,7 @@ describe("the choice by hand beside the proven least", () => {
 			const proven = together(loads, stock, LIMITS);
 			const left = sum(hand, ({ unplaced }) => unplaced);
 			const leftProven = sum(proven, ({ unplaced }) => unplaced);
-			totals.pieces += loads.reduce((total, one) => total + one.pieces, 0);
+			totals.pieces += loads.reduce((total, load) => total + load.pieces, 0);
 			totals.left += left;
 			totals.leftProven += leftProven;
 			if (left > leftProven) continue;

@@ -58,8 +58,8 @@ export function packMixed(floor: Floor, pieces: readonly Piece[], way: MixedWay)
 	const sorted = [...fitting].sort((a, b) => b.length * b.width - a.length * a.width || a.piece - b.piece);
 	const random = seeded(way.seed);
 	let order = sorted;
-	let best = [bySize(floor, sorted, way.gap_mm), firstFit(room, order)].reduce((one, other) =>
-		isNoWorse(one, other) ? one : other,
+	let best = [bySize(floor, sorted, way.gap_mm), firstFit(room, order)].reduce((first, second) =>
+		isNoWorse(first, second) ? first : second,
 	);
 	let rounds = 0;
 	while (rounds < way.rounds && best.length > bound) {

@@ -19,7 +19,7 @@ export function packRoundsInBox(length: number, width: number, across: number): 
 }
 
 function most(tried: readonly Placed[][]): Placed[] {
-	return tried.reduce((best, one) => (one.length > best.length ? one : best));
+	return tried.reduce((best, attempt) => (attempt.length > best.length ? attempt : best));
 }
 
 function round(x_mm: number, y_mm: number, across: number): Placed {

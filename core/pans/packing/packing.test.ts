@@ -32,8 +32,8 @@ describe("one layer of equal pieces", () => {
 				const floor = insideAt(pan, 0);
 				const placed = packLayer(floor, piece, gap);
 				const alone = placed.length === 1;
-				for (const one of placed)
-					expect(outside(floor, one, piece.shape === "ball", alone)).toBeLessThan(1e-4);
+				for (const laid of placed)
+					expect(outside(floor, laid, piece.shape === "ball", alone)).toBeLessThan(1e-4);
 			}),
 		);
 	});
@@ -103,7 +103,7 @@ describe("a delivery of pieces that differ", () => {
 		fc.assert(
 			fc.property(panPieces, mm(1, 80), spreads, mm(0, 999), (piece, count, spread, seed) => {
 				const delivery = deliveryOf(piece, count, spread, seed);
-				const kg = delivery.reduce((sum, one) => sum + one.weight_g, 0);
+				const kg = delivery.reduce((sum, piece) => sum + piece.weight_g, 0);
 				expect(kg / (count * piece.weight_g)).toBeCloseTo(1, 9);
 				expect(deliveryOf(piece, count, spread, seed)).toEqual(delivery);
 			}),
@@ -120,11 +120,11 @@ describe("a delivery of pieces that differ", () => {
 					seed: 5,
 					rounds: 3,
 				});
-				const numbers = [...packed.pans.flat().map((one) => one.piece), ...packed.without];
+				const numbers = [...packed.pans.flat().map((placed) => placed.piece), ...packed.without];
 				expect(numbers.sort((a, b) => a - b)).toEqual(Array.from({ length: count }, (_, index) => index));
 				for (const placed of packed.pans) {
 					expect(nearest(placed, false)).toBeGreaterThanOrEqual(gap - 1e-4);
-					for (const one of placed) expect(outside(floor, one, false, false)).toBeLessThan(1e-4);
+					for (const piece of placed) expect(outside(floor, piece, false, false)).toBeLessThan(1e-4);
 				}
 				expect(packed.pans.length).toBeGreaterThanOrEqual(packed.bound);
 			}),
@@ -162,13 +162,13 @@ describe("a delivery of pieces that differ", () => {
 /** Least free space between any two: discs by their middles, blocks along the axis that parts them most. */
 function nearest(placed: readonly Placed[], discs: boolean): number {
 	let least = Number.POSITIVE_INFINITY;
-	for (const [index, one] of placed.entries()) {
+	for (const [index, piece] of placed.entries()) {
 		for (const other of placed.slice(index + 1)) {
-			const dx = Math.abs(one.x_mm - other.x_mm);
-			const dy = Math.abs(one.y_mm - other.y_mm);
+			const dx = Math.abs(piece.x_mm - other.x_mm);
+			const dy = Math.abs(piece.y_mm - other.y_mm);
 			const space = discs
-				? Math.hypot(dx, dy) - one.length_mm
-				: Math.max(dx - (one.length_mm + other.length_mm) / 2, dy - (one.width_mm + other.width_mm) / 2);
+				? Math.hypot(dx, dy) - piece.length_mm
+				: Math.max(dx - (piece.length_mm + other.length_mm) / 2, dy - (piece.width_mm + other.width_mm) / 2);
 			least = Math.min(least, space);
 		}
 	}
