@@ -93,7 +93,7 @@ function generally(given: BraiseGiven, tolerance: number): number {
 		return next;
 	};
 	const first = [...meat.C, start.liquid_C, ...meat.C.map(() => 0)];
-	return alongProbe(solver.solve(change, 0, first, DAY_MIN * 60).y, layers + 1);
+	return alongProbe(solver.solve(change, 0, first, DAY_MIN * 60).y.slice(layers + 1));
 }
 
 /** How fast this cut softens, found from our own run: the same figure for both. */

@@ -22,8 +22,8 @@ export interface PanState {
 	readonly scratch: Scratch;
 	/** The warmest that each layer has been, for the juice it has let go, °C. */
 	readonly warmest: Float64Array;
-	/** Softening of each layer so far. */
-	readonly soft: Float64Array;
+	/** What is left of each layer's resistance to a probe, 1 when raw. */
+	readonly resists: Float64Array;
 	liquid_C: number;
 	/** Water in the pan that can steam away, kg: poured and juice. */
 	water_kg: number;
@@ -56,7 +56,7 @@ export function startOf(given: BraiseGiven): PanState {
 		meat,
 		scratch: scratchFor(meat),
 		warmest: new Float64Array(meat.C.length).fill(given.start.meat_C),
-		soft: new Float64Array(meat.C.length),
+		resists: new Float64Array(meat.C.length).fill(1),
 		liquid_C: given.start.liquid_C,
 		water_kg: liquid_l,
 		vegetables_kg,

@@ -24,6 +24,9 @@ export const HEAT_SPREAD_C: Readonly<Record<HeatKind, number>> = {
 	slowCooker: 4,
 };
 
+/** How far past the last mark that is asked a run goes on. */
+const BEYOND = 1.02;
+
 /** Longest that is looked ahead, minutes: two days. */
 export const LONGEST_MIN = 2880;
 
@@ -73,9 +76,9 @@ export interface Tenderness {
  * @see model, sections E and J
  */
 export function braise(given: BraiseGiven, { layers = false, tenderness }: BraiseOptions = {}): Braised {
-	const until = (CALIBRATED.marks.fallingApart / (1 - CUT_SPREAD)) * 1.02;
-	const likely = simulate(given, { minutes: LONGEST_MIN, until, layers });
-	const ends = endsOf(given, likely, until);
+	const last = CALIBRATED.marks.fallingApart * BEYOND;
+	const likely = simulate(given, { minutes: LONGEST_MIN, until: last / (1 - CUT_SPREAD), layers });
+	const ends = endsOf(given, likely, last);
 	const { times, spread: modelSpread } = tenderness ?? { times: 1, spread: modelSpreadOf(given) };
 	const forkTender_min = likely.reached(CALIBRATED.marks.forkTender);
 	return {

@@ -30,7 +30,7 @@ const LATER_STEP_S = 60;
 const LONG_STEP_S = 180;
 /** Minutes after the start, or after something happened, in which steps are short, and until they are longest. */
 const QUICK_MIN = 40;
-const CALM_MIN = 240;
+const CALM_MIN = 100;
 
 export interface Simulated {
 	readonly points: readonly BraisePoint[];

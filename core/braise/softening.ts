@@ -15,11 +15,19 @@ function rateAt(celsius: number): number {
 	return low + (at - below) * ((RATES[below + 1] as number) - low);
 }
 
-/** Softening of each layer of the meat goes on by its temperature. */
-export function soften({ soft, meat }: PanState, factor: number, seconds: number): void {
+/** Below this a power of e is told by its series, to better than one part in ten million. */
+const SMALL = 0.03;
+
+/**
+ * Each layer of the meat softens by its temperature: what it resists falls to `e^−S`. What is
+ * held is that resistance, so that a step needs no power of e and the probe but one logarithm.
+ */
+export function soften({ resists, meat }: PanState, factor: number, seconds: number): void {
 	const by = (factor * seconds) / 60;
-	for (let layer = meat.meatFrom; layer < soft.length; layer += 1) {
-		soft[layer] = (soft[layer] as number) + by * rateAt(meat.C[layer] as number);
+	for (let layer = meat.meatFrom; layer < resists.length; layer += 1) {
+		const more = by * rateAt(meat.C[layer] as number);
+		const left = more < SMALL ? 1 - more * (1 - (more / 2) * (1 - more / 3)) : Math.exp(-more);
+		resists[layer] = (resists[layer] as number) * left;
 	}
 }
 
@@ -29,13 +37,13 @@ export function soften({ soft, meat }: PanState, factor: number, seconds: number
  *
  * @see model, section E
  */
-export function softened({ soft, meat }: PanState): number {
-	return alongProbe(soft, meat.meatFrom);
+export function softened({ resists, meat }: PanState): number {
+	let sum = 0;
+	for (let layer = meat.meatFrom; layer < resists.length; layer += 1) sum += resists[layer] as number;
+	return Math.log((resists.length - meat.meatFrom) / sum);
 }
 
-/** The same of any list of layers, from one of them on. */
-export function alongProbe(soft: ArrayLike<number>, from = 0): number {
-	let resistance = 0;
-	for (let layer = from; layer < soft.length; layer += 1) resistance += Math.exp(-(soft[layer] as number));
-	return -Math.log(resistance / (soft.length - from));
+/** The same of the softening of layers from the middle out. */
+export function alongProbe(soft: readonly number[]): number {
+	return Math.log(soft.length / soft.reduce((sum, layer) => sum + Math.exp(-layer), 0));
 }

@@ -1,3 +1,4 @@
+import { memoise } from "../memoise/index.ts";
 import { CATEGORIES } from "./categories.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { plainName } from "./names.ts";
@@ -77,8 +78,13 @@ export function inPan(ingredient: Ingredient): InPan {
 
 /** Salt itself is salt, whatever is in its name. */
 function knownBy(name: string, isSalt: boolean): Known | undefined {
-	if (isSalt) return undefined;
-	const plain = plainName(name);
+	return isSalt ? undefined : byName(name, () => ({ known: knownAs(plainName(name)) })).known;
+}
+
+/** Asked of every line of every plan; a kitchen has some thousands of names. */
+const byName = memoise<string, { readonly known: Known | undefined }>(4000);
+
+function knownAs(plain: string): Known | undefined {
 	return KNOWN.find(({ words }) => words.every((word) => startsAWord(plain, word)));
 }
 

@@ -1,5 +1,6 @@
 import { TZDate } from "@date-fns/tz";
 import { addDays, format, isValid, parse, set } from "date-fns";
+import { memoise } from "../memoise/index.ts";
 
 /** A kitchen's working day, minutes after midnight by its own clock. */
 export interface WorkingHours {
@@ -27,8 +28,17 @@ export function toFiveMinutes(at: number, round: (steps: number) => number = Mat
 	return round(at / STEP_MS) * STEP_MS;
 }
 
+/** A plan asks for the same opening and closing times again and again. */
+const instants = memoise<string, number>(2000);
+
 /** The instant of a wall-clock minute on the day of `at`, some days later (or earlier). */
 export function onDay(at: number, timeZone: string, minuteOfDay: number, days = 0): number {
+	return instants(`${at} ${minuteOfDay} ${days} ${timeZone}`, () =>
+		instantOf(at, timeZone, minuteOfDay, days),
+	);
+}
+
+function instantOf(at: number, timeZone: string, minuteOfDay: number, days: number): number {
 	const day = addDays(new TZDate(at, timeZone), days);
 	const [hours, minutes] = [Math.floor(minuteOfDay / 60), minuteOfDay % 60];
 	return set(day, { hours, minutes, seconds: 0, milliseconds: 0 }).getTime();

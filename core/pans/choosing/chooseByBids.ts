@@ -207,8 +207,16 @@ function withKind(
 	const most = Math.min(candidate.type.stock, Math.ceil((before.length - 1) / candidate.capacity));
 	for (let count = 1; count <= most; count += 1) {
 		const price = cost(candidate, count);
-		for (let pieces = 1; pieces < before.length; pieces += 1) {
-			const withIt = (before[Math.max(0, pieces - count * candidate.capacity)] as number) + price;
+		const holds = Math.min(count * candidate.capacity, before.length - 1);
+		// So many pans hold all of it by themselves; where one fewer does, that was no dearer.
+		const alone = (before[0] as number) + price;
+		for (let pieces = (count - 1) * candidate.capacity + 1; pieces <= holds; pieces += 1) {
+			if (alone >= (next[pieces] as number)) continue;
+			next[pieces] = alone;
+			counts[pieces] = count;
+		}
+		for (let pieces = holds + 1; pieces < before.length; pieces += 1) {
+			const withIt = (before[pieces - holds] as number) + price;
 			if (withIt >= (next[pieces] as number)) continue;
 			next[pieces] = withIt;
 			counts[pieces] = count;
