@@ -1,9 +1,8 @@
-import { type Static, Type } from "@sinclair/typebox";
+import { Type } from "@sinclair/typebox";
 import { redirect } from "react-router";
-import { Name, oneOf, refuse } from "#core/check";
+import { CURRENCIES, HouseEntry, houseFields, SCALE_READINGS, timeZonesWith } from "#core/kitchen";
 import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
-import { SCALE_READINGS_G } from "#core/scaling";
 import { changeEquipment, readPanTypes } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm, typedIn, type Wrong } from "../ui/forms/form.ts";
@@ -15,39 +14,7 @@ import { EquipmentForm } from "./EquipmentForm.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "The house · Kitchen" }];
 
-const TIME_ZONES = ["UTC", ...Intl.supportedValuesOf("timeZone")];
-
-const CURRENCIES = Intl.supportedValuesOf("currency");
-
-const SCALE_READINGS = SCALE_READINGS_G.map(String);
-
-const ClockTime = Type.String({ pattern: "^([01]\\d|2[0-3]):[0-5]\\d$", allowed: "a time such as 06:00" });
-
-const HouseForm = Type.Object({
-	name: Name,
-	timeZone: oneOf(TIME_ZONES, { allowed: "a time zone from the list" }),
-	units: oneOf(["metric", "us"] as const),
-	opens: ClockTime,
-	closes: ClockTime,
-	headspace_mm: Type.Integer({ minimum: 5, maximum: 100, allowed: "a headspace from 5 to 100 mm" }),
-	lift_kg: Type.Number({ minimum: 3, maximum: 50, allowed: "a weight from 3 to 50 kg" }),
-	houseCode: oneOf(HOUSE_CODE_KEYS),
-	searPanId: Type.String({ maxLength: 40 }),
-	currency: oneOf(CURRENCIES, { allowed: "a currency from the list" }),
-	allergenList: oneOf(ALLERGEN_LIST_KEYS),
-	scaleStep_g: oneOf(SCALE_READINGS),
-	saltLow: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
-	saltHigh: Type.Number({ minimum: 0, maximum: 3, allowed: "a percentage from 0 to 3" }),
-	confidence: Type.Integer({ minimum: 50, maximum: 99, allowed: "a whole number of days from 50 to 99" }),
-	altitude_m: Type.Integer({
-		minimum: -430,
-		maximum: 5000,
-		allowed: "a whole number of metres from −430 to 5,000",
-	}),
-	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
-	hobPower_kW: Type.Number({ minimum: 0.5, maximum: 30, allowed: "a power from 0.5 to 30 kW" }),
-	version: Type.Integer({ minimum: 1 }),
-});
+const HouseForm = Type.Object({ ...HouseEntry.properties, version: Type.Integer({ minimum: 1 }) });
 
 export async function loader({ context }: Route.LoaderArgs) {
 	const { store, house } = await visitOf(context);
@@ -76,7 +43,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 		},
 		searPans: pans.filter((pan) => pan.use === "sear").map(({ id, name }) => ({ id, name })),
 		codes: HOUSE_CODE_KEYS.map((key) => ({ key, name: HOUSE_CODES[key].name })),
-		timeZones: TIME_ZONES,
+		timeZones: timeZonesWith(house.timeZone),
 		currencies: CURRENCIES,
 		readings: SCALE_READINGS,
 		lists: ALLERGEN_LIST_KEYS.map((key) => ({
@@ -93,47 +60,11 @@ export async function action({ context, request }: Route.ActionArgs) {
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	return doneOrSaid(typedIn(form), visit.reading, async () => {
 		const known = (await readPanTypes(visit.store.db)).map((pan) => pan.id);
-		const fields = houseFields(read.value, known);
-		await changeEquipment(visit.store, "house", visit.house.id, read.value.version, visit.who, fields);
+		const { version, ...entry } = read.value;
+		const fields = houseFields(entry, known);
+		await changeEquipment(visit.store, "house", visit.house.id, version, visit.who, fields);
 		return redirect("/kitchen");
 	});
-}
-
-function houseFields(typed: Static<typeof HouseForm>, pans: readonly string[]) {
-	const { name, timeZone, units, headspace_mm, houseCode, burners, searPanId } = typed;
-	const opens_min = minutesOf(typed.opens);
-	const closes_min = minutesOf(typed.closes);
-	if (closes_min <= opens_min)
-		throw refuse("closes", `${typed.closes} was given; a time after ${typed.opens} is allowed`);
-	if (typed.saltHigh < typed.saltLow)
-		throw refuse("saltHigh", `${typed.saltHigh} was given; ${typed.saltLow} or more is allowed`);
-	if (searPanId && !pans.includes(searPanId))
-		throw refuse("searPanId", "is no pan of this kitchen any more; choose another");
-	return {
-		name,
-		timeZone,
-		units,
-		opens_min,
-		closes_min,
-		headspace_mm,
-		liftLimit_g: Math.round(typed.lift_kg * 1000),
-		houseCode,
-		burners,
-		hobPower_w: Math.round(typed.hobPower_kW * 1000),
-		searPanId: searPanId || null,
-		currency: typed.currency,
-		allergenList: typed.allergenList,
-		scaleStep_g: Number(typed.scaleStep_g),
-		saltLow_pct: typed.saltLow,
-		saltHigh_pct: typed.saltHigh,
-		confidence_pct: typed.confidence,
-		altitude_m: typed.altitude_m,
-	};
-}
-
-function minutesOf(clock: string): number {
-	const [hours, minutes] = clock.split(":").map(Number);
-	return (hours ?? 0) * 60 + (minutes ?? 0);
 }
 
 export default function House({ loaderData, actionData }: Route.ComponentProps) {

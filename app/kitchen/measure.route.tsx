@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { type FormEvent, useRef, useState } from "react";
 import { Form } from "react-router";
 import { Refusal } from "#core/check";
+import { PanEntry, panFields } from "#core/kitchen";
 import { checkMeasured, insideAt, type PanShape, volumeBelow } from "#core/pans";
 import { PanCut } from "../ui/drawings/PanCut.tsx";
 import { panDrawing } from "../ui/drawings/panDrawing.ts";
@@ -12,7 +13,6 @@ import { visitOf } from "../ui/server/visit.ts";
 import { measuresIn } from "../ui/words/measures.ts";
 import type { Route } from "./+types/measure.route";
 import { saveEquipment } from "./equipment.server.ts";
-import { PanForm, panFields } from "./kitchenForms.ts";
 import { WaterMarks } from "./WaterMarks.tsx";
 
 export const meta: Route.MetaFunction = () => [{ title: "Measure a pan · Kitchen" }];
@@ -28,7 +28,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 		"panType",
 		"new",
 		await request.formData(),
-		PanForm,
+		PanEntry,
 		panFields,
 	);
 }

@@ -1,4 +1,5 @@
 import { data } from "react-router";
+import { OvenEntry, ovenFields } from "#core/kitchen";
 import { GASTRONORM_SIZES } from "#core/pans";
 import { readOvens } from "#db";
 import { OvenCavity } from "../ui/drawings/OvenCavity.tsx";
@@ -8,7 +9,6 @@ import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/oven.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
 import { saveEquipment } from "./equipment.server.ts";
-import { OvenForm, ovenFields } from "./kitchenForms.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: `${loaderData?.title ?? "Oven"} · Kitchen` },
@@ -56,7 +56,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
-	return saveEquipment(visit, "oven", params.ovenId, await request.formData(), OvenForm, ovenFields);
+	return saveEquipment(visit, "oven", params.ovenId, await request.formData(), OvenEntry, ovenFields);
 }
 
 export default function Oven({ loaderData, actionData }: Route.ComponentProps) {

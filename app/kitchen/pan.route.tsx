@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { data } from "react-router";
+import { PanEntry, panFields } from "#core/kitchen";
 import { depthOf, emptyPanWeight, GASTRONORM_SIZES, shapeOfSizes, volumeBelow } from "#core/pans";
 import { readPanTypes } from "#db";
 import { PanFromAbove } from "../ui/drawings/PanFromAbove.tsx";
@@ -12,7 +13,6 @@ import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/pan.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
 import { saveEquipment } from "./equipment.server.ts";
-import { PanForm, panFields } from "./kitchenForms.ts";
 import { WaterMarks } from "./WaterMarks.tsx";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -54,7 +54,7 @@ function litresTyped(field: string, ml: number | null): Record<string, string> {
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
-	return saveEquipment(visit, "panType", params.panId, await request.formData(), PanForm, panFields);
+	return saveEquipment(visit, "panType", params.panId, await request.formData(), PanEntry, panFields);
 }
 
 export default function Pan({ loaderData, actionData }: Route.ComponentProps) {

@@ -14,7 +14,18 @@ const ajv = addFormats.default(
 		discriminator: true,
 	}),
 );
+ajv.addFormat("time-zone", isTimeZone);
 ajv.addKeyword({ keyword: "allowed", schemaType: "string" });
+
+/** An area's name that the machine's clock knows, an older or a newer one. */
+function isTimeZone(name: string): boolean {
+	if (!/^(UTC|[A-Za-z_]+\/[A-Za-z0-9_+/-]+)$/.test(name)) return false;
+	try {
+		return new Intl.DateTimeFormat("en", { timeZone: name }).resolvedOptions().timeZone !== "";
+	} catch {
+		return false;
+	}
+}
 
 const compiled = new WeakMap<TSchema, ValidateFunction>();
 

@@ -91,6 +91,13 @@ export const Name = Type.String({
 	allowed: "a name of 1 to 120 characters",
 });
 
+/** An IANA name, such as Atlantic/Faroe. */
+export const TimeZone = Type.String({
+	format: "time-zone",
+	maxLength: 60,
+	allowed: "a time zone from the list",
+});
+
 /** One of a list of words, as a union of constants. */
 export function oneOf<const T extends readonly string[]>(words: T, options: object = {}) {
 	return Type.Unsafe<T[number]>({

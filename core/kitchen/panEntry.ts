@@ -1,20 +1,14 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Name, oneOf, Refusal, refuse } from "#core/check";
-import { checkMeasured, GASTRONORM_DEPTHS_MM, GASTRONORM_SIZES } from "#core/pans";
-import type { OvenRow, PanTypeRow } from "#db";
+import { Name, oneOf, Refusal, refuse } from "../check/index.ts";
+import { checkMeasured, GASTRONORM_DEPTHS_MM, GASTRONORM_SIZES } from "../pans/index.ts";
+import { wholeTo } from "./wholeTo.ts";
 
 const size = (allowed: string, most: number) => Type.Integer({ minimum: 20, maximum: most, allowed });
-const wholeTo = (least: number, most: number, unit: string) =>
-	Type.Integer({
-		minimum: least,
-		maximum: most,
-		allowed: `a whole number from ${least} to ${most} ${unit}`.trim(),
-	});
 
 const water = Type.Number({ exclusiveMinimum: 0, maximum: 500, allowed: "litres above 0 and up to 500" });
 
 /** A kind of pan as it is typed. Sizes that its shape does not have are left empty. */
-export const PanForm = Type.Object({
+export const PanEntry = Type.Object({
 	name: Name,
 	kind: oneOf(["gn", "round", "box"] as const),
 	gn: Type.Optional(oneOf(GASTRONORM_SIZES)),
@@ -28,17 +22,34 @@ export const PanForm = Type.Object({
 	low_l: Type.Optional(water),
 	highMark_mm: Type.Optional(size("a mark from 20 to 600 mm", 600)),
 	high_l: Type.Optional(water),
-	version: Type.Integer({ minimum: 0 }),
 });
 
-type PanFields = Omit<PanTypeRow, "id" | "version" | "retired">;
+export type PanEntry = Static<typeof PanEntry>;
+
+/** A kind of pan with the sizes that its shape has; the others are null. */
+export type PanFields = PanSizes & Marks;
+
+interface PanSizes extends Pick<PanEntry, "name" | "kind" | "depth_mm" | "stock" | "use"> {
+	readonly gn: NonNullable<PanEntry["gn"]> | null;
+	readonly length_mm: number | null;
+	readonly width_mm: number | null;
+	readonly diameter_mm: number | null;
+}
+
+/** Water it was measured with, up to two marks. */
+interface Marks {
+	readonly lowMark_mm: number | null;
+	readonly lowMark_ml: number | null;
+	readonly highMark_mm: number | null;
+	readonly highMark_ml: number | null;
+}
 
 /**
  * The fields a pan of this shape has; the others are cleared.
  *
  * @throws {Refusal} naming the one that is missing, or the mark that cannot be right
  */
-export function panFields(typed: Static<typeof PanForm>): PanFields {
+export function panFields(typed: PanEntry): PanFields {
 	const fields = { ...sizedFields(typed), ...NO_MARKS };
 	const marks = MARKS.filter((field) => typed[field] !== undefined);
 	if (typed.kind === "gn" || marks.length === 0) return fields;
@@ -48,7 +59,7 @@ export function panFields(typed: Static<typeof PanForm>): PanFields {
 }
 
 const MARKS = ["lowMark_mm", "low_l", "highMark_mm", "high_l"] as const;
-const NO_MARKS = { lowMark_mm: null, lowMark_ml: null, highMark_mm: null, highMark_ml: null };
+const NO_MARKS: Marks = { lowMark_mm: null, lowMark_ml: null, highMark_mm: null, highMark_ml: null };
 
 /** Marks of a shape's check by the names they have in the form. */
 const MARK_NAMES: Readonly<Record<string, string>> = {
@@ -57,7 +68,7 @@ const MARK_NAMES: Readonly<Record<string, string>> = {
 	"high.height_mm": "highMark_mm",
 };
 
-function markFields(typed: Static<typeof PanForm>, sizes: ReturnType<typeof sizedFields>) {
+function markFields(typed: PanEntry, sizes: PanSizes): Marks {
 	const { lowMark_mm = 0, low_l = 0, highMark_mm = 0, high_l = 0, depth_mm } = typed;
 	const round = typed.kind === "round";
 	try {
@@ -81,7 +92,7 @@ function markFields(typed: Static<typeof PanForm>, sizes: ReturnType<typeof size
 	};
 }
 
-function sizedFields(typed: Static<typeof PanForm>): Omit<PanFields, keyof typeof NO_MARKS> {
+function sizedFields(typed: PanEntry): PanSizes {
 	const { name, kind, depth_mm, stock, use } = typed;
 	const base = {
 		name,
@@ -112,28 +123,4 @@ function sizedFields(typed: Static<typeof PanForm>): Omit<PanFields, keyof typeo
 	if (!typed.length_mm) throw refuse("length_mm", "is missing; a length from 20 to 2000 mm is needed");
 	if (!typed.width_mm) throw refuse("width_mm", "is missing; a width from 20 to 2000 mm is needed");
 	return { ...base, length_mm: typed.length_mm, width_mm: typed.width_mm };
-}
-
-export const OvenForm = Type.Object({
-	name: Name,
-	kind: oneOf(["stillOven", "fanOven"] as const),
-	rungs: wholeTo(1, 60, "rungs"),
-	pitch_mm: wholeTo(30, 400, "mm"),
-	shelf: oneOf(GASTRONORM_SIZES),
-	min_C: wholeTo(20, 350, "°C"),
-	max_C: wholeTo(20, 350, "°C"),
-	power_kW: Type.Optional(
-		Type.Number({ minimum: 0.5, maximum: 100, allowed: "a power from 0.5 to 100 kW, or nothing" }),
-	),
-	version: Type.Integer({ minimum: 0 }),
-});
-
-type OvenFields = Omit<OvenRow, "id" | "version" | "retired">;
-
-/** @throws {Refusal} when the oven would be hottest below its coolest */
-export function ovenFields({ version: _, power_kW, ...typed }: Static<typeof OvenForm>): OvenFields {
-	if (typed.max_C < typed.min_C) {
-		throw refuse("max_C", `${typed.max_C} was given; the coolest (${typed.min_C} °C) or more is allowed`);
-	}
-	return { ...typed, power_w: power_kW === undefined ? null : Math.round(power_kW * 1000) };
 }
