@@ -1,4 +1,5 @@
 import { asc, eq, inArray, sql } from "drizzle-orm";
+import { chunk, groupBy } from "es-toolkit";
 import { nanoid } from "nanoid";
 import {
 	type BookFile,
@@ -11,7 +12,7 @@ import {
 import { isPreparation } from "#core/recipe";
 import { retireOthers } from "./book.ts";
 import { usersOf } from "./ingredients.ts";
-import { inHundreds, reindex } from "./listing.ts";
+import { AT_ONCE, reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import {
@@ -84,14 +85,8 @@ async function readIngredientEntries(db: Reader): Promise<IngredientEntry[]> {
 		db.select().from(ingredient).orderBy(asc(ingredient.id)),
 		db.select().from(ingredientPrice).orderBy(asc(ingredientPrice.from), asc(ingredientPrice.id)),
 	]);
-	const byIngredient = grouped(prices);
-	return rows.map((row) => entryOf(row, byIngredient.get(row.id) ?? []));
-}
-
-function grouped<T extends { ingredientId: string }>(rows: readonly T[]): Map<string, T[]> {
-	const groups = new Map<string, T[]>();
-	for (const row of rows) groups.set(row.ingredientId, [...(groups.get(row.ingredientId) ?? []), row]);
-	return groups;
+	const byIngredient = groupBy(prices, ({ ingredientId }) => ingredientId);
+	return rows.map((row) => entryOf(row, byIngredient[row.id] ?? []));
 }
 
 function entryOf(
@@ -134,23 +129,27 @@ async function readRecipeEntries(db: Reader, only?: readonly string[]): Promise<
 			.orderBy(asc(recipeVersion.recipeId), asc(recipeVersion.number)),
 		db.select().from(recipeState).orderBy(asc(recipeState.id)),
 	]);
-	const lives = new Map<string, VersionEntry["life"]>();
-	for (const { recipeVersionId, state, at, who, reason } of states) {
-		const life = lives.get(recipeVersionId) ?? [];
-		life.push({ state, at, who, reason });
-		lives.set(recipeVersionId, life);
-	}
-	const entries = new Map<string, VersionEntry[]>();
-	for (const { id, recipeId, number, doc, createdAt, createdBy, reason } of versions) {
-		const written = entries.get(recipeId) ?? [];
-		written.push({ number, doc, createdAt, createdBy, reason, life: lives.get(id) ?? [] });
-		entries.set(recipeId, written);
-	}
+	const lives = groupBy(states, ({ recipeVersionId }) => recipeVersionId);
+	const written = groupBy(versions, ({ recipeId }) => recipeId);
 	return rows.map(({ id, menuPrice_minor }) => ({
 		id,
 		...(menuPrice_minor === null ? {} : { menuPrice_minor }),
-		versions: entries.get(id) ?? [],
+		versions: (written[id] ?? []).map((version) => versionEntryOf(version, lives[version.id] ?? [])),
 	}));
+}
+
+function versionEntryOf(
+	{ number, doc, createdAt, createdBy, reason }: typeof recipeVersion.$inferSelect,
+	life: readonly (typeof recipeState.$inferSelect)[],
+): VersionEntry {
+	return {
+		number,
+		doc,
+		createdAt,
+		createdBy,
+		reason,
+		life: life.map(({ state, at, who, reason: why }) => ({ state, at, who, reason: why })),
+	};
 }
 
 /** Carries out a planned import, in one transaction: all of it or nothing. */
@@ -192,7 +191,7 @@ async function writeIngredients(
 	entries: readonly IngredientEntry[],
 	who: string,
 ): Promise<void> {
-	for (const some of inHundreds(entries)) {
+	for (const some of chunk(entries, AT_ONCE)) {
 		await tx
 			.insert(ingredient)
 			.values(some.map(rowOf))
@@ -201,7 +200,7 @@ async function writeIngredients(
 	const prices = entries.flatMap(({ id, prices: own }) =>
 		own.map((price) => ({ ...price, ingredientId: id, who })),
 	);
-	for (const some of inHundreds(prices)) await tx.insert(ingredientPrice).values(some);
+	for (const some of chunk(prices, AT_ONCE)) await tx.insert(ingredientPrice).values(some);
 }
 
 /** Every field of an ingredient that is there already takes the file's. */
@@ -240,7 +239,7 @@ function rowOf({ prices: _, ...entry }: IngredientEntry): typeof ingredient.$inf
 }
 
 async function writeRecipes(tx: Transaction, entries: readonly RecipeEntry[]): Promise<void> {
-	for (const some of inHundreds(entries)) {
+	for (const some of chunk(entries, AT_ONCE)) {
 		const heads = some.map(({ id, menuPrice_minor, versions }) => ({
 			id,
 			menuPrice_minor: menuPrice_minor ?? null,
@@ -258,11 +257,12 @@ async function writeRecipes(tx: Transaction, entries: readonly RecipeEntry[]): P
 	const versions = entries.flatMap(({ id, versions: own }) =>
 		own.map(({ life, ...version }) => ({ life, row: { ...version, id: nanoid(10), recipeId: id } })),
 	);
-	for (const some of inHundreds(versions)) await tx.insert(recipeVersion).values(some.map(({ row }) => row));
+	for (const some of chunk(versions, AT_ONCE))
+		await tx.insert(recipeVersion).values(some.map(({ row }) => row));
 	const lives = versions.flatMap(({ life, row }) =>
 		life.map((state) => ({ ...state, recipeVersionId: row.id })),
 	);
-	for (const some of inHundreds(lives)) await tx.insert(recipeState).values(some);
+	for (const some of chunk(lives, AT_ONCE)) await tx.insert(recipeState).values(some);
 }
 
 async function writeEvents(tx: Transaction, plan: ImportPlan, who: string): Promise<void> {
@@ -285,7 +285,7 @@ async function writeEvents(tx: Transaction, plan: ImportPlan, who: string): Prom
 			version,
 			changes: [{ field: "import", from: null, to: says }],
 		}));
-	for (const some of inHundreds(rows)) await tx.insert(event).values(some);
+	for (const some of chunk(rows, AT_ONCE)) await tx.insert(event).values(some);
 }
 
 export type StageRow = typeof importStage.$inferSelect;

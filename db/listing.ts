@@ -1,4 +1,5 @@
 import { and, asc, desc, eq, inArray, type SQL, sql } from "drizzle-orm";
+import { chunk } from "es-toolkit";
 import {
 	ALLERGENS,
 	type Allergen,
@@ -106,7 +107,7 @@ const RANK: Readonly<Record<RecipeState, number>> = { standard: 2, tested: 1, re
 /** The version of each recipe that holds now. */
 async function readCurrent(db: Reader, ids: readonly string[]): Promise<CurrentVersion[]> {
 	const current = new Map<string, CurrentVersion>();
-	for (const some of inHundreds(ids)) {
+	for (const some of chunk(ids, AT_ONCE)) {
 		const rows = await db
 			.select({
 				recipeId: recipeVersion.recipeId,
@@ -135,14 +136,7 @@ function better(currentVersion: CurrentVersion, other: CurrentVersion): boolean 
 }
 
 /** Most values one statement is given. */
-const AT_ONCE = 100;
-
-/** A list in parts that one statement takes. */
-export function inHundreds<T>(all: readonly T[]): T[][] {
-	const parts: T[][] = [];
-	for (let from = 0; from < all.length; from += AT_ONCE) parts.push(all.slice(from, from + AT_ONCE));
-	return parts;
-}
+export const AT_ONCE = 100;
 
 /** Writes what lists and searches say of some recipes anew, in the transaction of the change. */
 export async function reindex(tx: Transaction, ids: readonly string[]): Promise<void> {
@@ -164,7 +158,7 @@ async function writeListing(
 	versions: readonly CurrentVersion[],
 	known: ReadonlyMap<string, Ingredient>,
 ): Promise<void> {
-	for (const some of inHundreds(versions)) {
+	for (const some of chunk(versions, AT_ONCE)) {
 		const ids = some.map(({ recipeId }) => recipeId);
 		await tx.delete(recipeUses).where(inArray(recipeUses.recipeId, ids));
 		await tx.delete(recipeListing).where(inArray(recipeListing.recipeId, ids));
@@ -175,7 +169,7 @@ async function writeListing(
 				ingredientId,
 			})),
 		);
-		for (const part of inHundreds(uses)) await tx.insert(recipeUses).values(part);
+		for (const part of chunk(uses, AT_ONCE)) await tx.insert(recipeUses).values(part);
 	}
 }
 
@@ -204,7 +198,7 @@ async function writeSearch(
 	versions: readonly CurrentVersion[],
 	known: ReadonlyMap<string, Ingredient>,
 ): Promise<void> {
-	for (const some of inHundreds(versions)) {
+	for (const some of chunk(versions, AT_ONCE)) {
 		const ids = some.map(({ recipeId }) => recipeId);
 		await tx.run(sql`delete from recipe_search where recipe_id in ${ids}`);
 		const rows = some.map((version) => {

@@ -1,3 +1,4 @@
+import { groupBy, sortBy } from "es-toolkit";
 import type { Kitchen } from "#core/kitchen";
 import { type Plan, startAt } from "#core/plan";
 import { HOUSE_CODES } from "#core/safety";
@@ -122,10 +123,7 @@ interface Task {
 
 /** Tasks in the order of the clock, by day: a sheet is read on a day other than it was printed. */
 function daysOf(tasks: readonly Task[], reading: Reading) {
-	const days = new Map<string, { at: number; time: string; task: string }[]>();
-	for (const { at, task } of [...tasks].sort((a, b) => a.at - b.at)) {
-		const day = reading.day(at);
-		days.set(day, [...(days.get(day) ?? []), { at, time: reading.time(at), task }]);
-	}
-	return [...days].map(([day, ofDay]) => ({ day, tasks: ofDay }));
+	const timed = sortBy(tasks, ["at"]).map(({ at, task }) => ({ at, time: reading.time(at), task }));
+	const days = groupBy(timed, ({ at }) => reading.day(at));
+	return Object.entries(days).map(([day, ofDay]) => ({ day, tasks: ofDay }));
 }

@@ -1,3 +1,4 @@
+import { groupBy } from "es-toolkit";
 import type { Kitchen } from "#core/kitchen";
 import { onDay } from "#core/time";
 import type { Sitting } from "#db";
@@ -89,12 +90,8 @@ function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task
 }
 
 function byDay(tasks: readonly Task[], reading: Reading): { day: string; tasks: Task[] }[] {
-	const days = new Map<string, Task[]>();
-	for (const task of tasks) {
-		const day = reading.day(task.at);
-		days.set(day, [...(days.get(day) ?? []), task]);
-	}
-	return [...days].map(([day, list]) => ({ day, tasks: list }));
+	const days = groupBy(tasks, ({ at }) => reading.day(at));
+	return Object.entries(days).map(([day, ofDay]) => ({ day, tasks: ofDay }));
 }
 
 function waitWords(ms: number): string {

@@ -134,20 +134,25 @@ function readIngredients(rows: readonly Row[], there: readonly IngredientEntry[]
 }
 
 function readPrices(rows: readonly Row[], there: readonly IngredientEntry[]): BookRead {
+	const known = new Map(there.map((entry) => [entry.id, entry]));
 	const prices = new Map<string, IngredientEntry["prices"]>();
 	const lines = new Map<string, number>();
 	const { notRead } = eachRow(rows, (row, line) => {
-		const entry = there.find(({ id }) => id === row.id?.trim());
+		const entry = known.get((row.id ?? "").trim());
 		if (!entry) throw refuse("id", `“${row.id}” is not in the book; add the ingredient first`);
 		const from = Date.parse(row.from ?? "");
 		const price = { pack_g: numberIn(row.pack_g ?? ""), price_minor: numberIn(row.price_minor ?? ""), from };
 		const { prices: checkedPrices } = checked(IngredientEntry, { ...entry, prices: [price] });
-		prices.set(entry.id, [...(prices.get(entry.id) ?? []), ...checkedPrices]);
-		if (!lines.has(entry.id)) lines.set(entry.id, line);
+		const before = prices.get(entry.id);
+		if (before) before.push(...checkedPrices);
+		else {
+			prices.set(entry.id, [...checkedPrices]);
+			lines.set(entry.id, line);
+		}
 		return entry;
 	});
 	const ingredients = [...prices].flatMap(([id, more]) => {
-		const entry = there.find((known) => known.id === id);
+		const entry = known.get(id);
 		return entry
 			? [{ line: lines.get(id) ?? 1, entry: { ...entry, prices: [...entry.prices, ...more] } }]
 			: [];

@@ -1,3 +1,4 @@
+import { groupBy } from "es-toolkit";
 import type { Beliefs } from "../beliefs/index.ts";
 import {
 	type Braised,
@@ -83,12 +84,11 @@ interface Standing {
 
 /** Which pans stand where: load by load, the fullest of a kind in the first. */
 function standing({ pans, ovens }: Braising): Standing[] {
-	const left = new Map<string, ChosenPan[]>();
-	for (const pan of pans.pans) left.set(pan.type.id, [...(left.get(pan.type.id) ?? []), pan]);
+	const left = groupBy(pans.pans, ({ type }) => type.id);
 	const stand: Standing[] = ovens.loads.flatMap((load) =>
-		load.pans.map(({ type, count }) => ({ load, type, pans: (left.get(type.id) ?? []).splice(0, count) })),
+		load.pans.map(({ type, count }) => ({ load, type, pans: (left[type.id] ?? []).splice(0, count) })),
 	);
-	for (const rest of left.values()) {
+	for (const rest of Object.values(left)) {
 		const [pan] = rest;
 		if (pan) stand.push({ load: null, type: pan.type, pans: rest });
 	}
