@@ -23,7 +23,7 @@ module.exports = {
 		),
 		forbidden(
 			"core-is-pure",
-			{ path: "^core/", pathNot: "\\.test\\.ts$" },
+			{ path: "^core/", pathNot: "\\.(test|testing)\\.ts$" },
 			{ dependencyTypes: ["core"] },
 			"The core has no Node.",
 		),

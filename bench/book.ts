@@ -1,12 +1,13 @@
-import { mkdtempSync, readdirSync, readFileSync } from "node:fs";
+import { mkdtempSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { createClient } from "@libsql/client";
 import { type BookFile, emptyBook, planImport, readBookText } from "#core/exchange";
-import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
+import { isPreparation, type Recipe } from "#core/recipe";
 import { applyImport, findRecipes, readBookFile, readKitchen, readRecipe, type Store } from "#db";
 import { dishCard } from "../app/book/dishCard.ts";
 import { readingIn } from "../app/ui/words/reading.ts";
+import { demoDish } from "../core/recipe/demoBook.testing.ts";
 import { INGREDIENTS } from "../db/demo/ingredients.ts";
 import { freshStore } from "../db/freshStore.testing.ts";
 import { median, report } from "./table.ts";
@@ -21,7 +22,7 @@ const TYPED = ["da", "dams", "goat celery", "saffron", "mustard pork", "zzz", "o
 /** The book at 5,000 recipes and 60,000 lines: finding, opening a card, taking in 1,000 more. */
 export async function benchBook(): Promise<void> {
 	const store = await freshStore();
-	const template = goat();
+	const template = demoDish("goat-shoulder");
 	const start = process.memoryUsage().rss;
 	await takeIn(store, bookOf(template, RECIPES, 0));
 	console.log(`\nThe book: ${RECIPES} recipes of ${LINES_EACH} lines (median of ${LOOKS} looks)`);
@@ -106,14 +107,6 @@ async function rowsIn(store: Store): Promise<number> {
 	const sum = tables.map((table) => `(SELECT count(*) FROM ${table})`).join(" + ");
 	const [row] = await store.db.all<{ rows: number }>(`SELECT ${sum} AS rows`);
 	return row?.rows ?? 0;
-}
-
-function goat(): Recipe {
-	const folder = "db/demo/book";
-	const file = readdirSync(folder).find((name) => name.startsWith("goat"));
-	const doc: Recipe | Preparation = JSON.parse(readFileSync(join(folder, file ?? ""), "utf8"));
-	if (isPreparation(doc)) throw new Error("no dish");
-	return doc;
 }
 
 /** Dishes like one, each with other vegetables, spices and words. */

@@ -1,12 +1,11 @@
-import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
 import type { Kitchen } from "#core/kitchen";
 import { type DishOrder, plan } from "#core/plan";
-import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
+import type { Recipe } from "#core/recipe";
+import { NORTH, POLICY } from "../core/kitchen/kitchen.testing.ts";
+import { DEMO_DISHES } from "../core/recipe/demoBook.testing.ts";
 import { INGREDIENTS } from "../db/demo/ingredients.ts";
 import { median, report, timed } from "./table.ts";
 
-const BOOK = "db/demo/book";
 const COVERS = 1200;
 const RUNS = 400;
 /** Length of the yardstick: so many square roots, sums and products. */
@@ -23,13 +22,11 @@ const KITCHEN: Kitchen = {
 			{ id: "f", name: "GN 2/1-100", shape: { gn: "2/1", depth_mm: 100 }, stock: 20 },
 		],
 		ovens: ["one", "two", "three", "four"].map((name) => ({
+			...NORTH,
 			id: name,
 			name,
-			kind: "fanOven",
 			rungs: 20,
-			pitch_mm: 65,
 			shelf: "2/1",
-			min_C: 60,
 			max_C: 260,
 		})),
 		searPan: {
@@ -41,18 +38,7 @@ const KITCHEN: Kitchen = {
 		burners: 3,
 		hobPower_kW: 3,
 	},
-	policy: {
-		headspace_mm: 25,
-		liftLimit_kg: 15,
-		houseCode: "blast90",
-		timeZone: "Atlantic/Faroe",
-		hours: { opens_min: 360, closes_min: 1320 },
-		allergenList: "eu14",
-		scaleStep_g: 1,
-		saltBand_pct: { low: 0.8, high: 1.2 },
-		confidence: 0.9,
-		altitude_m: 0,
-	},
+	policy: { ...POLICY, timeZone: "Atlantic/Faroe" },
 	known: {
 		byId: new Map(INGREDIENTS.map((ingredient) => [ingredient.id, ingredient])),
 		preparations: new Map(),
@@ -74,9 +60,7 @@ const ORDER: DishOrder = {
 
 /** One whole plan of a dish for 1,200 covers, against a fixed loop of arithmetic in the same run. */
 export function benchPlan(): void {
-	const recipes = readdirSync(BOOK)
-		.map((file) => JSON.parse(readFileSync(join(BOOK, file), "utf8")) as Recipe | Preparation)
-		.filter((doc): doc is Recipe => !isPreparation(doc));
+	const recipes = DEMO_DISHES;
 	const cold = timed(1, () => plan(recipes[0] as Recipe, ORDER, KITCHEN))[0] ?? Number.NaN;
 	for (const recipe of recipes) timed(60, () => plan(recipe, ORDER, KITCHEN));
 	const loop = median(timed(25, yardstick));

@@ -1,7 +1,7 @@
-import { readFileSync } from "node:fs";
-import { join, resolve } from "node:path";
+import { resolve } from "node:path";
 import { beforeEach, describe, expect, it } from "vitest";
 import { draftOf, emptyDraft, type Recipe, slugFor } from "#core/recipe";
+import { demoDish } from "../core/recipe/demoBook.testing.ts";
 import { seedSkerryHouse } from "./demo/index.ts";
 import { freshStore } from "./freshStore.testing.ts";
 import {
@@ -31,7 +31,7 @@ import {
 const NOW = Date.UTC(2026, 10, 24);
 const BOOK = resolve("db/demo/book");
 const ADA = { who: "Ada", reason: "Tried for forty." };
-const goat = (): Recipe => JSON.parse(readFileSync(join(BOOK, "goat-shoulder.json"), "utf8"));
+const goat = (): Recipe => structuredClone(demoDish("goat-shoulder"));
 
 let store: Store;
 beforeEach(async () => {

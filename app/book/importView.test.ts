@@ -1,7 +1,7 @@
-import { readFileSync } from "node:fs";
 import { beforeAll, describe, expect, it } from "vitest";
 import { planImport, readCsv } from "#core/exchange";
 import { readBookFile, type StageRow, type Store } from "#db";
+import { demoDish } from "../../core/recipe/demoBook.testing.ts";
 import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
 import { planView, signatureOf, type Understood, understand } from "./importView.ts";
 
@@ -27,7 +27,7 @@ describe("a file that is held", () => {
 	});
 
 	it("of a bare recipe takes its name from the file, in test", async () => {
-		const doc = JSON.parse(readFileSync("db/demo/book/pork-collar.json", "utf8"));
+		const doc = demoDish("pork-collar");
 		const text = JSON.stringify({ ...doc, name: "Collar of the day" });
 		const plan = bookPlan(await understood("Collar of the Day (2).json", text));
 		expect(plan.recipes[0]?.entry).toMatchObject({

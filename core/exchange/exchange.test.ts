@@ -3,14 +3,8 @@ import { join } from "node:path";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { Refusal } from "../check/index.ts";
-import {
-	ingredient,
-	isPreparation,
-	namesOf,
-	type Preparation,
-	type Recipe,
-	readDraft,
-} from "../recipe/index.ts";
+import { DEMO_DOCS, demoDish } from "../recipe/demoBook.testing.ts";
+import { ingredient, isPreparation, namesOf, readDraft } from "../recipe/index.ts";
 import {
 	type BookFile,
 	decodeText,
@@ -151,12 +145,7 @@ describe("an awkward file", () => {
 	});
 });
 
-const FOLDER = "db/demo/book";
-const DOCS = readdirSync(FOLDER).map((file) => ({
-	id: file.replace(".json", ""),
-	doc: JSON.parse(readFileSync(join(FOLDER, file), "utf8")) as Recipe | Preparation,
-}));
-const USED = [...new Set(DOCS.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient)))];
+const USED = [...new Set(DEMO_DOCS.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient)))];
 const SALT: IngredientEntry = {
 	id: "salt",
 	name: "salt",
@@ -171,14 +160,14 @@ const SALT: IngredientEntry = {
 };
 const BOOK: BookFile = {
 	...EMPTY,
-	ingredients: USED.filter((id) => !DOCS.some((known) => known.id === id && isPreparation(known.doc))).map(
-		(id) => ({
-			...SALT,
-			id,
-			name: id.replaceAll("-", " "),
-		}),
-	),
-	recipes: DOCS.map(({ id, doc }) => ({
+	ingredients: USED.filter(
+		(id) => !DEMO_DOCS.some((known) => known.id === id && isPreparation(known.doc)),
+	).map((id) => ({
+		...SALT,
+		id,
+		name: id.replaceAll("-", " "),
+	})),
+	recipes: DEMO_DOCS.map(({ id, doc }) => ({
 		id,
 		versions: [
 			{
@@ -198,7 +187,7 @@ describe("taking in a book", () => {
 	it("into an empty one takes everything; a second time nothing", () => {
 		const plan = planImport(readAgain(BOOK), EMPTY);
 		expect(plan.refused).toEqual([]);
-		expect(plan.recipes).toHaveLength(DOCS.length);
+		expect(plan.recipes).toHaveLength(DEMO_DOCS.length);
 		expect([...plan.ingredients, ...plan.recipes].every(({ verdict }) => verdict === "new")).toBe(true);
 		const again = planImport(readAgain(BOOK), BOOK);
 		expect(isIdle(again)).toBe(true);
@@ -241,7 +230,7 @@ describe("taking in a book", () => {
 	});
 
 	it("a bare recipe file is a recipe with one version, in test", () => {
-		const { recipes } = readBookText(JSON.stringify(DOCS[0]?.doc), AS);
+		const { recipes } = readBookText(JSON.stringify(DEMO_DOCS[0]?.doc), AS);
 		expect(recipes[0]?.entry).toMatchObject({
 			id: "a-file",
 			versions: [{ number: 1, life: [{ state: "tested" }] }],
@@ -276,7 +265,7 @@ const KNOWN = new Map(
 );
 
 describe("schema.org", () => {
-	const goat = DOCS.find(({ id }) => id === "goat-shoulder")?.doc as Recipe;
+	const goat = demoDish("goat-shoulder");
 
 	it("carries name, yield, lines and steps out, and back into a draft that reads the same lines", () => {
 		const out = toJsonLd(goat, KNOWN, { number: 3, author: "Skerry House" });
@@ -309,7 +298,7 @@ describe("schema.org", () => {
 });
 
 describe("a card as Markdown", () => {
-	it.each(DOCS)("of $id has every line and step, and no stray markup", ({ doc }) => {
+	it.each(DEMO_DOCS)("of $id has every line and step, and no stray markup", ({ doc }) => {
 		const text = toMarkdown({ ...doc, name: "<b>*A|B*" }, KNOWN, 2);
 		expect(text.match(/^- /gm)).toHaveLength(doc.lines.length);
 		expect(text.match(/^\d+\. /gm) ?? []).toHaveLength(doc.steps.length);

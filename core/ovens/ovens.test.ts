@@ -1,27 +1,8 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { fitOvens, type Oven } from "./index.ts";
+import { NORTH, SOUTH } from "../kitchen/kitchen.testing.ts";
+import { fitOvens } from "./index.ts";
 
-const NORTH: Oven = {
-	id: "n",
-	name: "North",
-	kind: "fanOven",
-	rungs: 10,
-	pitch_mm: 65,
-	shelf: "1/1",
-	min_C: 60,
-	max_C: 250,
-};
-const SOUTH: Oven = {
-	id: "s",
-	name: "South",
-	kind: "stillOven",
-	rungs: 4,
-	pitch_mm: 120,
-	shelf: "2/1",
-	min_C: 90,
-	max_C: 280,
-};
 const OVEN_C = { low: 140, set: 150, high: 165 };
 const pan = (count: number, gn: "1/1" | "1/2" | "2/1" = "1/1", depth_mm = 100) => [
 	{ type: { id: gn, name: gn, shape: { gn, depth_mm }, stock: count }, count },

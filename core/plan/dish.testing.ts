@@ -1,4 +1,5 @@
 import type { Kitchen } from "../kitchen/index.ts";
+import { NORTH, POLICY, SOUTH } from "../kitchen/kitchen.testing.ts";
 import { type Ingredient, ingredient, type Recipe } from "../recipe/index.ts";
 import type { DishOrder } from "./index.ts";
 
@@ -21,45 +22,13 @@ export const KITCHEN: Kitchen = {
 			{ id: "full", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 10 },
 			{ id: "half", name: "GN 1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 6 },
 		],
-		ovens: [
-			{
-				id: "north",
-				name: "North",
-				kind: "fanOven",
-				rungs: 10,
-				pitch_mm: 65,
-				shelf: "1/1",
-				min_C: 60,
-				max_C: 250,
-			},
-			{
-				id: "south",
-				name: "South",
-				kind: "stillOven",
-				rungs: 4,
-				pitch_mm: 120,
-				shelf: "2/1",
-				min_C: 90,
-				max_C: 280,
-			},
-		],
+		ovens: [NORTH, SOUTH],
 		searPan: { id: "wide", name: "Wide pan", shape: { round: { diameter_mm: 360, height_mm: 60 } } },
 		trays: [{ id: "tray", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 6 }],
 		hobPower_kW: 3,
 		burners: 3,
 	},
-	policy: {
-		headspace_mm: 25,
-		liftLimit_kg: 15,
-		houseCode: "blast90",
-		timeZone: "UTC",
-		hours: { opens_min: 360, closes_min: 1320 },
-		allergenList: "eu14",
-		scaleStep_g: 1,
-		saltBand_pct: { low: 0.8, high: 1.2 },
-		confidence: 0.9,
-		altitude_m: 0,
-	},
+	policy: POLICY,
 	known: {
 		byId: new Map(INGREDIENTS.map((ingredient) => [ingredient.id, ingredient])),
 		preparations: new Map(),

@@ -1,6 +1,5 @@
-import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
 import { describe, expect, it } from "vitest";
+import { DEMO_DISHES } from "./demoBook.testing.ts";
 import {
 	cardServes,
 	type Draft,
@@ -8,17 +7,10 @@ import {
 	emptyDraft,
 	emptyLine,
 	ingredient,
-	isPreparation,
 	namesOf,
-	type Preparation,
-	type Recipe,
 	readTyped,
 } from "./index.ts";
 
-const FOLDER = "db/demo/book";
-const CARDS = readdirSync(FOLDER)
-	.map((file) => JSON.parse(readFileSync(join(FOLDER, file), "utf8")) as Recipe | Preparation)
-	.filter((doc): doc is Recipe => !isPreparation(doc));
 const MEAT = ingredient({ id: "goat", name: "goat shoulder", category: "meat" });
 const NAMED = namesOf([MEAT]);
 
@@ -75,7 +67,7 @@ describe("what a card really serves", () => {
 		expect(servesOf(given)).toBeNull();
 	});
 
-	it.each(CARDS.map((card) => [card.name, card] as const))("%s of the demo book agrees", (_, card) => {
+	it.each(DEMO_DISHES.map((card) => [card.name, card] as const))("%s of the demo book agrees", (_, card) => {
 		const known = new Map(
 			card.lines.map(({ ingredient: id }) => [
 				id,

@@ -1,14 +1,10 @@
-import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
 import { describe, expect, it } from "vitest";
-import { difference, isSame, type Preparation, type Recipe } from "./index.ts";
+import { DEMO_DOCS, demoDish } from "./demoBook.testing.ts";
+import { difference, isSame, type Recipe } from "./index.ts";
 
-const FOLDER = "db/demo/book";
-const DOCS = readdirSync(FOLDER).map(
-	(file) => JSON.parse(readFileSync(join(FOLDER, file), "utf8")) as Recipe | Preparation,
-);
+const DOCS = DEMO_DOCS.map(({ doc }) => doc);
 const NONE = new Map();
-const goat = DOCS.find(({ name }) => name.startsWith("Goat")) as Recipe;
+const goat = demoDish("goat-shoulder");
 
 describe("the difference of two versions", () => {
 	it.each(DOCS.map((doc) => [doc.name, doc] as const))("of %s and itself is none", (_, doc) => {

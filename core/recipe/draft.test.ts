@@ -1,7 +1,6 @@
-import { readdirSync, readFileSync } from "node:fs";
-import { join } from "node:path";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { DEMO_DOCS, demoDish } from "./demoBook.testing.ts";
 import {
 	type Allergen,
 	chooseSchool,
@@ -10,19 +9,14 @@ import {
 	emptyDraft,
 	emptyLine,
 	ingredient,
-	isPreparation,
 	namesOf,
-	type Preparation,
 	type Recipe,
 	readDraft,
 	SCHOOL_QUESTIONS,
 	SCHOOLS,
 } from "./index.ts";
 
-const FOLDER = "db/demo/book";
-const DOCS = readdirSync(FOLDER).map(
-	(file) => JSON.parse(readFileSync(join(FOLDER, file), "utf8")) as Recipe | Preparation,
-);
+const DOCS = DEMO_DOCS.map(({ doc }) => doc);
 const USED = [...new Set(DOCS.flatMap((doc) => doc.lines.map((line) => line.ingredient)))];
 const ALLERGENS_OF: Readonly<Record<string, Allergen[]>> = { "wheat-flour": ["wheat"], butter: ["milk"] };
 const NAMES: Readonly<Record<string, string>> = { salt: "salt", "wheat-flour": "wheat flour" };
@@ -46,11 +40,7 @@ function categoryOf(id: string) {
 	return id === "goat-shoulder" ? "meat" : "vegetable";
 }
 
-const goat = () => {
-	const doc = DOCS.find(({ name }) => name.startsWith("Goat"));
-	if (!doc || isPreparation(doc)) throw new Error("no goat");
-	return draftOf(doc, KNOWN);
-};
+const goat = () => draftOf(demoDish("goat-shoulder"), KNOWN);
 const withField = (draft: Draft, field: string, value: string): Draft => ({
 	...draft,
 	fields: { ...draft.fields, [field]: value },

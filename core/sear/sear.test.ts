@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { NORTH } from "../kitchen/kitchen.testing.ts";
 import { colourInOven, searPlan } from "./index.ts";
 
 const PAN = { round: { diameter_mm: 360, height_mm: 60 } };
@@ -66,33 +67,23 @@ describe("the order of the loads", () => {
 
 describe("colouring in the oven", () => {
 	const TRAY = { id: "tray", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 6 } as const;
-	const OVEN = {
-		id: "north",
-		name: "North",
-		kind: "fanOven",
-		rungs: 10,
-		pitch_mm: 65,
-		shelf: "1/1",
-		min_C: 60,
-		max_C: 250,
-	} as const;
 
 	it("takes as many fillings as the trays and the slots make", () => {
-		const way = colourInOven(PIECE, 100, [TRAY], [OVEN]);
+		const way = colourInOven(PIECE, 100, [TRAY], [NORTH]);
 		expect(way).toMatchObject({ atOnce: 6, trays: Math.ceil(100 / (way?.perTray ?? 1)) });
 		expect(way?.rounds).toBe(Math.ceil((way?.trays ?? 0) / 6));
 		expect(way?.minutes).toBe((way?.rounds ?? 0) * 50 + ((way?.rounds ?? 1) - 1) * 5);
 	});
 
 	it("chooses the oven that is done first, and none that is not hot enough", () => {
-		const small = { ...OVEN, id: "south", rungs: 2 };
-		expect(colourInOven(PIECE, 100, [TRAY], [small, OVEN])?.oven.id).toBe("north");
-		expect(colourInOven(PIECE, 100, [TRAY], [{ ...OVEN, max_C: 150 }])).toBeNull();
-		expect(colourInOven(PIECE, 100, [], [OVEN])).toBeNull();
+		const small = { ...NORTH, id: "south", rungs: 2 };
+		expect(colourInOven(PIECE, 100, [TRAY], [small, NORTH])?.oven.id).toBe("north");
+		expect(colourInOven(PIECE, 100, [TRAY], [{ ...NORTH, max_C: 150 }])).toBeNull();
+		expect(colourInOven(PIECE, 100, [], [NORTH])).toBeNull();
 	});
 
 	it("costs fewer hands than the pan for a large batch", () => {
 		const pan = searPlan(PAN, PIECE, 200, WAY);
-		expect(colourInOven(PIECE, 200, [TRAY], [OVEN])?.hands_min).toBeLessThan(pan.hands_min);
+		expect(colourInOven(PIECE, 200, [TRAY], [NORTH])?.hands_min).toBeLessThan(pan.hands_min);
 	});
 });
