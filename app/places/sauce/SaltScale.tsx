@@ -1,12 +1,5 @@
-import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
-
-const Svg = chakra("svg", {
-	base: { width: "100%", height: "auto", overflow: "visible", maxWidth: "560px" },
-});
-const Rect = chakra("rect");
-const Line = chakra("line", { base: { stroke: "muted", strokeWidth: 1.2 } });
-const Label = chakra("text", { base: { fill: "muted", fontFamily: "text", fontSize: "16px" } });
+import { Label, Line, Rect, Svg } from "../../ui/drawings/svg.tsx";
 
 const WIDTH = 520;
 /** The scale reaches at least so far, %. */
@@ -24,7 +17,7 @@ export function SaltScale({ pct, band }: SaltScaleProps) {
 	const where = pct > band.high ? "over" : pct < band.low ? "under" : "within";
 	const words = `Salt ${pct.toFixed(2)} %, ${where} the house band of ${band.low} to ${band.high} %.`;
 	return (
-		<Svg viewBox={`-6 0 ${WIDTH + 12} 64`} role="img" aria-label={words}>
+		<Svg maxWidth="560px" viewBox={`-6 0 ${WIDTH + 12} 64`} role="img" aria-label={words}>
 			<Line x1={0} x2={WIDTH} y1={34} y2={34} strokeWidth={2} />
 			<Rect x={x(band.low)} y={26} width={x(band.high) - x(band.low)} height={16} fill="tape" />
 			<Label x={(x(band.low) + x(band.high)) / 2} y={60} textAnchor="middle">

@@ -1,29 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
-import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from "react";
+import { type PointerEvent, useEffect, useRef, useState } from "react";
 import { reduce } from "#core/sauce";
 import { durationWords } from "#core/time";
+import { LevelGrip } from "../../ui/drawings/LevelGrip.tsx";
+import { Label, Line, Path, Rect, Svg } from "../../ui/drawings/svg.tsx";
 import { Facts } from "../../ui/parts/Facts.tsx";
 import { Muted } from "../../ui/parts/parts.tsx";
 import { measuresIn } from "../../ui/words/measures.ts";
 import type { PotView } from "./pot.view.ts";
 import { SaltScale } from "./SaltScale.tsx";
-
-const Svg = chakra("svg", {
-	base: { width: "100%", height: "auto", overflow: "visible", maxWidth: "560px" },
-});
-const Line = chakra("line", { base: { stroke: "muted", strokeWidth: 1.2 } });
-const Rect = chakra("rect");
-const Path = chakra("path");
-const Label = chakra("text", { base: { fill: "muted", fontFamily: "text", fontSize: "16px" } });
-const Grip = chakra("g", {
-	base: {
-		cursor: "ns-resize",
-		touchAction: "none",
-		outline: "none",
-		"&:focus-visible .ring": { stroke: "focus", strokeWidth: 3 },
-	},
-});
 
 /** Width of the pot, px, and room for the ruler at its left and the words at its right. */
 const WIDTH = 330;
@@ -94,17 +80,16 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 		const y = ((event.clientY - box.top) * (depth + ABOVE + BELOW)) / box.height - ABOVE;
 		return px.invert(depth - y) * area_m2;
 	};
-	const step = (event: KeyboardEvent) => {
-		const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
-		if (by === undefined) return;
-		event.preventDefault();
-		take(level_l + by * area_m2);
+	const stepped = (key: string) => {
+		const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[key];
+		return by === undefined ? undefined : level_l + by * area_m2;
 	};
 	const there = up(pot.take_l);
 	const at = up(level_l);
 	const wanted = up(pot.wanted_l);
 	return (
 		<Svg
+			maxWidth="560px"
 			ref={svg}
 			viewBox={`${-RULER} ${-ABOVE} ${WIDTH + RULER + RIGHT} ${depth + ABOVE + BELOW}`}
 			role="group"
@@ -126,32 +111,18 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 			<Words x={WIDTH + 18} y={there} avoid={wanted} words={`${volume(pot.take_l)} taken`} />
 			<Line x1={-6} x2={WIDTH + 12} y1={wanted} y2={wanted} stroke="ink" strokeWidth={2} />
 			<Words x={WIDTH + 18} y={wanted} words={`${volume(pot.wanted_l)} wanted`} strong />
-			<Grip
-				role="slider"
-				tabIndex={0}
-				aria-orientation="vertical"
-				aria-label="Level of the sauce"
-				aria-valuenow={Number(level_l.toFixed(2))}
-				aria-valuemin={0}
-				aria-valuemax={Number(pot.take_l.toFixed(2))}
-				aria-valuetext={text}
-				onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-				onPointerMove={(event) => {
-					if (event.currentTarget.hasPointerCapture(event.pointerId)) take(litresAt(event));
-				}}
-				onKeyDown={step}
-			>
-				<Line x1={0} x2={WIDTH} y1={at} y2={at} stroke="next" strokeWidth={2.5} />
-				<rect x={0} y={at - 22} width={WIDTH} height={44} fill="transparent" />
-				<rect className="ring" x={WIDTH / 2 - 34} y={at - 13} width={68} height={26} fill="none" />
-				<Rect x={WIDTH / 2 - 30} y={at - 9} width={60} height={18} fill="next" />
-				<path
-					d={`M${WIDTH / 2 - 7},${at - 2} l7,-5 l7,5 M${WIDTH / 2 - 7},${at + 2} l7,5 l7,-5`}
-					fill="none"
-					stroke="white"
-					strokeWidth={1.6}
-				/>
-			</Grip>
+			<Line x1={0} x2={WIDTH} y1={at} y2={at} stroke="next" strokeWidth={2.5} />
+			<LevelGrip
+				label="Level of the sauce"
+				text={text}
+				now={Number(level_l.toFixed(2))}
+				most={Number(pot.take_l.toFixed(2))}
+				y={at}
+				width={WIDTH}
+				valueAt={litresAt}
+				keyTo={stepped}
+				onMove={take}
+			/>
 		</Svg>
 	);
 }

@@ -1,24 +1,11 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
-import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import { type PointerEvent, useRef } from "react";
 import type { CutDrawing, PanDrawing } from "./drawings.ts";
+import { LevelGrip } from "./LevelGrip.tsx";
+import { Label, Line, Path, Rect, Svg } from "./svg.tsx";
 
-const Svg = chakra("svg", { base: { width: "100%", height: "auto", overflow: "visible" } });
-const Path = chakra("path");
-const Rect = chakra("rect");
-const Line = chakra("line", { base: { stroke: "muted", strokeWidth: 1.2 } });
-const Label = chakra("text", { base: { fill: "muted", fontFamily: "text", fontSize: "16px" } });
 const Big = chakra("text", { base: { fill: "ink", fontFamily: "head", fontWeight: 700, fontSize: "26px" } });
-const Grip = chakra("g", {
-	base: {
-		cursor: "ns-resize",
-		touchAction: "none",
-		outline: "none",
-		"& .grip": { fill: "next" },
-		"&:focus-visible .ring": { stroke: "focus", strokeWidth: 3 },
-	},
-});
-
 /** Width of the rim, px, room for the dimensions at its right, the schools at its left, the lid above. */
 const WIDTH = 440;
 const RIGHT = 150;
@@ -108,7 +95,21 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 			/>
 			{named ? <SchoolNames cut={cut} up={up} wallAt={lean.rim} /> : null}
 			<Line x1={lean.rim - 2} x2={WIDTH + 8} y1={line} y2={line} stroke="next" strokeWidth={2.5} />
-			{drag ? <LineGrip cut={cut} drag={drag} y={line} most_mm={pan.depth_mm} heightAt={heightAt} /> : null}
+			{drag ? (
+				<LevelGrip
+					label={drag.label}
+					text={drag.text}
+					now={Math.round(cut.line_mm)}
+					most={Math.round(pan.depth_mm)}
+					y={line}
+					width={WIDTH}
+					beside={12}
+					valueAt={heightAt}
+					keyTo={(key) => steppedTo(key, cut)}
+					onMove={drag.onMove}
+					onDrop={drag.onDrop}
+				/>
+			) : null}
 			<Dimensions line={line} dip={cut.dip} lineWords={cut.line} />
 		</Svg>
 	);
@@ -140,59 +141,6 @@ function Dimensions({
 				line {lineWords}
 			</Label>
 		</>
-	);
-}
-
-interface LineGripProps {
-	readonly cut: CutDrawing;
-	readonly drag: LineDrag;
-	readonly y: number;
-	readonly most_mm: number;
-	readonly heightAt: (event: PointerEvent) => number;
-}
-
-function LineGrip({ cut, drag, y, most_mm, heightAt }: LineGripProps) {
-	const move = (event: PointerEvent<SVGGElement>) => {
-		if (event.currentTarget.hasPointerCapture(event.pointerId)) drag.onMove(heightAt(event));
-	};
-	const drop = (event: PointerEvent<SVGGElement>) => {
-		if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
-		event.currentTarget.releasePointerCapture(event.pointerId);
-		drag.onDrop();
-	};
-	const step = (event: KeyboardEvent) => {
-		const to = steppedTo(event.key, cut);
-		if (to === undefined) return;
-		event.preventDefault();
-		drag.onMove(to);
-		drag.onDrop();
-	};
-	return (
-		<Grip
-			role="slider"
-			tabIndex={0}
-			aria-orientation="vertical"
-			aria-label={drag.label}
-			aria-valuenow={Math.round(cut.line_mm)}
-			aria-valuemin={0}
-			aria-valuemax={Math.round(most_mm)}
-			aria-valuetext={drag.text}
-			onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-			onPointerMove={move}
-			onPointerUp={drop}
-			onPointerCancel={drop}
-			onKeyDown={step}
-		>
-			<rect x={0} y={y - 22} width={WIDTH + 12} height={44} fill="transparent" />
-			<rect className="ring" x={WIDTH / 2 - 34} y={y - 13} width={68} height={26} fill="none" />
-			<rect className="grip" x={WIDTH / 2 - 30} y={y - 9} width={60} height={18} />
-			<path
-				d={`M${WIDTH / 2 - 7},${y - 2} l7,-5 l7,5 M${WIDTH / 2 - 7},${y + 2} l7,5 l7,-5`}
-				fill="none"
-				stroke="white"
-				strokeWidth={1.6}
-			/>
-		</Grip>
 	);
 }
 

@@ -1,12 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
 import type { PanDrawing } from "./drawings.ts";
+import { Label, Line, Rect, Svg } from "./svg.tsx";
 
-const Svg = chakra("svg", { base: { width: "100%", height: "auto", overflow: "visible" } });
-const Rect = chakra("rect");
 const Circle = chakra("circle");
-const Label = chakra("text", { base: { fill: "muted", fontFamily: "text", fontSize: "16px" } });
-const Line = chakra("line", { base: { stroke: "muted", strokeWidth: 1.2 } });
 
 /** Width the drawing is laid out in, px; it shrinks with its column. */
 const WIDTH = 480;
