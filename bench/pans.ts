@@ -134,7 +134,7 @@ function benchChoosing(): void {
 		const hand_ms = median(timed(5, () => chooseByBids(loads, stock, LIMITS)));
 		report(`${name}: HiGHS, rungs (proven) and pieces left over`, sums(proven), `${proven_ms.toFixed(0)} ms`);
 		report(
-			`${name}: by hand`,
+			`${name}: by bids`,
 			sums(hand),
 			`${hand_ms.toFixed(0)} ms; ${(of(hand, "rungs") / of(proven, "rungs")).toFixed(3)} of the proven rungs`,
 		);

@@ -64,8 +64,8 @@ const ONE_LARGE_PAN = 6;
 const sum = (choices: readonly PanChoice[], figureOf: (choice: PanChoice) => number) =>
 	choices.reduce((total, choice) => total + figureOf(choice), 0);
 
-describe.each(["by hand", "as an integer programme"])("choosing pans %s", (way) => {
-	const choose: ChoosePans = (...given) => (way === "by hand" ? chooseByBids : together)(...given);
+describe.each(["by bids", "as an integer programme"])("choosing pans %s", (way) => {
+	const choose: ChoosePans = (...given) => (way === "by bids" ? chooseByBids : together)(...given);
 
 	it("never uses more than the stock, and every piece is in a pan or said to have none", () => {
 		fc.assert(
@@ -82,7 +82,7 @@ describe.each(["by hand", "as an integer programme"])("choosing pans %s", (way) 
 					for (const pan of choice.pans) expect(pan.pieces).toBeLessThanOrEqual(pan.capacity);
 				}
 			}),
-			{ numRuns: way === "by hand" ? 100 : 25 },
+			{ numRuns: way === "by bids" ? 100 : 25 },
 		);
 	});
 
@@ -115,7 +115,7 @@ describe.each(["by hand", "as an integer programme"])("choosing pans %s", (way) 
 	});
 });
 
-describe("the choice by hand beside the proven least", () => {
+describe("the choice by bids beside the proven least", () => {
 	it("is the same for one dish in what is left over and in rungs", () => {
 		fc.assert(
 			fc.property(mm(1, 200), fc.array(mm(0, 9), { minLength: 4, maxLength: 4 }), (count, stocks) => {

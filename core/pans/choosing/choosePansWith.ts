@@ -17,7 +17,7 @@ import { type Candidate, candidatesFor, type PanLoad } from "./panCandidates.ts"
  * while others do, what the chef has settled is kept, and the stock is never exceeded.
  *
  * @param solve finds whole numbers to a proven least; where it gives none, the pans are chosen
- *              by hand, dish after dish
+ *              by bids
  * @see model, section C
  */
 export function choosePansWith(solve: IntegerSolver): ChoosePans {
