@@ -6,7 +6,7 @@ export default defineConfig({
 			"core/**/*.test.ts",
 			"db/**/*.test.ts",
 			"server/**/*.test.ts",
-			"app/**/*.test.ts",
+			"app/**/*.test.{ts,tsx}",
 			"scripts/**/*.test.ts",
 		],
 		testTimeout: 60_000,
