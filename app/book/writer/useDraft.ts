@@ -3,45 +3,11 @@ import { type RefObject, useCallback, useEffect, useReducer, useRef, useState } 
 import { useFetcher } from "react-router";
 import type { Draft } from "#core/recipe";
 import { isNotSent } from "../../ui/forms/offline.ts";
+import { begun, history } from "./draftHistory.ts";
 
-/** Changes of one field closer together than this are one step of undo, ms. */
-const ONE_STEP_MS = 1200;
 /** How long typing has to rest before it is kept, ms; and between tries when nobody answers. */
 const REST_MS = 700;
 const AGAIN_MS = 4000;
-/** Steps that can be undone. */
-const STEPS = 200;
-
-interface History {
-	readonly past: readonly Draft[];
-	readonly now: Draft;
-	readonly future: readonly Draft[];
-	/** What the last change was made to, and when. */
-	readonly tag: string;
-	readonly at: number;
-}
-
-type Move =
-	| { readonly type: "change"; readonly draft: Draft; readonly tag: string; readonly at: number }
-	| { readonly type: "undo" }
-	| { readonly type: "redo" };
-
-function history(state: History, move: Move): History {
-	if (move.type === "change") {
-		if (move.draft === state.now) return state;
-		const joins = move.tag !== "" && move.tag === state.tag && move.at - state.at < ONE_STEP_MS;
-		const past = joins ? state.past : [...state.past, state.now].slice(-STEPS);
-		return { past, now: move.draft, future: [], tag: move.tag, at: move.at };
-	}
-	const [from, to] = move.type === "undo" ? [state.past, state.future] : [state.future, state.past];
-	const next = from.at(-1);
-	if (!next) return state;
-	const rest = from.slice(0, -1);
-	const kept = [...to, state.now];
-	return move.type === "undo"
-		? { past: rest, now: next, future: kept, tag: "", at: 0 }
-		: { past: kept, now: next, future: rest, tag: "", at: 0 };
-}
 
 /** What the server answers to a draft that was sent. */
 export interface DraftKept {
@@ -85,13 +51,7 @@ interface Loaded {
 
 /** A draft in hand: undone and redone, sent as it is typed, and held at this desk until it has been. */
 export function useDraft(loaded: Loaded, form: RefObject<HTMLFormElement | null>): DraftInHand {
-	const [state, move] = useReducer(history, {
-		past: [],
-		now: loaded.draft,
-		future: [],
-		tag: "",
-		at: 0,
-	});
+	const [state, move] = useReducer(history, begun(loaded.draft));
 	const [version, setVersion] = useState(loaded.version);
 	const [kept, setKept] = useState<Draft>(loaded.draft);
 	const [keptAt, setKeptAt] = useState(loaded.at);

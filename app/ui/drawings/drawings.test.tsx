@@ -1,0 +1,219 @@
+// @vitest-environment happy-dom
+import { fireEvent, screen } from "@testing-library/react";
+import { describe, expect, it, vi } from "vitest";
+import { GASTRONORM_SIZES, rimOf } from "#core/pans";
+import { onScreen } from "../onScreen.testing.tsx";
+import { measuresIn } from "../words/measures.ts";
+import type { CutDrawing, OvenDrawing } from "./drawings.ts";
+import { LevelGrip } from "./LevelGrip.tsx";
+import { OvenCavity } from "./OvenCavity.tsx";
+import { type LineDrag, PanCut } from "./PanCut.tsx";
+import { PanFromAbove } from "./PanFromAbove.tsx";
+import { panDrawing } from "./panDrawing.ts";
+
+const METRIC = measuresIn("metric");
+const PIECE = { shape: "block", length_mm: 85, width_mm: 60, height_mm: 50, weight_g: 260 } as const;
+const FULL = { gn: "1/1", depth_mm: 100 } as const;
+const LAID = panDrawing(FULL, METRIC, { piece: PIECE, gap_mm: 10 });
+const CUT: CutDrawing = {
+	line_mm: 45,
+	bed_mm: 12,
+	lid: "foil over parchment",
+	lineWords: "a third up",
+	line: "45 mm",
+	dip: "55 mm",
+	headspace_mm: 25,
+	schools: [
+		{ name: "a third up", mm: 45 },
+		{ name: "half up", mm: 62 },
+		{ name: "just covered", mm: 74 },
+	],
+	words: "GN 1/1 cut through: liquid to 45 mm.",
+};
+
+/** Every number that a drawing says in its shapes. */
+const numbersOf = (container: HTMLElement) =>
+	[...container.querySelectorAll("svg *")].flatMap((element) =>
+		[...element.attributes]
+			.filter(({ name }) => /^(x|y|d|r|cx|cy|x1|x2|y1|y2|width|height)$/.test(name))
+			.flatMap(({ value }) => value.match(/-?[\d.]+|NaN|Infinity/g) ?? []),
+	);
+
+describe("a level as a control", () => {
+	const grip = (over: Partial<React.ComponentProps<typeof LevelGrip>> = {}) => {
+		const onMove = vi.fn();
+		const onDrop = vi.fn();
+		onScreen(
+			<svg aria-label="pot">
+				<LevelGrip
+					label="Level"
+					text="6 l"
+					now={6}
+					most={10}
+					y={40}
+					width={300}
+					valueAt={() => 7}
+					keyTo={(key) => (key === "ArrowUp" ? 7 : undefined)}
+					onMove={onMove}
+					onDrop={onDrop}
+					{...over}
+				/>
+			</svg>,
+		);
+		return { onMove, onDrop, slider: screen.getByRole("slider", { name: "Level" }) };
+	};
+
+	it("says where it is and how far it goes", () => {
+		const { slider } = grip();
+		expect(slider.getAttribute("aria-valuenow")).toBe("6");
+		expect(slider.getAttribute("aria-valuemax")).toBe("10");
+		expect(slider.getAttribute("aria-valuetext")).toBe("6 l");
+		expect(slider.getAttribute("tabindex")).toBe("0");
+	});
+
+	it("follows its keys, and leaves the others to the page", () => {
+		const { slider, onMove, onDrop } = grip();
+		expect(fireEvent.keyDown(slider, { key: "Tab" })).toBe(true);
+		expect(onMove).not.toHaveBeenCalled();
+		expect(fireEvent.keyDown(slider, { key: "ArrowUp" })).toBe(false);
+		expect(onMove).toHaveBeenCalledWith(7);
+		expect(onDrop).toHaveBeenCalledTimes(1);
+	});
+
+	it("follows a pointer only while it is held", () => {
+		const { slider, onMove, onDrop } = grip();
+		let held = false;
+		slider.setPointerCapture = () => {
+			held = true;
+		};
+		slider.hasPointerCapture = () => held;
+		slider.releasePointerCapture = () => {
+			held = false;
+		};
+		fireEvent.pointerMove(slider, { pointerId: 1 });
+		expect(onMove).not.toHaveBeenCalled();
+		fireEvent.pointerDown(slider, { pointerId: 1 });
+		fireEvent.pointerMove(slider, { pointerId: 1 });
+		expect(onMove).toHaveBeenCalledTimes(1);
+		fireEvent.pointerUp(slider, { pointerId: 1 });
+		fireEvent.pointerMove(slider, { pointerId: 1 });
+		expect(onMove).toHaveBeenCalledTimes(1);
+		expect(onDrop).toHaveBeenCalledTimes(1);
+	});
+});
+
+describe("a pan cut through", () => {
+	const withDrag = (cut: CutDrawing) => {
+		const drag: LineDrag = { label: "Liquid line", text: "45 mm", onMove: vi.fn(), onDrop: vi.fn() };
+		onScreen(<PanCut pan={LAID} cut={cut} drag={drag} named />);
+		return { drag, slider: screen.getByRole("slider", { name: "Liquid line" }) };
+	};
+
+	it.each([
+		["ArrowUp", 46],
+		["ArrowRight", 46],
+		["ArrowDown", 44],
+		["ArrowLeft", 44],
+		["PageUp", 62],
+		["Home", 45],
+		["End", 74],
+	])("%s takes the line to %i mm", (key, to) => {
+		const { drag, slider } = withDrag(CUT);
+		fireEvent.keyDown(slider, { key });
+		expect(drag.onMove).toHaveBeenCalledWith(to);
+	});
+
+	it("goes from school to school with the page keys, and stays at the last", () => {
+		const { drag, slider } = withDrag({ ...CUT, line_mm: 74 });
+		fireEvent.keyDown(slider, { key: "PageUp" });
+		expect(drag.onMove).not.toHaveBeenCalled();
+		fireEvent.keyDown(slider, { key: "PageDown" });
+		expect(drag.onMove).toHaveBeenCalledWith(62);
+	});
+
+	it("names every school, and tells the dip beside the line", () => {
+		const { container } = onScreen(<PanCut pan={LAID} cut={CUT} named />);
+		const texts = [...container.querySelectorAll("text")].map((text) => text.textContent);
+		for (const words of [
+			"a third up",
+			"half up",
+			"just covered",
+			"55 mm",
+			"line 45 mm",
+			"foil over parchment",
+		])
+			expect(texts).toContain(words);
+		expect(screen.getByRole("img").getAttribute("aria-label")).toBe(CUT.words);
+	});
+
+	it("never draws names of schools over each other", () => {
+		const close = [40, 41, 42, 43].map((mm) => ({ name: `school ${mm}`, mm }));
+		const { container } = onScreen(<PanCut pan={LAID} cut={{ ...CUT, schools: close }} named />);
+		const heights = [...container.querySelectorAll("text")]
+			.filter(({ textContent }) => textContent?.startsWith("school"))
+			.map((text) => Number(text.getAttribute("y")))
+			.sort((a, b) => a - b);
+		expect(heights).toHaveLength(4);
+		for (const [index, y] of heights.slice(1).entries())
+			expect(y - (heights[index] as number)).toBeGreaterThanOrEqual(18);
+	});
+
+	it("is drawn in real numbers with a line over the rim, no bed and no lid", () => {
+		const { container } = onScreen(
+			<PanCut pan={LAID} cut={{ ...CUT, line_mm: 400, bed_mm: 0, lid: "", headspace_mm: 0 }} />,
+		);
+		for (const number of numbersOf(container)) expect(Number.isFinite(Number(number))).toBe(true);
+	});
+});
+
+describe("a pan from above", () => {
+	it("shows each piece where it was laid, to one scale", () => {
+		const { container } = onScreen(<PanFromAbove pan={LAID} />);
+		const pieces = [...container.querySelectorAll("rect")].filter(
+			(rect) => rect.getAttribute("rx") === String(Math.min(12, Number(rect.getAttribute("height")) / 4)),
+		);
+		expect(pieces).toHaveLength(LAID.placed.length);
+		const wide = pieces.map((rect) => Number(rect.getAttribute("width")));
+		const scale = 480 / rimOf(FULL).length_mm;
+		for (const [index, px] of wide.entries())
+			expect(px).toBeCloseTo((LAID.placed[index]?.length_mm ?? 0) * scale, 6);
+	});
+
+	it.each([
+		...GASTRONORM_SIZES.map((gn) => ({ gn, depth_mm: 65 })),
+		{ round: { diameter_mm: 400, height_mm: 150 } },
+	])("%o is drawn in real numbers and says how many lie in it", (shape) => {
+		const drawing = panDrawing(shape, METRIC, { piece: PIECE, gap_mm: 10 });
+		const { container } = onScreen(<PanFromAbove pan={drawing} filled />);
+		for (const number of numbersOf(container)) expect(Number.isFinite(Number(number))).toBe(true);
+		expect(screen.getByRole("img").getAttribute("aria-label")).toContain(
+			`with ${drawing.placed.length} piece`,
+		);
+	});
+});
+
+describe("an oven", () => {
+	const OVEN: OvenDrawing = {
+		name: "North oven",
+		rungs: 10,
+		pitch_mm: 65,
+		wide: "1/1",
+		set: "150 °C",
+		set_C: 150,
+		pans: [{ name: "GN 1/1-65", count: 4, depth_mm: 65, length_mm: 530, width_mm: 325 }],
+		words: "North oven at 150 °C with 4 pans.",
+	};
+	const pansIn = (oven: OvenDrawing) =>
+		onScreen(<OvenCavity oven={oven} />).container.querySelectorAll("path").length;
+
+	it("shows every pan on its rung, with its name and temperature", () => {
+		expect(pansIn(OVEN)).toBe(4);
+		expect(screen.getByText("North oven").parentElement?.textContent).toBe("North oven, 150 °C");
+		expect(screen.getByRole("img").getAttribute("aria-label")).toBe(OVEN.words);
+	});
+
+	it("puts half pans side by side", () => {
+		const half = { name: "GN 1/2-65", count: 6, depth_mm: 65, length_mm: 325, width_mm: 265 };
+		expect(pansIn({ ...OVEN, pans: [half] })).toBe(6);
+	});
+});
