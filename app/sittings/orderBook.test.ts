@@ -1,0 +1,71 @@
+import { beforeAll, describe, expect, it } from "vitest";
+import { readHouse, readSittings } from "#db";
+import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
+import { readingIn } from "../ui/words/reading.ts";
+import { type Order, orderFor } from "./order.ts";
+import { orderBook } from "./orderBook.ts";
+
+const NOW = Date.UTC(2026, 10, 24, 9, 0);
+
+let order: Order;
+
+beforeAll(async () => {
+	const store = await openDemoHouse(NOW);
+	const house = await readHouse(store.db);
+	const [sitting] = (await readSittings(store.db, NOW, NOW + 15 * 86_400_000)).filter(
+		({ name }) => name === "Festival supper",
+	);
+	if (!sitting) throw new Error("no festival supper");
+	const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
+	const reading = readingIn("metric", house.timeZone, NOW);
+	order = await orderFor({ store, house, preferences, who: "Ada", nonce: "", reading }, sitting.id);
+	await store.close();
+});
+
+const sheetOf = (currency = "EUR") => {
+	const sheet = orderBook(order, currency, "Skerry House").getWorksheet("Order");
+	if (!sheet) throw new Error("no sheet");
+	return sheet;
+};
+const rows = () => order.groups.flatMap(({ name, rows: bought }) => bought.map((row) => ({ name, row })));
+
+describe("the order as a spreadsheet", () => {
+	it("has a row for each ingredient under its supplier, in the order of the paper", () => {
+		const sheet = sheetOf();
+		expect(sheet.actualRowCount).toBe(rows().length + 1);
+		for (const [index, { name, row }] of rows().entries()) {
+			expect(sheet.getRow(index + 2).getCell("supplier").value).toBe(name);
+			expect(sheet.getRow(index + 2).getCell("what").value).toBe(row.ingredient.name);
+		}
+	});
+
+	it("holds real numbers, to the gram and to the smallest coin", () => {
+		const sheet = sheetOf();
+		for (const [index, { row }] of rows().entries()) {
+			const cell = (key: string) => sheet.getRow(index + 2).getCell(key).value;
+			if (row.asPurchased_kg > 0) expect(cell("needed")).toBeCloseTo(row.asPurchased_kg, 3);
+			else expect(cell("needed")).toBeNull();
+			if (row.packs !== null) expect(cell("order")).toBeCloseTo(row.packs * (row.pack_kg ?? 0), 3);
+			if (row.cost_minor === null) expect(cell("cost")).toBeNull();
+			else expect(cell("cost")).toBe(Math.round(row.cost_minor) / 100);
+		}
+	});
+
+	it("tells money in the house's currency, with the decimals that it has", () => {
+		const [first] = rows().flatMap(({ row }, index) => (row.cost_minor === null ? [] : [{ row, index }]));
+		if (!first) throw new Error("nothing has a price");
+		const yen = sheetOf("JPY");
+		expect(yen.getRow(first.index + 2).getCell("cost").value).toBe(Math.round(first.row.cost_minor ?? 0));
+		expect(yen.getColumn("cost").numFmt).toContain("JPY");
+	});
+
+	it("is read again from its file", async () => {
+		const book = orderBook(order, "EUR", "Skerry House");
+		const file = await book.xlsx.writeBuffer();
+		const { default: ExcelJS } = await import("exceljs");
+		const again = new ExcelJS.Workbook();
+		await again.xlsx.load(file);
+		expect(again.getWorksheet("Order")?.actualRowCount).toBe(rows().length + 1);
+		expect(again.creator).toBe("Skerry House");
+	});
+});

@@ -1,0 +1,47 @@
+import ExcelJS from "exceljs";
+import type { OrderRow } from "#core/plan";
+import { minorUnitsOf } from "../ui/words/reading.ts";
+import type { Order } from "./order.ts";
+
+const COLUMNS = [
+	{ header: "Supplier", key: "supplier", width: 16 },
+	{ header: "What", key: "what", width: 30 },
+	{ header: "Needed, kg", key: "needed", width: 12 },
+	{ header: "Pieces", key: "pieces", width: 10 },
+	{ header: "Pack, kg", key: "pack", width: 10 },
+	{ header: "Packs", key: "packs", width: 8 },
+	{ header: "Order, kg", key: "order", width: 12 },
+	{ header: "Costs", key: "cost", width: 12 },
+	{ header: "For", key: "dishes", width: 50 },
+];
+
+/** The order as a workbook of one sheet. */
+export function orderBook({ sitting, groups }: Order, currency: string, house: string): ExcelJS.Workbook {
+	const book = new ExcelJS.Workbook();
+	book.creator = house;
+	book.title = `Order, ${sitting.name}`;
+	const sheet = book.addWorksheet("Order", { views: [{ state: "frozen", ySplit: 1 }] });
+	sheet.columns = COLUMNS;
+	sheet.getRow(1).font = { bold: true };
+	for (const { name, rows } of groups) sheet.addRows(rows.map((row) => cellsOf(row, name, currency)));
+	for (const key of ["needed", "pack", "order"]) sheet.getColumn(key).numFmt = "0.00";
+	sheet.getColumn("cost").numFmt = `0.00 "${currency}"`;
+	return book;
+}
+
+/** One row; a cell that has nothing to say is empty, not nought. */
+function cellsOf(row: OrderRow, supplier: string, currency: string) {
+	return {
+		supplier,
+		what: row.ingredient.name,
+		needed: row.asPurchased_kg > 0 ? rounded(row.asPurchased_kg) : null,
+		pieces: row.pieces > 0 ? row.pieces : null,
+		pack: row.pack_kg,
+		packs: row.packs,
+		order: row.order_kg > 0 ? rounded(row.order_kg) : null,
+		cost: row.cost_minor === null ? null : Math.round(row.cost_minor) / minorUnitsOf(currency),
+		dishes: row.dishes.join("; "),
+	};
+}
+
+const rounded = (kg: number) => Math.round(kg * 1000) / 1000;
