@@ -1,0 +1,157 @@
+import { beforeAll, describe, expect, it } from "vitest";
+import { type Plan, plan } from "#core/plan";
+import type { Recipe } from "#core/recipe";
+import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
+import { PLACES, type PlaceKey } from "#core/trade";
+import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
+import { DEMO_DISHES } from "../../core/recipe/demoBook.testing.ts";
+import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
+import { readingIn } from "../ui/words/reading.ts";
+import { PLACE, type PlaceGiven, placesOf, tasksOf } from "./index.ts";
+
+const NOW = Date.UTC(2026, 10, 24, 9, 0);
+const READING = readingIn("metric", "UTC", NOW);
+const AHEAD: Recipe = { ...RECIPE, schools: { service: "madeAhead" } };
+
+let demo: DemoTables;
+beforeAll(async () => {
+	demo = await demoTables(NOW);
+});
+
+const given = (made: Plan, kitchen = KITCHEN): PlaceGiven => ({ plan: made, kitchen, reading: READING });
+const planned = (recipe = RECIPE, kitchen = KITCHEN, order = ORDER) =>
+	given(plan(recipe, order, kitchen), kitchen);
+
+/** Every plan of the demonstration, and some that it has none of. */
+const everyGiven = (): PlaceGiven[] => [
+	...demo.tables.flatMap(({ row, sitting }) =>
+		row.plan ? [{ plan: row.plan, kitchen: demo.kitchen, reading: READING.towards(sitting.serviceAt) }] : [],
+	),
+	planned(),
+	planned(AHEAD),
+	planned({ ...RECIPE, sauce_ml: 0, rest_min: 0 }),
+	planned(RECIPE, equipped({ searPan: null, trays: [] })),
+	planned(RECIPE, equipped({ ovens: [] })),
+	planned(RECIPE, KITCHEN, { ...ORDER, colour: "oven" }),
+	planned({ ...RECIPE, marinate: { minutes: 600, longest_min: 2000, container: "a tub" } }),
+];
+
+const wordsOf = (key: PlaceKey, about: PlaceGiven): string[] => {
+	const { title, says, facts } = PLACE[key].headline(about);
+	const papers = PLACE[key].paper?.(about) ?? [];
+	return [
+		PLACE[key].figure(about),
+		title,
+		says,
+		...facts.flatMap(({ figure, label }) => [figure, label]),
+		...papers.flatMap(({ what, text }) => [what, text]),
+	];
+};
+
+describe("the places of the long table", () => {
+	it("each stand in a folder of their own name", () => {
+		for (const key of PLACES) expect(PLACE[key].key).toBe(key);
+	});
+
+	it("say something in whole words of every plan that has them", () => {
+		for (const about of everyGiven()) {
+			for (const { key, label, figure, clock } of placesOf(about)) {
+				for (const words of [label, figure, clock, ...wordsOf(key, about)]) {
+					expect(words, key).not.toBe("");
+					expect(words, key).not.toMatch(/undefined|null|NaN|Infinity|\[object|\bsafe\b/);
+				}
+			}
+		}
+	});
+
+	it("stand in the order of work, and start in it", () => {
+		for (const about of everyGiven()) {
+			const keys = placesOf(about).map(({ key }) => key);
+			expect(keys).toEqual(PLACES.filter((key) => keys.includes(key)));
+			expect(keys).toEqual(expect.arrayContaining(["buy", "trim", "build", "panUp", "braise", "plate"]));
+		}
+	});
+
+	it("say every task that somebody begins in a line of its own, the first first", () => {
+		for (const about of everyGiven()) {
+			const tasks = tasksOf(about);
+			expect(new Set(tasks.map(({ id }) => id)).size).toBe(tasks.length);
+			expect(tasks.map(({ at }) => at)).toEqual(tasks.map(({ at }) => at).sort((a, b) => a - b));
+			for (const { words } of tasks) expect(words).toMatch(/^[A-Z0-9]/);
+		}
+	});
+
+	it("want each line of the card at one place or more, and none that is not on it", () => {
+		for (const about of everyGiven()) {
+			for (const line of about.plan.lines) {
+				const wanted = PLACES.filter((key) => PLACE[key].takes(line, about.plan));
+				expect(wanted.length, line.ingredient.name).toBeGreaterThan(0);
+			}
+		}
+	});
+});
+
+describe("a dish made ahead", () => {
+	it("is chilled the day before and heated again on the day of service", () => {
+		const about = planned(AHEAD);
+		const places = placesOf(about);
+		const at = (key: PlaceKey) => places.find((place) => place.key === key)?.at ?? Number.NaN;
+		expect(places.map(({ key }) => key)).toEqual(expect.arrayContaining(["chill", "reheat"]));
+		const service = new Date(ORDER.serviceAt).toISOString().slice(0, 10);
+		expect(new Date(at("chill")).toISOString().slice(0, 10)).not.toBe(service);
+		expect(new Date(at("reheat")).toISOString().slice(0, 10)).toBe(service);
+		expect(placesOf(planned()).map(({ key }) => key)).not.toContain("chill");
+	});
+
+	it.each(HOUSE_CODE_KEYS)(
+		"cites the house's own code, %s, for both, and lets the probe decide",
+		(houseCode) => {
+			const about = planned(AHEAD, wanting({ houseCode }));
+			const { name, reheat } = HOUSE_CODES[houseCode];
+			expect(PLACE.chill.headline(about).says).toContain(`House code “${name}”`);
+			expect(PLACE.reheat.headline(about).says).toContain(READING.temperature(reheat.core_C));
+			for (const key of ["chill", "reheat"] as const)
+				expect(PLACE[key].headline(about).facts.map(({ label }) => label)).toContain(
+					"usual; the probe decides",
+				);
+		},
+	);
+});
+
+describe("colouring", () => {
+	it("says the trays where the oven was chosen, and the loads where the pan was", () => {
+		const oven = planned(RECIPE, KITCHEN, { ...ORDER, colour: "oven" });
+		const pan = planned(RECIPE, KITCHEN, { ...ORDER, colour: "pan" });
+		expect(PLACE.sear.figure(oven)).toBe(`${oven.plan.colour?.oven?.trays} trays`);
+		expect(PLACE.sear.figure(pan)).toBe(`${pan.plan.colour?.pan?.loads} loads`);
+		expect(PLACE.sear.paper?.(oven)[0]?.text).toContain("200 °C");
+		expect(PLACE.sear.paper?.(pan)[0]?.text).toContain("to deglaze");
+	});
+
+	it("asks for a searing pan where the kitchen has none, and prints nothing made up", () => {
+		const none = planned(RECIPE, equipped({ searPan: null, trays: [] }));
+		expect(PLACE.sear.figure(none)).toBe("no pan");
+		expect(PLACE.sear.headline(none)).toEqual({
+			title: "No searing pan",
+			says: "Choose one under Kitchen.",
+			facts: [],
+		});
+		expect(PLACE.sear.paper?.(none)).toEqual([]);
+	});
+
+	it("is left out of a dish that is not seared", () => {
+		const { sear: _, ...pale } = RECIPE;
+		expect(placesOf(planned(pale as Recipe)).map(({ key }) => key)).not.toContain("sear");
+	});
+});
+
+describe("every dish of the demonstration", () => {
+	it.each(DEMO_DISHES.map(({ name }) => name))("%s stands on the table of a sitting, or could", (name) => {
+		const recipe = DEMO_DISHES.find((dish) => dish.name === name);
+		if (!recipe) throw new Error("no such dish");
+		const made = plan(recipe, { ...ORDER, covers: 120 }, demo.kitchen);
+		const keys = placesOf(given(made, demo.kitchen)).map(({ key }) => key);
+		expect(keys).toContain("braise");
+		expect(keys.includes("sear")).toBe(recipe.sear !== undefined);
+	});
+});
