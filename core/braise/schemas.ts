@@ -1,5 +1,5 @@
 import { Type } from "@sinclair/typebox";
-import { Kilograms, Litres, Loss, Minutes, oneOf } from "../check/index.ts";
+import { Kilograms, Kilowatts, Litres, Loss, Minutes, oneOf } from "../check/index.ts";
 import { HEAT_KINDS, PIECE_FORMS } from "../heat/index.ts";
 import { CUTS, LID_KEYS } from "../trade/index.ts";
 
@@ -84,7 +84,7 @@ export const BraiseAsked = Type.Object({
 	),
 	oven: Type.Optional(
 		Type.Object({
-			power_kW: Type.Number({ exclusiveMinimum: 0, maximum: 100, allowed: "a power up to 100 kW" }),
+			power_kW: Kilowatts,
 			pans: Type.Integer({ minimum: 1, maximum: 100, allowed: "a whole number of pans from 1 to 100" }),
 		}),
 	),

@@ -152,5 +152,3 @@ function stockByPiece(given: unknown): unknown {
 	const asked = checked(StockByPiece, given);
 	return yieldFromStock(asked.onHand_kg, asked, losses(asked));
 }
-
-/** A hob holds a simmer or a boil; everything else is set to a temperature. */

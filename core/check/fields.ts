@@ -42,27 +42,35 @@ export const Spare = Type.Number({
 });
 
 export const Grams = Type.Number({
-	exclusiveMinimum: 0,
+	minimum: 0.001,
 	maximum: 100_000_000,
-	allowed: "a weight above 0 g",
+	allowed: "a weight from 0.001 g to 100 t",
 });
 
 export const Kilograms = Type.Number({
-	exclusiveMinimum: 0,
+	minimum: 0.001,
 	maximum: 100_000,
-	allowed: "a weight above 0 and up to 100,000 kg",
+	allowed: "a weight from 1 g to 100,000 kg",
 });
 
 export const Litres = Type.Number({
-	exclusiveMinimum: 0,
+	minimum: 0.001,
 	maximum: 100_000,
-	allowed: "a volume above 0 and up to 100,000 l",
+	allowed: "a volume from 1 ml to 100,000 l",
 });
 
+/** Of a burner, an oven, a chiller: the least still warms a pot. */
+export const Kilowatts = Type.Number({
+	minimum: 0.05,
+	maximum: 200,
+	allowed: "a power from 0.05 to 200 kW",
+});
+
+/** A side of a piece, a pan or a pot: nothing that is cooked or cooked in is thinner. */
 export const Millimetres = Type.Number({
-	exclusiveMinimum: 0,
+	minimum: 5,
 	maximum: 3000,
-	allowed: "a length above 0 and up to 3,000 mm",
+	allowed: "a length from 5 to 3,000 mm",
 });
 
 export const MillimetresOrNone = Type.Number({

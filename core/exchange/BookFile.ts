@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Loss, Name, oneOf } from "../check/index.ts";
+import { Grams, Loss, Name, oneOf } from "../check/index.ts";
 import {
 	ALLERGEN_NAMES,
 	CATEGORY_KEYS,
@@ -40,7 +40,7 @@ export const IngredientEntry = Type.Object(
 		density_g_per_ml: Type.Optional(
 			Type.Number({ minimum: 0.05, maximum: 5, allowed: "a density from 0.05 to 5 g/ml" }),
 		),
-		each_g: Type.Optional(Type.Number({ exclusiveMinimum: 0, maximum: 1e8, allowed: "a weight above 0 g" })),
+		each_g: Type.Optional(Grams),
 		trimLoss: Loss,
 		/** What it does in a pan, where that is another than its name and category say. */
 		givesWater: Type.Optional(Loss),

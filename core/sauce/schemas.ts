@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Litres, Millimetres, oneOf } from "../check/index.ts";
+import { Kilowatts, Litres, Millimetres, oneOf } from "../check/index.ts";
 
 export const THICKENERS = ["starch", "roux", "kneadedButter"] as const;
 export type Thickener = (typeof THICKENERS)[number];
@@ -10,11 +10,7 @@ export const Reduction = Type.Object({
 	target_l: Litres,
 	pot: Type.Object({ diameter_mm: Millimetres }),
 	/** Net: what reaches the liquid, not what the burner is sold as. */
-	power_kW: Type.Number({
-		exclusiveMinimum: 0,
-		maximum: 200,
-		allowed: "a power above 0 and up to 200 kW",
-	}),
+	power_kW: Kilowatts,
 	salt_pct: Type.Optional(Type.Number({ minimum: 0, maximum: 30, allowed: "a percentage from 0 to 30" })),
 });
 export type Reduction = Static<typeof Reduction>;

@@ -69,7 +69,7 @@ function scaleLine(line: ScaleLine, to: ScaleTo, field: string): ScaledLine {
 		return { name, role, factor, count: Math.max(1, Math.round(line.count * factor)) };
 	}
 	if (line.amount_g === undefined) {
-		throw refuse(`${field}.amount_g`, "is missing; a weight above 0 g or a count is needed");
+		throw refuse(`${field}.amount_g`, "is missing; a weight or a count is needed");
 	}
 	const amount_g = line.amount_g * factor;
 	return {
