@@ -1,0 +1,77 @@
+// @vitest-environment happy-dom
+import { screen } from "@testing-library/react";
+import { describe, expect, it } from "vitest";
+import { onScreen } from "../onScreen.testing.tsx";
+import { Choice, Field, LongText } from "./Field.tsx";
+import { NotSentNote } from "./NotSentNote.tsx";
+import { StaleNote } from "./StaleNote.tsx";
+
+describe("a field", () => {
+	it("is found by its label, with its unit beside it", () => {
+		onScreen(<Field label="Covers" name="covers" defaultValue="140" after="guests" />);
+		expect(screen.getByLabelText<HTMLInputElement>(/^Covers/).value).toBe("140");
+		expect(screen.getByText("guests")).toBeDefined();
+	});
+
+	it("that holds says nothing of being wrong", () => {
+		onScreen(<Field label="Covers" name="covers" />);
+		const field = screen.getByLabelText("Covers");
+		expect(field.getAttribute("aria-invalid")).toBeNull();
+		expect(field.getAttribute("aria-describedby")).toBeNull();
+	});
+
+	it.each([
+		["a field", <Field key="a" label="Covers" name="covers" defaultValue="lots" wrong="Lots was given." />],
+		[
+			"a choice",
+			<Choice key="b" label="Covers" name="covers" wrong="Lots was given.">
+				<option>lots</option>
+			</Choice>,
+		],
+		[
+			"a long text",
+			<LongText key="c" label="Covers" name="covers" defaultValue="lots" wrong="Lots was given." />,
+		],
+	])("%s that does not hold keeps what was typed and tells a reader why", (_, field) => {
+		onScreen(field);
+		const control = screen.getByRole(/choice/.test(String(_)) ? "combobox" : "textbox") as HTMLInputElement;
+		expect(control.value).toBe("lots");
+		expect(control.getAttribute("aria-invalid")).toBe("true");
+		const why = document.getElementById(control.getAttribute("aria-describedby") ?? "");
+		expect(why?.textContent).toBe("Lots was given.");
+	});
+
+	it("two of one page are described apart", () => {
+		onScreen(
+			<>
+				<Field label="Opens" name="opens" wrong="One." />
+				<Field label="Closes" name="closes" wrong="Two." />
+			</>,
+		);
+		const [opens, closes] = screen
+			.getAllByRole("textbox")
+			.map((field) => field.getAttribute("aria-describedby"));
+		expect(opens).not.toBe(closes);
+	});
+});
+
+describe("when somebody was quicker", () => {
+	it("what they changed is told at once, with both ways on", () => {
+		onScreen(
+			<StaleNote
+				stale={{ version: 5, changes: [{ who: "Ada", at: "Sat 14:05", what: "covers: 140 → 160" }] }}
+			/>,
+		);
+		const note = screen.getByRole("alert");
+		expect(note.textContent).toContain("covers: 140 → 160, by Ada at Sat 14:05");
+		expect(note.textContent).toContain("Save again to put it over theirs");
+		expect(screen.getByRole("link", { name: "Take theirs" })).toBeDefined();
+	});
+});
+
+describe("when the connection is gone", () => {
+	it("it is said that nothing is lost, and what to do", () => {
+		onScreen(<NotSentNote />);
+		expect(screen.getByRole("alert").textContent).toMatch(/still here.*Save again.*do not close/);
+	});
+});
