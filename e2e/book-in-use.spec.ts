@@ -157,3 +157,13 @@ test("a house that declares by the American list is told wheat, and not celery",
 	await expect(page.getByText("2 or more is allowed", { exact: false })).toBeVisible();
 	await expect(page.getByLabel("Salt at the end, from")).toHaveValue("2");
 });
+
+test("the house saved as it stands stays as it was, its time zone too", async ({ page }) => {
+	await page.goto("/kitchen");
+	const before = await page.getByText("Atlantic/Faroe", { exact: false }).first().textContent();
+	await page.goto("/kitchen/house");
+	await expect(page.getByLabel("Time zone")).toHaveValue("Atlantic/Faroe");
+	await page.getByRole("button", { name: /Save/ }).click();
+	await expect(page).toHaveURL(/\/kitchen$/);
+	await expect(page.getByText("Atlantic/Faroe", { exact: false }).first()).toHaveText(before ?? "");
+});
