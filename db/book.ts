@@ -1,16 +1,19 @@
 import { and, asc, desc, eq, inArray } from "drizzle-orm";
+import { groupBy } from "es-toolkit";
 import isEqual from "fast-deep-equal";
 import { nanoid } from "nanoid";
 import { refuse } from "#core/check";
 import {
 	checkPreparation,
 	checkRecipe,
+	givingWayTo,
 	type Ingredient,
 	isPreparation,
 	nextStates,
 	type Preparation,
 	type Recipe,
 	type RecipeState,
+	stateOf,
 	withMade,
 } from "#core/recipe";
 import { record } from "./events.ts";
@@ -102,9 +105,10 @@ export async function withLife(db: Reader, rows: readonly RecipeVersionRow[]): P
 			),
 		)
 		.orderBy(asc(recipeState.id));
+	const lives = groupBy(states, ({ recipeVersionId }) => recipeVersionId);
 	return rows.map((row) => {
-		const life = states.filter(({ recipeVersionId }) => recipeVersionId === row.id);
-		return { ...row, life, state: life.at(-1)?.state ?? "tested" };
+		const life = lives[row.id] ?? [];
+		return { ...row, life, state: stateOf(life) };
 	});
 }
 
@@ -216,10 +220,7 @@ async function writeVersion(
 /** The standards that a new one takes the place of. */
 export async function retireOthers(tx: Transaction, id: string, number: number, who: string): Promise<void> {
 	const rows = await tx.select().from(recipeVersion).where(eq(recipeVersion.recipeId, id));
-	const standing = (await withLife(tx, rows)).filter(
-		(version) => version.state === "standard" && version.number !== number,
-	);
-	for (const version of standing) {
+	for (const version of givingWayTo(number, await withLife(tx, rows))) {
 		await tx.insert(recipeState).values({
 			recipeVersionId: version.id,
 			state: "retired",

@@ -9,7 +9,7 @@ import {
 	type RecipeEntry,
 	type VersionEntry,
 } from "#core/exchange";
-import { isPreparation } from "#core/recipe";
+import { isPreparation, stateOf } from "#core/recipe";
 import { retireOthers } from "./book.ts";
 import { usersOf } from "./ingredients.ts";
 import { AT_ONCE, reindex } from "./listing.ts";
@@ -172,7 +172,7 @@ export function applyImport(
 			recipes.map(({ entry }) => entry),
 		);
 		for (const { entry } of recipes.filter(({ verdict }) => verdict === "changed")) {
-			const standard = entry.versions.filter(({ life }) => life.at(-1)?.state === "standard").at(-1);
+			const standard = entry.versions.findLast(({ life }) => stateOf(life) === "standard");
 			if (standard) await retireOthers(tx, entry.id, standard.number, who);
 		}
 		await writeEvents(tx, plan, who);

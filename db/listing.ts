@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, inArray, type SQL, sql } from "drizzle-orm";
-import { chunk } from "es-toolkit";
+import { chunk, groupBy } from "es-toolkit";
 import {
 	ALLERGENS,
 	type Allergen,
@@ -9,6 +9,7 @@ import {
 	plainName,
 	type Recipe,
 	type RecipeState,
+	versionInUse,
 	withConsequences,
 } from "#core/recipe";
 import { type Cut, cutWords } from "#core/trade";
@@ -101,12 +102,9 @@ interface CurrentVersion {
 	readonly at: number;
 }
 
-/** A standard goes before one that is being tested, and both before what is retired; then the newer. */
-const RANK: Readonly<Record<RecipeState, number>> = { standard: 2, tested: 1, retired: 0 };
-
 /** The version of each recipe that holds now. */
 async function readCurrent(db: Reader, ids: readonly string[]): Promise<CurrentVersion[]> {
-	const current = new Map<string, CurrentVersion>();
+	const current: CurrentVersion[] = [];
 	for (const some of chunk(ids, AT_ONCE)) {
 		const rows = await db
 			.select({
@@ -121,18 +119,10 @@ async function readCurrent(db: Reader, ids: readonly string[]): Promise<CurrentV
 			.where(inArray(recipeVersion.recipeId, some))
 			.orderBy(asc(recipeState.id));
 		const states = new Map(rows.map((row) => [`${row.recipeId} ${row.number}`, row]));
-		for (const row of states.values()) {
-			const held = current.get(row.recipeId);
-			if (!held || better(row, held)) current.set(row.recipeId, row);
-		}
+		const byRecipe = groupBy([...states.values()], ({ recipeId }) => recipeId);
+		current.push(...Object.values(byRecipe).flatMap((versions) => versionInUse(versions) ?? []));
 	}
-	return [...current.values()];
-}
-
-function better(currentVersion: CurrentVersion, other: CurrentVersion): boolean {
-	return RANK[currentVersion.state] === RANK[other.state]
-		? currentVersion.number > other.number
-		: RANK[currentVersion.state] > RANK[other.state];
+	return current;
 }
 
 /** Most values one statement is given. */

@@ -1,6 +1,7 @@
+import { ShareEntry } from "#core/sitting";
 import type { SittingDetails } from "#db";
 import { readForm, type Typed, typedIn, type Wrong } from "../ui/forms/form.ts";
-import { readDetails, ShareForm } from "./sittingForm.ts";
+import { readDetails } from "./sittingForm.ts";
 
 interface Shares {
 	readonly uptake: number;
@@ -47,7 +48,7 @@ function readShares(form: FormData, typed: Typed): { shares: Map<string, Shares>
 	for (const id of form.getAll("dish").map(String)) {
 		const own = new FormData();
 		for (const field of ["uptake", "spare"]) own.set(field, typed[`${field}.${id}`] ?? "");
-		const read = readForm(ShareForm, own);
+		const read = readForm(ShareEntry, own);
 		if ("value" in read) {
 			shares.set(id, { uptake: read.value.uptake / 100, spare: read.value.spare / 100 });
 			continue;

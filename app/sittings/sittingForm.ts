@@ -1,26 +1,10 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Covers, LARGEST_COUNT, Name, Refusal, refuse } from "#core/check";
+import { LARGEST_COUNT, Refusal, refuse } from "#core/check";
 import { DIET_KEYS, type DietCount } from "#core/recipe";
+import { SittingEntry } from "#core/sitting";
 import { fromWallClock } from "#core/time";
 import type { SittingDetails } from "#db";
 import { type FormRead, readForm, typedIn, type Wrong, wrongOf } from "../ui/forms/form.ts";
-
-/** The details of a sitting as they are typed. */
-export const SittingForm = Type.Object({
-	name: Name,
-	room: Type.String({ maxLength: 80, allowed: "a room of up to 80 characters" }),
-	date: Type.String({ allowed: "a day such as 2026-11-28" }),
-	time: Type.String({ allowed: "a time such as 19:30" }),
-	covers: Covers,
-	hands: Type.Integer({ minimum: 1, maximum: 60, allowed: "a whole number of cooks from 1 to 60" }),
-	note: Type.String({ maxLength: 600, allowed: "a note of up to 600 characters" }),
-});
-
-/** One dish's share of the covers as it is typed. */
-export const ShareForm = Type.Object({
-	uptake: Type.Number({ exclusiveMinimum: 0, maximum: 100, allowed: "a percentage above 0 and up to 100" }),
-	spare: Type.Number({ minimum: 0, maximum: 100, allowed: "a percentage from 0 to 100" }),
-});
 
 const DietField = Type.Object({
 	covers: Type.Optional(
@@ -47,7 +31,7 @@ function readDiets(form: FormData): { diets: DietCount[]; wrong: Wrong } {
 
 /** Reads the details of a sitting; the day and time are the house's own. */
 export function readDetails(form: FormData, timeZone: string): FormRead<SittingDetails> {
-	const read = readForm(SittingForm, form);
+	const read = readForm(SittingEntry, form);
 	const { diets, wrong } = readDiets(form);
 	if ("wrong" in read) return { typed: read.typed, wrong: { ...read.wrong, ...wrong } };
 	if (Object.keys(wrong).length > 0) return { typed: typedIn(form), wrong };
@@ -59,7 +43,10 @@ export function readDetails(form: FormData, timeZone: string): FormRead<SittingD
 	}
 }
 
-function detailsOf({ date, time, ...details }: Static<typeof SittingForm>, timeZone: string): SittingDetails {
+function detailsOf(
+	{ date, time, ...details }: Static<typeof SittingEntry>,
+	timeZone: string,
+): SittingDetails {
 	if (fromWallClock(date, "12:00", timeZone) === undefined) {
 		throw refuse("date", `“${date}” was given; a day such as 2026-11-28 is allowed`);
 	}

@@ -11,9 +11,9 @@ const many = (seed: number, count: number) => {
 describe("numbers from a seed", () => {
 	it("are the same again for the same seed, and others for another", () => {
 		fc.assert(
-			fc.property(seeds, seeds, (one, other) => {
-				expect(many(one, 8)).toEqual(many(one, 8));
-				if ((one | 0) !== (other | 0)) expect(many(one, 8)).not.toEqual(many(other, 8));
+			fc.property(seeds, seeds, (first, second) => {
+				expect(many(first, 8)).toEqual(many(first, 8));
+				if ((first | 0) !== (second | 0)) expect(many(first, 8)).not.toEqual(many(second, 8));
 			}),
 		);
 	});

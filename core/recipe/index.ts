@@ -55,5 +55,5 @@ export { type DraftRead, readDraft } from "./readDraft.ts";
 export { type DraftLineRead, mainGrams, readTyped, type TypedRead } from "./readTyped.ts";
 export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";
 export { slugFor } from "./slugFor.ts";
-export { nextStates, type RecipeState } from "./versionLife.ts";
+export { givingWayTo, nextStates, type RecipeState, stateOf, versionInUse } from "./versionLife.ts";
 export { asScaleLine, gramsOrNull, ingredientOf, isCounted, lineGrams } from "./weighLine.ts";

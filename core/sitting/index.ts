@@ -1,1 +1,2 @@
+export { ShareEntry, SittingEntry, TrialEntry } from "./entries.ts";
 export { BASES, type BasisKey, cookedRecipe, newDish, orderOf, type SittingDish } from "./SittingDish.ts";

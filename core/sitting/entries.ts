@@ -1,0 +1,42 @@
+import { Type } from "@sinclair/typebox";
+import { Count, Covers, Name, oneOf } from "../check/index.ts";
+import { BASES } from "./SittingDish.ts";
+
+/** What is typed of a sitting and its dishes: percentages, and the house's own day and time. */
+
+const service = {
+	date: Type.String({ allowed: "a day such as 2026-11-28" }),
+	time: Type.String({ allowed: "a time such as 19:30" }),
+};
+
+const share = {
+	uptake: Type.Number({ minimum: 0.1, maximum: 100, allowed: "a percentage from 0.1 to 100" }),
+	spare: Type.Number({ minimum: 0, maximum: 100, allowed: "a percentage from 0 to 100" }),
+};
+
+/** The details of a sitting. */
+export const SittingEntry = Type.Object({
+	name: Name,
+	room: Type.String({ maxLength: 80, allowed: "a room of up to 80 characters" }),
+	...service,
+	covers: Covers,
+	hands: Type.Integer({ minimum: 1, maximum: 60, allowed: "a whole number of cooks from 1 to 60" }),
+	note: Type.String({ maxLength: 600, allowed: "a note of up to 600 characters" }),
+});
+
+/** One dish's share of the covers. */
+export const ShareEntry = Type.Object(share);
+
+/** What the long table's own control can change. */
+export const TrialEntry = Type.Object({
+	covers: Covers,
+	...share,
+	...service,
+	basis: oneOf(BASES),
+	onHand: Type.Optional(Type.String({ maxLength: 40, allowed: "a weight such as 17.4 kg" })),
+	pans: Type.Optional(Count),
+	panType: Type.Optional(Type.String({ maxLength: 40 })),
+	wishes: Type.Optional(Type.String({ maxLength: 2000 })),
+	line: Type.Optional(Type.String({ maxLength: 40 })),
+	colour: Type.Optional(oneOf(["", "pan", "oven"] as const)),
+});
