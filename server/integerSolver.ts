@@ -8,7 +8,7 @@ const highs = await loadHighs();
  * Most branches that one program may open, and most steps of the simplex method in each; then the
  * pans are chosen by bids. Counted, not timed: the same sitting is planned the same on any machine.
  */
-const MOST_NODES = 2000;
+const MOST_NODES = 1000;
 const MOST_STEPS = 200_000;
 /** Answers that are kept, since the same sitting is planned for every page that shows it. */
 const MOST_KEPT = 500;
