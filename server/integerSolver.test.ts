@@ -3,9 +3,10 @@ import { describe, expect, it } from "vitest";
 import type { IntegerProgram, Terms } from "#core/integer";
 import { choosePansWith } from "#core/pans";
 import { type DishToPlan, planSitting } from "#core/plan";
+import { INGREDIENTS } from "#db/demo";
 import { knowing, ORDER, RECIPE } from "../core/plan/dish.testing.ts";
 import { demoDish } from "../core/recipe/demoBook.testing.ts";
-import { INGREDIENTS } from "../db/demo/ingredients.ts";
+
 import { integerSolver } from "./integerSolver.ts";
 
 const amountOf = (terms: Terms, values: ReadonlyMap<string, number>) =>

@@ -1,1 +1,2 @@
+export { INGREDIENTS } from "./ingredients.ts";
 export { seedSkerryHouse } from "./skerryHouse.ts";
