@@ -118,10 +118,11 @@ describe("ingredients", () => {
 		trimLoss: 0,
 		pack_g: null,
 		origins: [],
+		described: true,
 		allergens: [],
 		mayContain: [],
 	} as const;
-	const fields = () => ({ ...KELP, origins: [], allergens: [], mayContain: [] });
+	const fields = () => ({ ...KELP, origins: [], described: true, allergens: [], mayContain: [] });
 
 	it("a new one gets a short name, and no second of its name", async () => {
 		expect(await addIngredient(store, "Ada", fields())).toBe("sugar-kelp");

@@ -11,8 +11,7 @@ import {
 } from "#core/exchange";
 import { isPreparation, stateOf } from "#core/recipe";
 import { retireOthers } from "./book.ts";
-import { usersOf } from "./ingredients.ts";
-import { AT_ONCE, reindex } from "./listing.ts";
+import { AT_ONCE, reindex, usersOf } from "./listing.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import {
@@ -107,6 +106,7 @@ function entryOf(
 		...given("takesRoom", row.takesRoom),
 		...given("salt_pct", row.salt_pct),
 		trimLoss: row.trimLoss,
+		...(row.described ? {} : { described: false }),
 		allergens: row.allergens,
 		mayContain: row.mayContain,
 		...given("pack_g", row.pack_g),
@@ -216,6 +216,7 @@ const EXCLUDED = {
 	takesRoom: sql`excluded.takes_room`,
 	salt_pct: sql`excluded.salt_pct`,
 	trimLoss: sql`excluded.trim_loss`,
+	described: sql`excluded.described`,
 	allergens: sql`excluded.allergens`,
 	mayContain: sql`excluded.may_contain`,
 	pack_g: sql`excluded.pack_g`,
@@ -227,6 +228,7 @@ function rowOf({ prices: _, ...entry }: IngredientEntry): typeof ingredient.$inf
 	return {
 		...entry,
 		cut: entry.cut ?? null,
+		described: entry.described ?? true,
 		supplier: entry.supplier ?? null,
 		density_g_per_ml: entry.density_g_per_ml ?? null,
 		each_g: entry.each_g ?? null,

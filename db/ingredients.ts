@@ -3,7 +3,7 @@ import { refuse } from "#core/check";
 import { plainName, slugFor } from "#core/recipe";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
-import { reindex } from "./listing.ts";
+import { reindex, usersOf } from "./listing.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import { ingredient, ingredientPrice, recipeListing, recipeUses } from "./schema.ts";
@@ -120,21 +120,6 @@ export function changeIngredient(
 			await reindex(tx, await usersOf(tx, [id]));
 		},
 	});
-}
-
-/** Recipes that name any of some ingredients themselves or through what is made from them. */
-export async function usersOf(tx: Transaction, ids: readonly string[]): Promise<string[]> {
-	const found = new Set<string>();
-	let names = [...ids];
-	while (names.length > 0) {
-		const rows = await tx
-			.select({ recipeId: recipeUses.recipeId })
-			.from(recipeUses)
-			.where(inArray(recipeUses.ingredientId, names));
-		names = rows.map(({ recipeId }) => recipeId).filter((recipeId) => !found.has(recipeId));
-		for (const name of names) found.add(name);
-	}
-	return [...found];
 }
 
 /** Adds what a pack costs from an instant on; the history is kept. */

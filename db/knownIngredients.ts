@@ -33,24 +33,10 @@ async function readBought(
 		readPricesPerKg(db, at),
 	]);
 	const bought = new Map(rows.map((row) => [row.id, asIngredient(row, prices.get(row.id) ?? null)]));
-	const known = withMade(preparations, bought);
-	for (const row of rows) {
-		const target = row.mergedInto === null ? undefined : known.get(endOf(row, rows));
-		if (target) known.set(row.id, target);
-	}
-	return known;
-}
-
-/** Follows merges of merges to the ingredient that is left. */
-function endOf(row: IngredientRow, rows: readonly IngredientRow[]): string {
-	const byId = new Map(rows.map((row) => [row.id, row]));
-	let end = row;
-	for (let step = 0; step < rows.length && end.mergedInto !== null; step += 1) {
-		const next = byId.get(end.mergedInto);
-		if (!next) break;
-		end = next;
-	}
-	return end.id;
+	const merged = new Map(
+		rows.flatMap(({ id, mergedInto }) => (mergedInto === null ? [] : [[id, mergedInto]])),
+	);
+	return withMade(preparations, bought, merged);
 }
 
 function asIngredient(row: IngredientRow, pricePerKg_minor: number | null): Ingredient {

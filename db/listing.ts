@@ -3,6 +3,7 @@ import { chunk, groupBy } from "es-toolkit";
 import {
 	ALLERGENS,
 	type Allergen,
+	carriedBy,
 	type Ingredient,
 	isPreparation,
 	type Preparation,
@@ -10,7 +11,6 @@ import {
 	type Recipe,
 	type RecipeState,
 	versionInUse,
-	withConsequences,
 } from "#core/recipe";
 import { type Cut, cutWords } from "#core/trade";
 import { readIngredients } from "./knownIngredients.ts";
@@ -70,9 +70,11 @@ function conditionsOf({ find = "", kind, state, cut, without = [], tag }: Sought
 		...(kind ? [eq(recipeListing.kind, kind)] : []),
 		state ? eq(recipeListing.state, state) : sql`${recipeListing.state} <> 'retired'`,
 		...(cut ? [eq(recipeListing.cut, cut)] : []),
-		...without.map(
-			(allergen) =>
-				sql`not exists (select 1 from json_each(${recipeListing.allergens}) where value = ${allergen})`,
+		// Free of it is only what neither contains it, nor may contain it, nor might for all that is known.
+		...without.flatMap((allergen) =>
+			[recipeListing.allergens, recipeListing.mayContain, recipeListing.notKnown].map(
+				(column) => sql`not exists (select 1 from json_each(${column}) where value = ${allergen})`,
+			),
 		),
 		...(tag ? [sql`exists (select 1 from json_each(${recipeListing.tags}) where value = ${tag})`] : []),
 	];
@@ -128,10 +130,13 @@ async function readCurrent(db: Reader, ids: readonly string[]): Promise<CurrentV
 /** Most values one statement is given. */
 export const AT_ONCE = 100;
 
-/** Writes what lists and searches say of some recipes anew, in the transaction of the change. */
+/**
+ * Writes what lists and searches say of some recipes anew, in the transaction of the change, and of
+ * all that is made with them: what is in a preparation is in every dish of it.
+ */
 export async function reindex(tx: Transaction, ids: readonly string[]): Promise<void> {
 	if (ids.length === 0) return;
-	const versions = await readCurrent(tx, ids);
+	const versions = await readCurrent(tx, [...new Set([...ids, ...(await usersOf(tx, ids))])]);
 	// What is made has to be listed before those that use it are described.
 	await writeListing(
 		tx,
@@ -141,6 +146,21 @@ export async function reindex(tx: Transaction, ids: readonly string[]): Promise<
 	const known = await readIngredients(tx);
 	await writeListing(tx, versions, known);
 	await writeSearch(tx, versions, known);
+}
+
+/** Recipes that name any of some ingredients themselves or through what is made from them. */
+export async function usersOf(tx: Reader, ids: readonly string[]): Promise<string[]> {
+	const found = new Set<string>();
+	let names = [...ids];
+	while (names.length > 0) {
+		const rows = await tx
+			.select({ recipeId: recipeUses.recipeId })
+			.from(recipeUses)
+			.where(inArray(recipeUses.ingredientId, names));
+		names = rows.map(({ recipeId }) => recipeId).filter((recipeId) => !found.has(recipeId));
+		for (const name of names) found.add(name);
+	}
+	return [...found];
 }
 
 async function writeListing(
@@ -167,7 +187,7 @@ function listed(
 	{ recipeId, number, doc, state, at }: CurrentVersion,
 	known: ReadonlyMap<string, Ingredient>,
 ): ListingRow {
-	const carried = doc.lines.flatMap((line) => known.get(line.ingredient)?.allergens ?? []);
+	const inside = doc.lines.flatMap((line) => known.get(line.ingredient) ?? []);
 	return {
 		recipeId,
 		number,
@@ -178,7 +198,7 @@ function listed(
 		sortName: plainName(doc.name),
 		summary: doc.summary,
 		cut: isPreparation(doc) ? null : doc.cut,
-		allergens: withConsequences(carried),
+		...carriedBy(inside),
 		tags: doc.tags ?? [],
 	};
 }

@@ -134,6 +134,8 @@ export const ingredient = sqliteTable("ingredient", {
 	givesWater: real("gives_water"),
 	takesRoom: integer("takes_room", { mode: "boolean" }),
 	salt_pct: real("salt_pct"),
+	/** Whether its allergens are described: only then is it free of those it does not name. */
+	described: integer("described", { mode: "boolean" }).notNull().default(true),
 	allergens: text("allergens", { mode: "json" }).$type<Allergen[]>().notNull(),
 	mayContain: text("may_contain", { mode: "json" }).$type<Allergen[]>().notNull().default([]),
 	/** Usual pack. */
@@ -328,6 +330,9 @@ export const recipeListing = sqliteTable(
 		number: integer("number").notNull(),
 		state: text("state").$type<RecipeState>().notNull(),
 		allergens: text("allergens", { mode: "json" }).$type<Allergen[]>().notNull(),
+		mayContain: text("may_contain", { mode: "json" }).$type<Allergen[]>().notNull().default([]),
+		/** What no line names while some are not described. */
+		notKnown: text("not_known", { mode: "json" }).$type<Allergen[]>().notNull().default([]),
 		tags: text("tags", { mode: "json" }).$type<string[]>().notNull(),
 		at: integer("at").notNull(),
 	},

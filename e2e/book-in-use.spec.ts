@@ -167,3 +167,24 @@ test("the house saved as it stands stays as it was, its time zone too", async ({
 	await expect(page).toHaveURL(/\/kitchen$/);
 	await expect(page.getByText("Atlantic/Faroe", { exact: false }).first()).toHaveText(before ?? "");
 });
+
+test("a dish with an ingredient that nobody has described is free of nothing more, until it is", async ({
+	page,
+}) => {
+	await page.goto("/book/ingredients/new?name=sea+beet");
+	await page.getByRole("button", { name: /Add it/ }).click();
+	await page.goto("/book/goat-shoulder/write");
+	await page.getByLabel(/^Line: 250 g carrots/).fill("250 g sea beet");
+	await expect(page.getByText("its allergens are not described yet")).toBeVisible();
+	await page.getByText(/^Draft, kept at/).waitFor();
+	await page.getByLabel("Why it is changed").fill("Sea beet from the shore.");
+	await page.getByRole("button", { name: "Approve as the standard" }).click();
+	await expect(page.getByText("Not described yet: sea beet.", { exact: false })).toBeVisible();
+	await page.goto("/book?find=goat&without=lupin");
+	await expect(page.getByRole("link", { name: /^Goat shoulder/ })).toHaveCount(0);
+	await page.goto("/book/ingredients/sea-beet");
+	await page.getByLabel(/^Its allergens are described/).check();
+	await page.getByRole("button", { name: /Save/ }).click();
+	await page.goto("/book?find=goat&without=lupin");
+	await expect(page.getByRole("link", { name: /^Goat shoulder/ })).toHaveCount(1);
+});

@@ -90,6 +90,12 @@ export function IngredientFields({ typed, wrong }: { readonly typed: Typed; read
 					<option value="no">no, it goes into the liquid</option>
 				</Choice>
 			</Grid>
+			<Ticks gridTemplateColumns="minmax(0,1fr)">
+				<label>
+					<input type="checkbox" name="described" defaultChecked={typed.described === "on"} />
+					Its allergens are described: it is free of what is not ticked below
+				</label>
+			</Ticks>
 			<Boxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
 			<Boxes legend="May contain traces of" of="may" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
 			<Boxes

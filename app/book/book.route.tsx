@@ -3,7 +3,14 @@ import { Type } from "@sinclair/typebox";
 import { useEffect, useRef } from "react";
 import { Form, Link, useSearchParams, useSubmit } from "react-router";
 import { oneOf } from "#core/check";
-import { ALLERGEN_LISTS, ALLERGENS, onList } from "#core/recipe";
+import {
+	ALLERGEN_LISTS,
+	ALLERGEN_NAMES,
+	ALLERGENS,
+	type Allergen,
+	type AllergenListKey,
+	onList,
+} from "#core/recipe";
 import { CUTS, cutWords } from "#core/trade";
 import { type Database, findRecipes, type ListingRow, readDrafts, readTags, type Sought } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
@@ -25,7 +32,7 @@ const SoughtForm = Type.Object({
 	kind: Type.Optional(oneOf(["", "dish", "preparation"] as const)),
 	state: Type.Optional(oneOf(["", "tested", "standard", "retired"] as const)),
 	cut: Type.Optional(oneOf(["", ...CUTS] as const)),
-	without: Type.Optional(Type.String({ maxLength: 40 })),
+	without: Type.Optional(oneOf(["", ...ALLERGEN_NAMES] as const)),
 	tag: Type.Optional(Type.String({ maxLength: 30 })),
 	sort: Type.Optional(oneOf(["name", "newest"] as const)),
 	page: Type.Optional(Type.Integer({ minimum: 1, maximum: 100_000 })),
@@ -35,8 +42,11 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 	const { store, house } = await visitOf(context);
 	const read = readForm(SoughtForm, new URL(request.url).searchParams);
 	const asked = "value" in read ? read.value : {};
-	const listed = ALLERGEN_LISTS[house.allergenList].of;
-	const without = listed.find((allergen) => allergen === asked.without);
+	const without = asked.without || undefined;
+	// What an address asks for is looked for and shown, on the house's list or not.
+	const offered = ALLERGEN_NAMES.filter(
+		(name) => name === without || onList(house.allergenList, [name]).length > 0,
+	);
 	const page = asked.page ?? 1;
 	const sought: Sought = {
 		find: asked.find ?? "",
@@ -63,7 +73,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 		recipes: rows.map((row) => rowView(row, house.allergenList)),
 		tags: tags.map(({ tag }) => tag),
 		cuts: CUTS.map((cut) => ({ key: cut, words: cutWords(cut) })),
-		allergens: listed.map((key) => ({ key, words: ALLERGENS[key] })),
+		allergens: offered.map((key) => ({ key, words: ALLERGENS[key] })),
 		drafts,
 	};
 }
@@ -76,8 +86,7 @@ async function draftsFor(db: Database) {
 		.map(({ recipeId, doc, who }) => ({ id: recipeId, name: doc.fields.name || "Without a name yet", who }));
 }
 
-function rowView(row: ListingRow, list: keyof typeof ALLERGEN_LISTS) {
-	const found = onList(list, row.allergens).map((allergen) => ALLERGENS[allergen]);
+function rowView(row: ListingRow, list: AllergenListKey) {
 	const what = row.cut ? cutWords(row.cut) : "preparation";
 	return {
 		id: row.recipeId,
@@ -85,8 +94,19 @@ function rowView(row: ListingRow, list: keyof typeof ALLERGEN_LISTS) {
 		summary: row.summary,
 		about: `${what} · ${stateWords(row.state).toLowerCase()} no. ${row.number}`,
 		tags: row.tags,
-		allergens: found.length > 0 ? `Contains ${found.join(", ")}.` : `None of ${ALLERGEN_LISTS[list].words}.`,
+		allergens: listedAllergens(row, list),
 	};
+}
+
+/** "Contains celery. May contain mustard." */
+function listedAllergens(row: ListingRow, list: AllergenListKey): string {
+	const words = (says: string, found: readonly Allergen[]) => {
+		const named = onList(list, found).map((allergen) => ALLERGENS[allergen]);
+		return named.length > 0 ? [`${says} ${named.join(", ")}.`] : [];
+	};
+	const all = [...words("Contains", row.allergens), ...words("May contain", row.mayContain)];
+	const unknown = onList(list, row.notKnown).length > 0 ? ["Some lines are not described."] : [];
+	return [...all, ...unknown].join(" ") || `None of ${ALLERGEN_LISTS[list].words}.`;
 }
 
 const List = chakra("ul", {

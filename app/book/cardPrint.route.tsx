@@ -5,6 +5,7 @@ import { readKitchen, readRecipe, readRecipeRow } from "#db";
 import { LineTable } from "../ui/parts/LineTable.tsx";
 import { Paper, PaperHead, PaperMethod, PrintPage } from "../ui/parts/Paper.tsx";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
+import { allergenLines } from "../ui/words/allergenView.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
 import type { Route } from "./+types/cardPrint.route";
 import { type CardSize, hasSize, readSize } from "./cardSize.ts";
@@ -32,8 +33,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		facts,
 		groups,
 		steps,
-		allergens: allergens.found.map(({ name, presence, from }) => `${presence} ${name} (${from})`),
-		list: allergens.list,
+		allergens: allergenLines(allergens),
 		about: `${stateWords(version.state)} no. ${version.number} · ${house.name}, printed ${reading.day(reading.now)}`,
 		paper: preferences.paper,
 	};
@@ -73,7 +73,7 @@ export default function CardPrint({ loaderData: card }: Route.ComponentProps) {
 				<LineTable groups={card.groups} onPaper />
 				<PaperMethod steps={card.steps} />
 				<h2>Allergens</h2>
-				<p>{card.allergens.length > 0 ? card.allergens.join("; ") : `None of ${card.list}`}.</p>
+				<p>{card.allergens.join("; ")}.</p>
 			</Paper>
 		</PrintPage>
 	);

@@ -53,16 +53,15 @@ function schoolWords({ what, from, to }: Pair): Pair {
 	return { what: question.words, from: words(from), to: words(to) };
 }
 
+const PRESENCE_WORDS = { contains: "contains", mayContain: "may contain", notKnown: "not known" } as const;
+
 function allergenPairs(from: Recipe | Preparation, to: Recipe | Preparation, { kitchen }: CardHouse): Pair[] {
 	const namesOf = (doc: Recipe | Preparation) =>
 		new Map(
 			allergensIn(
 				doc.lines.map((line) => ingredientOf(line, kitchen.known.byId)),
 				kitchen.policy.allergenList,
-			).map((found) => [
-				found.allergen,
-				`${found.presence === "contains" ? "contains" : "may contain"} (${found.from.join(", ")})`,
-			]),
+			).map((found) => [found.allergen, `${PRESENCE_WORDS[found.presence]} (${found.from.join(", ")})`]),
 		);
 	const [before, after] = [namesOf(from), namesOf(to)];
 	return [...new Set([...before.keys(), ...after.keys()])].flatMap((allergen) => {

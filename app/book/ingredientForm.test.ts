@@ -26,6 +26,7 @@ describe("an ingredient as it is typed", () => {
 				name: "dry cider",
 				category: "wine",
 				cut: null,
+				described: false,
 				supplier: null,
 				density_g_per_ml: 1.01,
 				each_g: null,

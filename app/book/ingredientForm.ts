@@ -54,6 +54,7 @@ function fieldsOf(typed: Static<typeof IngredientForm>, form: FormData): Ingredi
 		salt_pct: typed.salt ?? null,
 		pack_g: rounded(gramsIn("pack", typed.pack, density_g_per_ml)),
 		origins: ticked("origin", ORIGINS),
+		described: form.get("described") === "on",
 		allergens: ticked("contains", ALLERGEN_NAMES),
 		mayContain: ticked("may", ALLERGEN_NAMES),
 	};
@@ -126,6 +127,7 @@ export function typedOf(row: IngredientFields, units: UnitSystem): Record<string
 		room: row.takesRoom === null ? "" : row.takesRoom ? "yes" : "no",
 		salt: row.salt_pct === null ? "" : String(row.salt_pct),
 		pack: grams(row.pack_g),
+		described: row.described ? "on" : "",
 		...Object.fromEntries([
 			...on("origin", row.origins),
 			...on("contains", row.allergens),

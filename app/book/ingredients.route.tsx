@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Form, Link } from "react-router";
-import { ALLERGENS, CATEGORIES, CATEGORY_KEYS, onList, plainName } from "#core/recipe";
+import { ALLERGENS, CATEGORIES, CATEGORY_KEYS, carriedBy, onList, plainName } from "#core/recipe";
 import { countUses, readIngredientRows, readIngredients } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
@@ -40,9 +40,11 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 				category: CATEGORIES[row.category].words,
 				price: price === null ? "not known" : pricePerWeight(price, house.currency, reading.units),
 				trim: row.trimLoss > 0 ? percent(row.trimLoss) : "",
-				allergens: onList(house.allergenList, row.allergens)
-					.map((allergen) => ALLERGENS[allergen])
-					.join(", "),
+				allergens: row.described
+					? onList(house.allergenList, carriedBy([row]).allergens)
+							.map((allergen) => ALLERGENS[allergen])
+							.join(", ")
+					: "not described yet",
 				uses: uses.get(row.id) ?? 0,
 			};
 		}),

@@ -69,9 +69,13 @@ function allergenWords({ allergens }: Plan): string {
 		allergens.filter((found) => found.presence === presence).map(({ allergen }) => ALLERGENS[allergen]);
 	const contains = named("contains");
 	const mayContain = named("mayContain");
+	const notKnown = [
+		...new Set(allergens.flatMap(({ presence, from }) => (presence === "notKnown" ? from : []))),
+	];
 	const words = [
 		...(contains.length > 0 ? [`contains ${contains.join(", ")}`] : []),
 		...(mayContain.length > 0 ? [`may contain ${mayContain.join(", ")}`] : []),
+		...(notKnown.length > 0 ? [`not known for ${notKnown.join(", ")}`] : []),
 	];
 	return words.length > 0 ? words.join("; ") : "none of the house's list in its lines";
 }

@@ -9,7 +9,7 @@ import { checksOf } from "../places/braise/checks.ts";
 import { PLACE, tasksOf } from "../places/index.ts";
 import { pansWords, setWords } from "../places/words.ts";
 import type { PlannedDishRow } from "../ui/server/planned.server.ts";
-import { type AllergenView, allergenView } from "../ui/words/allergenView.ts";
+import { allergenLines, allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
 import { lineView } from "../ui/words/lineView.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
@@ -103,17 +103,11 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			caution: step.caution ?? null,
 		})),
 		checks: checksOf(given),
-		allergens: allergenWords(allergenView(plan.allergens, policy.allergenList)),
+		allergens: allergenLines(allergenView(plan.allergens, policy.allergenList)),
 		warnings: plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),
 		cautions: cautionsOf(plan, code, policy.liftLimit_kg, reading),
 		code: `“${code.name}” follows ${code.source}; for reference only.`,
 	};
-}
-
-/** "contains celery (celery, light chicken stock)"; none of the list when there is none. */
-function allergenWords({ found, list }: AllergenView): string[] {
-	if (found.length === 0) return [`none of ${list} in the lines of this card`];
-	return found.map(({ name, presence, from }) => `${presence} ${name} (${from})`);
 }
 
 interface Task {

@@ -48,6 +48,8 @@ export const IngredientEntry = Type.Object(
 		salt_pct: Type.Optional(
 			Type.Number({ minimum: 0, maximum: 100, allowed: "grams of salt in 100 g, from 0 to 100" }),
 		),
+		/** False while nobody has described its allergens: then it is free of none. */
+		described: Type.Optional(Type.Boolean()),
 		allergens: Type.Array(oneOf(ALLERGEN_NAMES), { uniqueItems: true }),
 		mayContain: Type.Array(oneOf(ALLERGEN_NAMES), { uniqueItems: true }),
 		pack_g: Type.Optional(WholeGrams),

@@ -28,9 +28,7 @@ const PRICE_COLUMNS = ["id", "pack_g", "price_minor", "from"] as const;
 
 /** Ingredients as CSV, UTF-8 with a heading. */
 export function ingredientsToCsv(ingredients: readonly IngredientEntry[]): string {
-	const rows = ingredients.map((entry) =>
-		COLUMNS.map((column) => cell(entry[column as keyof IngredientEntry])),
-	);
+	const rows = ingredients.map((entry) => COLUMNS.map((column) => cellOf(entry, column)));
 	return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: "\n", escapeFormulae: true });
 }
 
@@ -42,7 +40,19 @@ export function pricesToCsv(ingredients: readonly IngredientEntry[]): string {
 	return Papa.unparse({ fields: [...PRICE_COLUMNS], data: rows }, { newline: "\n", escapeFormulae: true });
 }
 
-function cell(value: unknown): string {
+/** What stands in a cell for nothing: an empty one says nothing at all. */
+const NONE = "none";
+
+type Column = (typeof COLUMNS)[number];
+
+/** Lists of allergens that are described, and empty, say so. */
+const DECLARED: ReadonlySet<Column> = new Set(["allergens", "mayContain"]);
+
+function cellOf(entry: IngredientEntry, column: Column): string {
+	const value = entry[column as keyof IngredientEntry];
+	if (Array.isArray(value) && value.length === 0) {
+		return DECLARED.has(column) && entry.described !== false ? NONE : "";
+	}
 	if (value === undefined || value === null) return "";
 	return Array.isArray(value) ? value.join(" ") : String(value);
 }
@@ -100,20 +110,24 @@ const YES_OR_NO: ReadonlyMap<string, boolean> = new Map([
 ]);
 
 /**
- * A row as an entry, on top of what the book has of it: columns that the table does not
- * have stay as they are, empty cells are left out, lists are parted, numbers are numbers.
+ * A row as an entry, on top of what the book has of it: what the table says nothing of stays as it
+ * is, be it a column it does not have or an empty cell. "none" takes a value away, and says of the
+ * allergens that there are none. A new ingredient whose allergens stand nowhere is not described.
  */
 function entryOf(row: Row, held: IngredientEntry | undefined): Record<string, unknown> {
-	const entry: Record<string, unknown> = { ...(held ?? NEW_ENTRY) };
+	const entry: Record<string, unknown> = { ...(held ?? { ...NEW_ENTRY, described: false }) };
 	for (const column of COLUMNS) {
-		if (row[column] !== undefined) entry[column] = valueIn(column, row[column].trim());
+		const text = (row[column] ?? "").trim();
+		if (text !== "") entry[column] = valueIn(column, text);
+		if (text !== "" && column === "allergens") entry.described = undefined;
 	}
 	return Object.fromEntries(Object.entries(entry).filter(([, value]) => value !== undefined));
 }
 
 function valueIn(column: string, text: string): unknown {
-	if (LISTS.has(column)) return text === "" ? [] : text.split(/[\s;]+/);
-	if (text === "") return column === "trimLoss" ? 0 : undefined;
+	const isNone = text.toLowerCase() === NONE;
+	if (LISTS.has(column)) return isNone ? [] : text.split(/[\s;]+/);
+	if (isNone) return column === "trimLoss" ? 0 : undefined;
 	if (column === "takesRoom") return YES_OR_NO.get(text.toLowerCase()) ?? text;
 	return NUMBERS.has(column) ? numberIn(text) : text;
 }

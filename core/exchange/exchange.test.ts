@@ -245,8 +245,8 @@ describe("tables", () => {
 		expect(read.ingredients.map(({ entry }) => entry)).toEqual(BOOK.ingredients);
 	});
 
-	it("of a few columns leave the others as they are; an empty cell takes away", () => {
-		const csv = "id,name,category,each_g,trimLoss\nsalt,salt,salt,,0.1\n";
+	it("of a few columns leave the others as they are; an empty cell says nothing, and “none” takes away", () => {
+		const csv = "id,name,category,each_g,trimLoss,density_g_per_ml\nsalt,salt,salt,none,0.1,\n";
 		const [step] = planImport(readCsv(csv, [SALT]), { ...EMPTY, ingredients: [SALT] }).ingredients;
 		const { each_g: _, ...rest } = SALT;
 		expect(step?.says).toBe("weight of one, trim");

@@ -195,8 +195,10 @@ function knownAfter(
 	refused: NotRead[],
 ): ReadonlyMap<string, Ingredient> {
 	const bought = new Map<string, Ingredient>();
+	const merged = new Map<string, string>();
 	for (const entry of [...book.ingredients, ...ingredients.map((step) => step.entry)]) {
-		const { prices: _, mergedInto: __, origins, ...fields } = entry;
+		const { prices: _, mergedInto, origins, ...fields } = entry;
+		if (mergedInto !== undefined) merged.set(entry.id, mergedInto);
 		bought.set(entry.id, ingredient(origins.length > 0 ? { ...fields, origins } : fields));
 	}
 	const made = new Map<string, Preparation>();
@@ -205,7 +207,7 @@ function knownAfter(
 		if (doc && isPreparation(doc)) made.set(id, doc);
 	}
 	try {
-		return withMade(made, bought);
+		return withMade(made, bought, merged);
 	} catch (error) {
 		if (!(error instanceof Refusal)) throw error;
 		refused.push({ line: 1, what: "preparations", why: error.message });

@@ -24,6 +24,8 @@ export interface Ingredient {
 	readonly salt_pct: number | null;
 	/** Share lost in cleaning it, where a line does not say its own. */
 	readonly trimLoss: number;
+	/** Whether its allergens are described: only then is it free of those it does not name. */
+	readonly described: boolean;
 	readonly allergens: readonly Allergen[];
 	/** What it may carry traces of. */
 	readonly mayContain: readonly Allergen[];
@@ -39,6 +41,8 @@ export interface Ingredient {
 export interface Made {
 	/** Names of the ingredients that bring an allergen. */
 	readonly from: Readonly<Partial<Record<Allergen, readonly string[]>>>;
+	/** Names of the ingredients whose allergens are not described. */
+	readonly notDescribed: readonly string[];
 	/** Names of the ingredients whose price is not known. */
 	readonly withoutPrice: readonly string[];
 }
@@ -58,6 +62,7 @@ export function ingredient({ category = "vegetable", ...given }: Given): Ingredi
 		takesRoom: null,
 		salt_pct: null,
 		trimLoss: 0,
+		described: true,
 		allergens: [],
 		mayContain: [],
 		pack_g: null,

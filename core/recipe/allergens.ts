@@ -49,18 +49,7 @@ export const ALLERGEN_LISTS = {
 export type AllergenListKey = keyof typeof ALLERGEN_LISTS;
 export const ALLERGEN_LIST_KEYS = Object.keys(ALLERGEN_LISTS) as AllergenListKey[];
 
-/**
- * Allergens as an ingredient carries them, with what follows from one another: wheat
- * brings gluten.
- */
-export function withConsequences(carried: readonly Allergen[]): Allergen[] {
-	const all = new Set(carried);
-	if (all.has("wheat")) all.add("gluten");
-	return ALLERGEN_NAMES.filter((name) => all.has(name));
-}
-
 /** Those of the allergens that a list names, in the order of the list. */
 export function onList(list: AllergenListKey, found: readonly Allergen[]): Allergen[] {
-	const carried = withConsequences(found);
-	return ALLERGEN_LISTS[list].of.filter((name) => carried.includes(name));
+	return ALLERGEN_LISTS[list].of.filter((name) => found.includes(name));
 }

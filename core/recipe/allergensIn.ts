@@ -1,39 +1,37 @@
-import { type Allergen, type AllergenListKey, onList } from "./allergens.ts";
+import { ALLERGEN_LISTS, type Allergen, type AllergenListKey } from "./allergens.ts";
+import { type Presence, presenceAmong, presenceIn } from "./carried.ts";
 import type { Ingredient } from "./Ingredient.ts";
 
 /** An allergen of a dish with the lines that bring it. */
 export interface AllergenFound {
 	readonly allergen: Allergen;
-	/** `contains` when a line has it in it, `mayContain` when lines carry at most traces. */
-	readonly presence: "contains" | "mayContain";
+	/**
+	 * `contains` when a line has it in it, `mayContain` when lines carry at most traces, `notKnown`
+	 * when no line names it and some are not described.
+	 */
+	readonly presence: Presence;
 	/** Names of the ingredients; of what is made in the house, with what inside it brings it. */
 	readonly from: readonly string[];
 }
 
 /**
  * Allergens of the lines of a dish, in the order of the house's list, each traced to what
- * brings it. What no line carries is not there: it is free of the rest, as far as the
- * ingredients are described.
+ * brings it. A dish is free of what is not here: every line says so.
  */
 export function allergensIn(ingredients: readonly Ingredient[], list: AllergenListKey): AllergenFound[] {
 	const distinct = [...new Map(ingredients.map((ingredient) => [ingredient.id, ingredient])).values()];
-	const carried = distinct.flatMap(({ allergens, mayContain }) => [...allergens, ...mayContain]);
-	return onList(list, carried).map((allergen) => {
-		const holding = distinct.filter(({ allergens }) => onList(list, allergens).includes(allergen));
-		if (holding.length > 0) {
-			return {
-				allergen,
-				presence: "contains",
-				from: holding.map((ingredient) => traced(ingredient, allergen)),
-			};
-		}
-		const traces = distinct.filter(({ mayContain }) => onList(list, mayContain).includes(allergen));
-		return { allergen, presence: "mayContain", from: traces.map((trace) => traced(trace, allergen)) };
+	return ALLERGEN_LISTS[list].of.flatMap((allergen) => {
+		const presence = presenceAmong(distinct, allergen);
+		if (presence === null) return [];
+		const bringing = distinct.filter((ingredient) => presenceIn(ingredient, allergen) === presence);
+		return [
+			{ allergen, presence, from: bringing.map((ingredient) => traced(ingredient, allergen, presence)) },
+		];
 	});
 }
 
 /** "light stock (celery)" */
-function traced({ name, made }: Ingredient, allergen: Allergen): string {
-	const inside = made?.from[allergen] ?? (allergen === "gluten" ? made?.from.wheat : undefined);
+function traced({ name, made }: Ingredient, allergen: Allergen, presence: Presence): string {
+	const inside = presence === "notKnown" ? made?.notDescribed : made?.from[allergen];
 	return inside && inside.length > 0 ? `${name} (${inside.join(", ")})` : name;
 }

@@ -1,6 +1,7 @@
 import { refuse } from "../check/index.ts";
 import { PLACES } from "../trade/index.ts";
-import { ALLERGENS, type Allergen, withConsequences } from "./allergens.ts";
+import { ALLERGENS, type Allergen } from "./allergens.ts";
+import { carriedBy } from "./carried.ts";
 import { type Draft, type DraftStep, emptyLine, emptyStep } from "./Draft.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { mainGrams, readTyped } from "./readTyped.ts";
@@ -125,7 +126,7 @@ function changesIn(before: Draft, after: Draft): string[] {
 /** Allergens that come in or go out with the lines. */
 function allergenChanges(before: Draft, after: Draft, named: ReadonlyMap<string, Ingredient>): string[] {
 	const carried = (draft: Draft) =>
-		withConsequences(readTyped(draft, named).lines.flatMap(({ ingredient }) => ingredient?.allergens ?? []));
+		carriedBy(readTyped(draft, named).lines.flatMap(({ ingredient }) => ingredient ?? [])).allergens;
 	const [had, has] = [carried(before), carried(after)];
 	const words = (what: string, found: readonly Allergen[]) =>
 		found.length > 0 ? [`${what}: ${found.map((allergen) => ALLERGENS[allergen]).join(", ")}.`] : [];

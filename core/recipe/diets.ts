@@ -1,6 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { LARGEST_COUNT, oneOf } from "../check/index.ts";
-import { type Allergen, withConsequences } from "./allergens.ts";
+import type { Allergen } from "./allergens.ts";
+import { presenceIn } from "./carried.ts";
 import type { Origin } from "./categories.ts";
 import type { Ingredient } from "./Ingredient.ts";
 
@@ -15,10 +16,14 @@ interface Diet {
 
 /** What guests are counted by. */
 export const DIETS = {
-	vegetarian: { words: "vegetarian", allergens: [], origins: ["meat", "pork", "fish"] },
+	vegetarian: {
+		words: "vegetarian",
+		allergens: ["fish", "crustaceans", "molluscs"],
+		origins: ["meat", "pork", "fish"],
+	},
 	vegan: {
 		words: "vegan",
-		allergens: ["milk", "egg"],
+		allergens: ["milk", "egg", "fish", "crustaceans", "molluscs"],
 		origins: ["meat", "pork", "fish", "milk", "egg", "honey"],
 	},
 	noPork: { words: "no pork", allergens: [], origins: ["pork"] },
@@ -54,9 +59,8 @@ export type DietCount = Static<typeof DietCount>;
 export function inTheWayOf(diet: DietKey, ingredients: readonly Ingredient[]): string[] {
 	const { allergens, origins }: Diet = DIETS[diet];
 	const bars = (ingredient: Ingredient) =>
-		withConsequences([...ingredient.allergens, ...ingredient.mayContain]).some((found) =>
-			allergens.includes(found),
-		) || ingredient.origins.some((origin) => origins.includes(origin));
+		allergens.some((allergen) => presenceIn(ingredient, allergen) !== null) ||
+		ingredient.origins.some((origin) => origins.includes(origin));
 	return [...new Set(ingredients.filter(bars).map(({ name }) => name))];
 }
 

@@ -6,10 +6,10 @@ export {
 	type Allergen,
 	type AllergenListKey,
 	onList,
-	withConsequences,
 } from "./allergens.ts";
 export { type AllergenFound, allergensIn } from "./allergensIn.ts";
 export { type CardServes, cardServes } from "./cardServes.ts";
+export { carriedBy, type Presence, presenceAmong, presenceIn } from "./carried.ts";
 export {
 	CATEGORIES,
 	CATEGORY_KEYS,

@@ -1,6 +1,7 @@
 import { refuse } from "../check/index.ts";
 import { toBase, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
-import { ALLERGEN_NAMES, type Allergen, withConsequences } from "./allergens.ts";
+import { ALLERGEN_NAMES, type Allergen } from "./allergens.ts";
+import { carriedBy, type Presence, presenceIn } from "./carried.ts";
 import { CATEGORIES } from "./categories.ts";
 import { type Ingredient, ingredient } from "./Ingredient.ts";
 import { inPan } from "./ingredientProperties.ts";
@@ -19,24 +20,42 @@ export function makesGrams({ makes, density_g_per_ml }: Preparation): number {
  *
  * @param preparations by short name
  * @param bought       by short name; a preparation of the same name goes before it
+ * @param merged       what was merged away, with what it was merged into: that is meant wherever it
+ *                     is named, inside preparations too
  * @returns everything a line can name, bought and made
  * @throws {Refusal} when preparations go round in a circle, naming it
  */
 export function withMade(
 	preparations: ReadonlyMap<string, Preparation>,
 	bought: ReadonlyMap<string, Ingredient>,
+	merged: ReadonlyMap<string, string> = new Map(),
 ): Map<string, Ingredient> {
 	const known = new Map(bought);
 	for (const id of preparations.keys()) known.delete(id);
-	const make = (id: string, path: readonly string[]): void => {
+	const make = (named: string, path: readonly string[]): void => {
+		const id = preparations.has(named) ? named : meantBy(named, merged);
 		const preparation = preparations.get(id);
-		if (!preparation || known.has(id)) return;
-		if (path.includes(id)) throw circle(path.slice(path.indexOf(id)), preparations);
-		for (const line of preparation.lines) make(line.ingredient, [...path, id]);
-		known.set(id, made(id, preparation, known));
+		if (preparation && !known.has(id)) {
+			if (path.includes(id)) throw circle(path.slice(path.indexOf(id)), preparations);
+			for (const line of preparation.lines) make(line.ingredient, [...path, id]);
+			known.set(id, made(id, preparation, known));
+		}
+		const meant = known.get(id);
+		if (id !== named && meant) known.set(named, meant);
 	};
-	for (const id of preparations.keys()) make(id, []);
+	for (const id of [...merged.keys(), ...preparations.keys()]) make(id, []);
 	return known;
+}
+
+/** Follows merges of merges to the ingredient that is left; merges in a circle mean themselves. */
+function meantBy(id: string, merged: ReadonlyMap<string, string>): string {
+	let end = id;
+	for (let step = 0; step <= merged.size; step += 1) {
+		const next = merged.get(end);
+		if (next === undefined) return end;
+		end = next;
+	}
+	return id;
 }
 
 function circle(path: readonly string[], preparations: ReadonlyMap<string, Preparation>) {
@@ -46,17 +65,16 @@ function circle(path: readonly string[], preparations: ReadonlyMap<string, Prepa
 
 function made(id: string, preparation: Preparation, known: ReadonlyMap<string, Ingredient>): Ingredient {
 	const inside = preparation.lines.map((line) => ingredientOf(line, known));
-	const carried = (read: (entry: Ingredient) => readonly Allergen[]) =>
-		withConsequences(inside.flatMap(read));
-	const allergens = carried((entry) => entry.allergens);
+	const { allergens, mayContain } = carriedBy(inside);
 	const origins = [...new Set(inside.flatMap((entry) => entry.origins))];
 	return {
 		...ingredient({ id, name: preparation.name, category: preparation.category }),
 		origins: origins.length > 0 ? origins : [CATEGORIES[preparation.category].origin],
 		density_g_per_ml: densityOf(preparation),
 		salt_pct: saltOf(preparation, inside),
+		described: inside.every(({ described }) => described),
 		allergens,
-		mayContain: carried((entry) => entry.mayContain).filter((allergen) => !allergens.includes(allergen)),
+		mayContain,
 		...priceOf(preparation, inside),
 	};
 }
@@ -92,7 +110,11 @@ function priceOf(
 	const known = withoutPrice.length === 0;
 	return {
 		pricePerKg_minor: known ? (cost / makesGrams(preparation)) * 1000 : null,
-		made: { from: tracesOf(inside), withoutPrice: [...new Set(withoutPrice)] },
+		made: {
+			from: tracesOf(inside),
+			notDescribed: notDescribedIn(inside),
+			withoutPrice: [...new Set(withoutPrice)],
+		},
 	};
 }
 
@@ -102,11 +124,20 @@ export function missingIn({ name, category, pricePerKg_minor, made: inside }: In
 	return inside ? [...inside.withoutPrice] : [name];
 }
 
+const CARRIES: ReadonlySet<Presence | null> = new Set(["contains", "mayContain"]);
+
+function notDescribedIn(inside: readonly Ingredient[]): string[] {
+	const names = inside.flatMap(({ name, described, made: within }) =>
+		described ? [] : (within?.notDescribed ?? [name]),
+	);
+	return [...new Set(names)];
+}
+
 function tracesOf(inside: readonly Ingredient[]): Partial<Record<Allergen, readonly string[]>> {
 	const found: Partial<Record<Allergen, string[]>> = {};
 	for (const allergen of ALLERGEN_NAMES) {
 		const names = inside
-			.filter((ingredient) => [...ingredient.allergens, ...ingredient.mayContain].includes(allergen))
+			.filter((ingredient) => CARRIES.has(presenceIn(ingredient, allergen)))
 			.flatMap((ingredient) => ingredient.made?.from[allergen] ?? [ingredient.name]);
 		if (names.length > 0) found[allergen] = [...new Set(names)];
 	}

@@ -237,6 +237,7 @@ function Said({ says, role, main_g }: SaidProps) {
 				(words) => ` · ${words}`,
 			)}
 			{ingredient.allergens.length > 0 ? ` · brings ${ingredient.allergens.join(", ")}` : ""}
+			{ingredient.described ? "" : " · its allergens are not described yet"}
 		</>
 	);
 }

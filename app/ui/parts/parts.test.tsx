@@ -116,6 +116,7 @@ describe("allergens", () => {
 			<Allergens
 				view={{
 					found: [{ name: "celery", presence: "contains", from: "celeriac purée" }],
+					notKnown: [],
 					freeOf: ["milk", "eggs"],
 					list: "the fourteen of the European list",
 				}}
@@ -129,7 +130,9 @@ describe("allergens", () => {
 
 	it("where none was found say the list, and never that it is safe", () => {
 		const { container } = onScreen(
-			<Allergens view={{ found: [], freeOf: [], list: "the nine of the American list" }} />,
+			<Allergens
+				view={{ found: [], notKnown: [], freeOf: ["milk"], list: "the nine of the American list" }}
+			/>,
 		);
 		expect(container.textContent).toContain(
 			"None of the nine of the American list, as the ingredients are described",
