@@ -1,6 +1,6 @@
 import { Type } from "@sinclair/typebox";
 import { LARGEST_COUNT, oneOf, Refusal, refuse } from "#core/check";
-import { parseWeight, type UnitSystem } from "#core/quantity";
+import { parseWeight, readNumber, type UnitSystem } from "#core/quantity";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
 
 /** What a card can be read at. */
@@ -72,7 +72,8 @@ function sizeOf({ basis, size, panType }: Typed, units: UnitSystem): CardSize {
 }
 
 function whole(text: string, what: string): number {
-	const value = Number(text.trim());
+	const isWhole = (value: number) => Number.isInteger(value) && value >= 1 && value <= LARGEST_COUNT;
+	const value = readNumber(text, "size", isWhole) ?? Number.NaN;
 	if (Number.isInteger(value) && value >= 1 && value <= LARGEST_COUNT) return value;
 	throw refuse("size", `“${text}” was given; a whole number of ${what} from 1 is allowed`);
 }
@@ -82,12 +83,7 @@ function kilograms(text: string, units: UnitSystem): number {
 }
 
 function factorOf(text: string): number {
-	const value = Number(
-		text
-			.trim()
-			.replace(",", ".")
-			.replace(/^[×x]\s*/, ""),
-	);
+	const value = readNumber(text.trim().replace(/^[×x]\s*/, ""), "size") ?? Number.NaN;
 	if (value > 0 && value <= 10_000) return value;
 	throw refuse("size", `“${text}” was given; a number above 0 and up to 10,000 is allowed`);
 }

@@ -3,6 +3,7 @@ import { Type } from "@sinclair/typebox";
 import { lazy, Suspense, useEffect, useState } from "react";
 import { data, Form, Link, redirect } from "react-router";
 import { compareCuts, costOfPlan } from "#core/cost";
+import { written } from "#core/quantity";
 import { durationWords } from "#core/time";
 import { readDish, readKitchen, readRecipeRow, setMenuPrice } from "#db";
 import { Field } from "../ui/forms/Field.tsx";
@@ -40,7 +41,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		portions: plan.chain.portions,
 		unit: reading.units === "us" ? "lb" : "kg",
 		currency,
-		menuPrice: row.menuPrice_minor === null ? "" : String(row.menuPrice_minor / minorUnitsOf(currency)),
+		menuPrice: row.menuPrice_minor === null ? "" : written(row.menuPrice_minor / minorUnitsOf(currency)),
 		...costView(cost, currency),
 		lines: [...cost.lines]
 			.sort((a, b) => (b.cost_minor ?? 0) - (a.cost_minor ?? 0))

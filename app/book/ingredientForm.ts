@@ -1,6 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Name, oneOf, Refusal, refuse } from "#core/check";
-import { parseQuantity, toBase, UNITS, type UnitSystem } from "#core/quantity";
+import { parseQuantity, toBase, UNITS, type UnitSystem, written } from "#core/quantity";
 import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, SUPPLIERS, type Supplier } from "#core/recipe";
 import { fromWallClock } from "#core/time";
 import { CUTS } from "#core/trade";
@@ -111,7 +111,9 @@ export function readPriceForm(
 export function typedOf(row: IngredientFields, units: UnitSystem): Record<string, string> {
 	const grams = (weight: number | null) => {
 		if (weight === null) return "";
-		return units === "us" ? `${Number((weight / 28.349523125).toPrecision(6))} oz` : `${weight} g`;
+		return units === "us"
+			? `${written(Number((weight / 28.349523125).toPrecision(6)))} oz`
+			: `${written(weight)} g`;
 	};
 	const on = (group: string, names: readonly string[]) =>
 		names.map((name) => [`${group}.${name}`, "on"] as const);
@@ -120,12 +122,12 @@ export function typedOf(row: IngredientFields, units: UnitSystem): Record<string
 		category: row.category,
 		cut: row.cut ?? "",
 		supplier: row.supplier ?? "",
-		density: row.density_g_per_ml === null ? "" : String(row.density_g_per_ml),
+		density: row.density_g_per_ml === null ? "" : written(row.density_g_per_ml),
 		each: grams(row.each_g),
-		trim: String(Number((row.trimLoss * 100).toPrecision(12))),
-		water: row.givesWater === null ? "" : String(Number((row.givesWater * 100).toPrecision(12))),
+		trim: written(Number((row.trimLoss * 100).toPrecision(12))),
+		water: row.givesWater === null ? "" : written(Number((row.givesWater * 100).toPrecision(12))),
 		room: row.takesRoom === null ? "" : row.takesRoom ? "yes" : "no",
-		salt: row.salt_pct === null ? "" : String(row.salt_pct),
+		salt: row.salt_pct === null ? "" : written(row.salt_pct),
 		pack: grams(row.pack_g),
 		described: row.described ? "on" : "",
 		...Object.fromEntries([

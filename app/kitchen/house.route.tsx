@@ -1,6 +1,7 @@
 import { Type } from "@sinclair/typebox";
 import { redirect } from "react-router";
 import { CURRENCIES, HouseEntry, houseFields, SCALE_READINGS, timeZonesWith } from "#core/kitchen";
+import { written } from "#core/quantity";
 import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { changeEquipment, readPanTypes } from "#db";
@@ -28,16 +29,16 @@ export async function loader({ context }: Route.LoaderArgs) {
 			opens: minuteClock(house.opens_min),
 			closes: minuteClock(house.closes_min),
 			headspace_mm: String(house.headspace_mm),
-			lift_kg: String(house.liftLimit_g / 1000),
+			lift_kg: written(house.liftLimit_g / 1000),
 			houseCode: house.houseCode,
 			searPanId: house.searPanId ?? "",
 			burners: String(house.burners),
-			hobPower_kW: String(house.hobPower_w / 1000),
+			hobPower_kW: written(house.hobPower_w / 1000),
 			currency: house.currency,
 			allergenList: house.allergenList,
 			scaleStep_g: String(house.scaleStep_g),
-			saltLow: String(house.saltLow_pct),
-			saltHigh: String(house.saltHigh_pct),
+			saltLow: written(house.saltLow_pct),
+			saltHigh: written(house.saltHigh_pct),
 			confidence: String(house.confidence_pct),
 			altitude_m: String(house.altitude_m),
 		},

@@ -4,6 +4,7 @@ import { Form } from "react-router";
 import { Refusal } from "#core/check";
 import { PanEntry, panFields } from "#core/kitchen";
 import { checkMeasured, insideAt, type PanShape, volumeBelow } from "#core/pans";
+import { numbersIn } from "#core/quantity";
 import { PanCut } from "../ui/drawings/PanCut.tsx";
 import { panDrawing } from "../ui/drawings/panDrawing.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
@@ -223,8 +224,9 @@ type Read =
 
 function shapeTyped(typed: Typed): Read | null {
 	const number = (field: string) => {
-		const value = Number((typed[field] ?? "").replace(",", "."));
-		return value > 0 ? value : null;
+		const numbers = numbersIn(typed[field] ?? "");
+		const [value = 0] = numbers;
+		return numbers.length === 1 && value > 0 ? value : null;
 	};
 	const round = typed.kind === "round";
 	const length_mm = number(round ? "diameter_mm" : "length_mm");

@@ -1,6 +1,7 @@
 import { data } from "react-router";
 import { OvenEntry, ovenFields } from "#core/kitchen";
 import { GASTRONORM_SIZES } from "#core/pans";
+import { written } from "#core/quantity";
 import { readOvens } from "#db";
 import { OvenCavity } from "../ui/drawings/OvenCavity.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
@@ -39,7 +40,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		sizes,
 		typed: {
 			...Object.fromEntries(Object.entries(row).map(([field, value]) => [field, String(value)])),
-			power_kW: row.power_w === null ? "" : String(row.power_w / 1000),
+			power_kW: row.power_w === null ? "" : written(row.power_w / 1000),
 		},
 		oven: {
 			name: row.name,

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { data } from "react-router";
 import { PanEntry, panFields } from "#core/kitchen";
 import { depthOf, emptyPanWeight, GASTRONORM_SIZES, shapeOfSizes, volumeBelow } from "#core/pans";
+import { written } from "#core/quantity";
 import { readPanTypes } from "#db";
 import { PanFromAbove } from "../ui/drawings/PanFromAbove.tsx";
 import { panDrawing } from "../ui/drawings/panDrawing.ts";
@@ -49,7 +50,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 }
 
 function litresTyped(field: string, ml: number | null): Record<string, string> {
-	return ml === null ? {} : { [field]: String(ml / 1000) };
+	return ml === null ? {} : { [field]: written(ml / 1000) };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {

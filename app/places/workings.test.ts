@@ -241,6 +241,7 @@ function quantityOf(text: string): number | null {
 	if (plain[2] === "g/l") return number / 1000;
 	const taken = takeQuantity(text.replace(/,(?=\d{3})/g, ""));
 	if (!taken || taken.quantity.unit === "piece") return number;
-	const base = toBase(taken.quantity.amount, taken.quantity.unit);
+	// What is shown has a point for decimals, with as many digits as it takes.
+	const base = toBase(taken.unclear.at(-1) ?? taken.quantity.amount, taken.quantity.unit);
 	return ["mm", "in"].includes(taken.quantity.unit) ? base : base / 1000;
 }

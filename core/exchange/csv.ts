@@ -1,5 +1,7 @@
+import type { TSchema } from "@sinclair/typebox";
 import Papa from "papaparse";
 import { checked, Refusal, refuse } from "../check/index.ts";
+import { readNumber, written } from "../quantity/index.ts";
 import { IngredientEntry } from "./BookFile.ts";
 import { type BookRead, MOST_ENTRIES, type NotRead, type Placed } from "./readBookText.ts";
 
@@ -54,6 +56,7 @@ function cellOf(entry: IngredientEntry, column: Column): string {
 		return DECLARED.has(column) && entry.described !== false ? NONE : "";
 	}
 	if (value === undefined || value === null) return "";
+	if (typeof value === "number") return written(value);
 	return Array.isArray(value) ? value.join(" ") : String(value);
 }
 
@@ -129,14 +132,39 @@ function valueIn(column: string, text: string): unknown {
 	if (LISTS.has(column)) return isNone ? [] : text.split(/[\s;]+/);
 	if (isNone) return column === "trimLoss" ? 0 : undefined;
 	if (column === "takesRoom") return YES_OR_NO.get(text.toLowerCase()) ?? text;
-	return NUMBERS.has(column) ? numberIn(text) : text;
+	return NUMBERS.has(column) ? numberIn(column, text) : text;
 }
 
 const NEW_ENTRY = { origins: [], allergens: [], mayContain: [], trimLoss: 0, prices: [] };
 
-function numberIn(text: string): number | string {
-	const value = Number(text.replace(",", "."));
-	return Number.isNaN(value) ? text : value;
+/** A day or an instant of ISO 8601, and nothing that a machine would guess a day from. */
+function instantIn(text: string): number {
+	const at = /^\d{4}-\d{2}-\d{2}(T[\d:.]+(Z|[+-]\d{2}:\d{2}))?$/.test(text.trim())
+		? Date.parse(text.trim())
+		: Number.NaN;
+	if (Number.isNaN(at)) {
+		throw refuse(
+			"from",
+			`“${text}” was given; a day such as 2026-11-28, or an instant of ISO 8601, is allowed`,
+		);
+	}
+	return at;
+}
+
+/** A number of a file; what is none is handed on for the schema to refuse by its field. */
+function numberIn(column: string, text: string): number | string {
+	return readNumber(text, column, (value) => isAllowed(column, value)) ?? text;
+}
+
+function isAllowed(column: string, value: number): boolean {
+	const field = (IngredientEntry.properties as Readonly<Record<string, TSchema>>)[column];
+	try {
+		if (field) checked(field, value);
+		return true;
+	} catch (error) {
+		if (error instanceof Refusal) return false;
+		throw error;
+	}
 }
 
 function readIngredients(rows: readonly Row[], there: readonly IngredientEntry[]): BookRead {
@@ -154,8 +182,11 @@ function readPrices(rows: readonly Row[], there: readonly IngredientEntry[]): Bo
 	const { notRead } = eachRow(rows, (row, line) => {
 		const entry = known.get((row.id ?? "").trim());
 		if (!entry) throw refuse("id", `“${row.id}” is not in the book; add the ingredient first`);
-		const from = Date.parse(row.from ?? "");
-		const price = { pack_g: numberIn(row.pack_g ?? ""), price_minor: numberIn(row.price_minor ?? ""), from };
+		const price = {
+			pack_g: numberIn("pack_g", row.pack_g ?? ""),
+			price_minor: numberIn("price_minor", row.price_minor ?? ""),
+			from: instantIn(row.from ?? ""),
+		};
 		const { prices: checkedPrices } = checked(IngredientEntry, { ...entry, prices: [price] });
 		const before = prices.get(entry.id);
 		if (before) before.push(...checkedPrices);

@@ -253,6 +253,19 @@ describe("tables", () => {
 		expect(step?.entry).toEqual({ ...rest, trimLoss: 0.1, prices: [] });
 	});
 
+	it.each([
+		['salt,"5,000",200,2026-11-28', /“5,000” could be 5000 or 5/],
+		["salt,1000,,2026-11-28", /price_minor/],
+		['salt,1000,"1,234",2026-11-28', /“1,234” could be 1234 or 1.234/],
+		["salt,1000,200,28.11.2026", /“28.11.2026” was given; a day such as 2026-11-28/],
+		["salt,1000,200,yesterday", /a day such as/],
+		["salt,1000,200,2026-13-45", /a day such as/],
+	])("of prices with %s is told by its line, and nothing is guessed", (row, why) => {
+		const { ingredients, notRead } = readCsv(`id,pack_g,price_minor,from\n${row}\n`, [SALT]);
+		expect(ingredients).toEqual([]);
+		expect(notRead).toMatchObject([{ line: 2, why: expect.stringMatching(why) }]);
+	});
+
 	it("of prices read back as they were, and are refused for what is not in the book", () => {
 		const csv = pricesToCsv([SALT]);
 		expect(isIdle(planImport(readCsv(csv, [SALT]), { ...EMPTY, ingredients: [SALT] }))).toBe(true);

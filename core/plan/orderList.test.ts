@@ -71,6 +71,26 @@ describe("what has to be bought", () => {
 		expect(rows[2]?.asPurchased_kg).toBeCloseTo(0.25 / 0.9, 9);
 	});
 
+	it("a dozen inside what is made in the house is twelve", () => {
+		const inDozens: Preparation = {
+			...MADE,
+			lines: MADE.lines.map((line) =>
+				line.ingredient === "bay" ? { ...line, amount: 1, unit: "dozen" } : line,
+			),
+		};
+		const byPiece: Preparation = {
+			...MADE,
+			lines: MADE.lines.map((line) => (line.ingredient === "bay" ? { ...line, amount: 12 } : line)),
+		};
+		const piecesOf = (made: Preparation) =>
+			orderList([dish("A", [[STOCK, 7000]])], new Map([["stock", made]]), KNOWN).find(
+				({ ingredient: item }) => item.name === "bay leaves",
+			)?.pieces;
+		expect(piecesOf(inDozens)).toBe(piecesOf(byPiece));
+		// Seven of the ten litres: 8.4 leaves, and leaves are whole.
+		expect(piecesOf(inDozens)).toBe(9);
+	});
+
 	it("counted things without a weight are ordered by the piece, whole", () => {
 		expect(rowOf("bay leaves", dish("A", [[STOCK, 7000]]), dish("B", [[BAY, 3, true]]))).toMatchObject({
 			pieces: 5,

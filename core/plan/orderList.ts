@@ -1,5 +1,6 @@
 import { wholeUp } from "../quantity/index.ts";
 import {
+	countOf,
 	type Ingredient,
 	ingredientOf,
 	isCounted,
@@ -106,7 +107,7 @@ function takenApart(
 		const inside = {
 			ingredient,
 			grams: isCountedOnly ? null : lineGrams(line, ingredient) * factor,
-			pieces: isCountedOnly ? line.amount * factor : 0,
+			pieces: isCountedOnly ? countOf(line) * factor : 0,
 			trimLoss: line.trimLoss ?? ingredient.trimLoss,
 			pack_kg: null,
 			dish: need.dish,

@@ -1,3 +1,4 @@
+import { written } from "./numbers.ts";
 import type { Quantity } from "./parseQuantity.ts";
 import { type Dimension, fromBase, UNITS, type UnitName, type UnitSystem } from "./units.ts";
 
@@ -7,16 +8,9 @@ import { type Dimension, fromBase, UNITS, type UnitName, type UnitSystem } from 
  * @example formatQuantity({ amount: 1.5, unit: "lb" }) // "1.5 lb"
  */
 export function formatQuantity({ amount, unit }: Quantity): string {
-	const digits = plainDigits(amount);
+	const digits = written(amount);
 	const { symbol } = UNITS[unit];
 	return symbol === "" ? digits : `${digits} ${symbol}`;
-}
-
-/** Digits without an exponent, since no cook writes 1e-7. */
-function plainDigits(amount: number): string {
-	const text = String(amount);
-	if (!text.includes("e")) return text;
-	return amount.toFixed(20).replace(/\.?0+$/, "");
 }
 
 /** Which unit is used from which size upward, in base units; the first that fits is taken. */

@@ -1,5 +1,6 @@
 export { gramsOf, millilitresOf, WATER_G_PER_ML } from "./density.ts";
 export { formatQuantity, readable, readingUnit, threeDigits } from "./formatQuantity.ts";
+export { numbersIn, readNumber, Unclear, unclearWords, written } from "./numbers.ts";
 export { parseQuantity, type Quantity, takeQuantity } from "./parseQuantity.ts";
 export { parseWeight } from "./parseWeight.ts";
 export type { Range } from "./Range.ts";

@@ -1,4 +1,5 @@
 import { refuse } from "../check/index.ts";
+import { numbersIn, Unclear } from "./numbers.ts";
 import { type Dimension, toBase, UNITS, type UnitName, unitNamed } from "./units.ts";
 
 export interface Quantity {
@@ -24,20 +25,20 @@ const VULGAR: Readonly<Record<string, string>> = {
 	"⅞": "7/8",
 };
 
-const NUMBER = String.raw`\d[\d.,]*`;
+const NUMBER = String.raw`(?:\d{1,3}(?:[\u00a0\u202f'’]\d{3})+(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+)`;
 const AMOUNT = new RegExp(`^([-−]?)\\s*(?:(${NUMBER})\\s+)?(\\d+)\\s*/\\s*(\\d+)|^([-−]?)\\s*(${NUMBER})`);
 
 /**
  * Reads one quantity at the start of a text: "1 1/2 lb", "750ml", "2 tbsp",
  * "0,5 kg", "½ l", "1 lb 4 oz", "350 °F", "3". A number without a unit counts pieces.
  *
- * A comma is a decimal mark ("0,5") unless exactly three digits follow a group
- * that does not start with 0 ("1,200 g" is twelve hundred); a point is always decimal.
+ * A comma and a point are both decimal marks ("0,5") and marks between thousands ("1,200,000").
+ * "1,200 g" could be either, and says so.
  *
- * @returns the quantity and the text that follows it; undefined when the text
- *          does not start with a number
+ * @returns the quantity, the text that follows it and, where its number could be two things, both;
+ *          undefined when the text does not start with a number
  */
-export function takeQuantity(text: string): { quantity: Quantity; rest: string } | undefined {
+export function takeQuantity(text: string): Taken | undefined {
 	const plain = spellOut(text);
 	const first = takeOne(plain);
 	if (!first) return undefined;
@@ -49,7 +50,15 @@ export function takeQuantity(text: string): { quantity: Quantity; rest: string }
 	return {
 		quantity: { amount: (whole + part) / factor, unit: first.quantity.unit },
 		rest: second.rest,
+		unclear: [...first.unclear, ...second.unclear],
 	};
+}
+
+interface Taken {
+	readonly quantity: Quantity;
+	readonly rest: string;
+	/** What the number could be, where it could be two things; the quantity has the first. */
+	readonly unclear: readonly number[];
 }
 
 /**
@@ -65,6 +74,7 @@ export function parseQuantity(text: string, field = "quantity", dimension?: Dime
 	if (taken?.rest.trim() !== "") {
 		throw refuse(field, `“${text}” was given; a number with a unit, such as 750 ml, is allowed`);
 	}
+	if (taken.unclear.length > 0) throw new Unclear(field, text.trim(), taken.unclear);
 	const measured = UNITS[taken.quantity.unit].dimension;
 	if (dimension && measured !== dimension) {
 		throw refuse(field, `“${text}” is a ${measured}; a ${dimension} is allowed`);
@@ -80,25 +90,24 @@ function spellOut(text: string): string {
 		.trim();
 }
 
-function takeOne(text: string): { quantity: Quantity; rest: string } | undefined {
+function takeOne(text: string): Taken | undefined {
 	const match = AMOUNT.exec(text);
 	if (!match) return undefined;
-	const amount = amountOf(match);
-	if (!Number.isFinite(amount)) return undefined;
-	return { ...takeUnit(text.slice(match[0].length), amount) };
+	const amounts = amountsOf(match);
+	const [amount] = amounts;
+	if (amount === undefined || !Number.isFinite(amount)) return undefined;
+	return {
+		...takeUnit(text.slice(match[0].length), amount),
+		unclear: amounts.length > 1 ? amounts : [],
+	};
 }
 
-function amountOf(match: RegExpExecArray): number {
+function amountsOf(match: RegExpExecArray): number[] {
 	const [, fractionSign, whole, over, under, sign, plain] = match;
-	if (plain !== undefined) return (sign ? -1 : 1) * decimal(plain);
+	if (plain !== undefined) return numbersIn(plain).map((value) => (sign ? -value : value));
 	const fraction = Number(over) / Number(under);
-	return (fractionSign ? -1 : 1) * ((whole === undefined ? 0 : decimal(whole)) + fraction);
-}
-
-function decimal(digits: string): number {
-	const trimmed = digits.replace(/[.,]$/, "");
-	if (/^[1-9]\d{0,2}(,\d{3})+(\.\d+)?$/.test(trimmed)) return Number(trimmed.replaceAll(",", ""));
-	return Number(trimmed.replace(",", "."));
+	const wholes = whole === undefined ? [0] : numbersIn(whole);
+	return wholes.map((value) => (fractionSign ? -1 : 1) * (value + fraction));
 }
 
 /** The longest run of up to two words that names a unit; none leaves a count. */

@@ -1,5 +1,13 @@
 import { Refusal } from "../check/index.ts";
-import { type Dimension, parseQuantity, type Quantity, toBase, UNITS } from "../quantity/index.ts";
+import {
+	type Dimension,
+	parseQuantity,
+	type Quantity,
+	readNumber,
+	toBase,
+	UNITS,
+	Unclear,
+} from "../quantity/index.ts";
 
 /**
  * Typed fields read as what they stand for. What does not hold is written down by field,
@@ -34,15 +42,14 @@ export class FieldReader {
 	/** A bare number; a decimal comma is one too. */
 	number(field: string): number {
 		const text = this.text(field);
-		const value = text === "" ? Number.NaN : Number(text.replace(",", "."));
-		return Number.isNaN(value) ? this.#refused(field, text, "a number") : value;
+		return this.#numberOf(field, text) ?? this.#refused(field, text, "a number");
 	}
 
 	/** A percentage, as a share. */
 	share(field: string): number {
 		const text = this.text(field).replace(/\s*%$/, "");
-		const value = text === "" ? Number.NaN : Number(text.replace(",", "."));
-		if (Number.isNaN(value)) return this.#refused(field, this.text(field), "a percentage");
+		const value = this.#numberOf(field, text, (percent) => percent <= 100);
+		if (value === undefined) return this.#refused(field, this.text(field), "a percentage");
 		return Number((value / 100).toPrecision(12));
 	}
 
@@ -67,8 +74,12 @@ export class FieldReader {
 		const text = this.text(field);
 		const match = /^(?:([\d.,]+)\s*h(?:ours?)?)?\s*(?:([\d.,]+)\s*(?:m(?:in(?:utes?)?)?)?)?$/i.exec(text);
 		if (text === "" || !match) return this.#refused(field, text, "minutes or hours, such as 45 or 14 h");
-		const [hours, minutes] = [match[1], match[2]].map((digits) => Number((digits ?? "0").replace(",", ".")));
-		return (hours ?? 0) * 60 + (minutes ?? 0);
+		const [hours = Number.NaN, minutes = Number.NaN] = [match[1], match[2]].map(
+			(digits) => this.#numberOf(field, digits ?? "0") ?? Number.NaN,
+		);
+		if (Number.isNaN(hours + minutes))
+			return this.#refused(field, text, "minutes or hours, such as 45 or 14 h");
+		return hours * 60 + minutes;
 	}
 
 	/** A quantity with its unit, of one of these dimensions. */
@@ -79,6 +90,7 @@ export class FieldReader {
 			if (allowed.includes(UNITS[quantity.unit].dimension)) return quantity;
 		} catch (error) {
 			if (!(error instanceof Refusal)) throw error;
+			if (error instanceof Unclear) return { amount: this.#asked(field, error), unit: "l" };
 		}
 		this.#refused(field, text, `a ${allowed.join(" or a ")} with its unit, such as 5 l`);
 		return { amount: Number.NaN, unit: "l" };
@@ -92,8 +104,25 @@ export class FieldReader {
 			return toBase(amount, measured);
 		} catch (error) {
 			if (!(error instanceof Refusal)) throw error;
+			if (error instanceof Unclear) return this.#asked(field, error);
 			return this.#refused(field, text, allowed);
 		}
+	}
+
+	/** Undefined when it is no number; NaN, and asked for, when it could be two. */
+	#numberOf(field: string, text: string, isAllowed?: (value: number) => boolean): number | undefined {
+		try {
+			return readNumber(text, field, isAllowed);
+		} catch (error) {
+			if (!(error instanceof Unclear)) throw error;
+			return this.#asked(field, error);
+		}
+	}
+
+	/** What could be two things is asked for in its own words. */
+	#asked(field: string, { problems: [problem] }: Unclear): number {
+		this.#wrong[field] = `${problem?.message}.`;
+		return Number.NaN;
 	}
 
 	#refused(field: string, text: string, allowed: string): number {

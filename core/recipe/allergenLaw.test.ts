@@ -10,6 +10,7 @@ import {
 	DIETS,
 	type Ingredient,
 	ingredient,
+	ingredientOf,
 	inTheWayOf,
 	type Preparation,
 	presenceIn,
@@ -152,6 +153,14 @@ describe("gluten and wheat", () => {
 		expect(allergensIn([declaring(["gluten"])], "us9")).toEqual([
 			{ allergen: "wheat", presence: "mayContain", from: ["x"] },
 		]);
+	});
+});
+
+describe("a line whose ingredient the book has not", () => {
+	it("is free of nothing", () => {
+		const line = { ingredient: "sea-beet", amount: 1, unit: "kg", role: "vegetable", group: "base" } as const;
+		const [first] = allergensIn([ingredientOf(line, new Map())], "eu14");
+		expect(first).toMatchObject({ presence: "notKnown", from: ["sea beet"] });
 	});
 });
 

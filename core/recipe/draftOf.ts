@@ -1,4 +1,4 @@
-import { formatQuantity } from "../quantity/index.ts";
+import { formatQuantity, written } from "../quantity/index.ts";
 import { DISH_FIELDS, type DishField, type Draft, PREPARATION_FIELDS } from "./Draft.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { lineText } from "./lineText.ts";
@@ -32,7 +32,7 @@ function draftLine(
 		text: lineText(line, ingredientOf(line, known)),
 		group: line.group,
 		role: line.role,
-		exponent: line.exponent === undefined ? "" : String(line.exponent),
+		exponent: line.exponent === undefined ? "" : written(line.exponent),
 		...(line.school ? { school: line.school } : {}),
 	};
 }
@@ -43,8 +43,8 @@ function draftStep(step: RecipeStep, index: number): Draft["steps"][number] {
 		place: step.place,
 		text: step.text,
 		station: step.station,
-		handsOn: String(step.handsOn_min),
-		waiting: String(step.waiting_min),
+		handsOn: written(step.handsOn_min),
+		waiting: written(step.waiting_min),
 		grows: step.grows,
 		temperature: step.temperature_C === undefined ? "" : `${step.temperature_C} °C`,
 		tools: step.tools ?? "",
@@ -54,7 +54,7 @@ function draftStep(step: RecipeStep, index: number): Draft["steps"][number] {
 	};
 }
 
-const percent = (share: number) => String(Number((share * 100).toPrecision(12)));
+const percent = (share: number) => written(Number((share * 100).toPrecision(12)));
 const grams = (weight: number) => `${weight} g`;
 
 function preparationFields(doc: Preparation): Record<string, string> {
@@ -65,7 +65,7 @@ function preparationFields(doc: Preparation): Record<string, string> {
 		tags: (doc.tags ?? []).join(", "),
 		category: doc.category,
 		makes: formatQuantity(doc.makes),
-		density: doc.density_g_per_ml === undefined ? "" : String(doc.density_g_per_ml),
+		density: doc.density_g_per_ml === undefined ? "" : written(doc.density_g_per_ml),
 	};
 }
 
@@ -77,21 +77,21 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		summary: doc.summary,
 		tags: (doc.tags ?? []).join(", "),
 		cut: doc.cut,
-		portions: String(doc.portions),
+		portions: written(doc.portions),
 		...("portion_g" in portion
 			? { portionBy: "weight", portion: grams(portion.portion_g) }
 			: {
 					portionBy: "piece",
-					piecesPerPortion: String(portion.piecesPerPortion),
+					piecesPerPortion: written(portion.piecesPerPortion),
 					bought: grams(portion.piece_g),
 				}),
 		trimLoss: percent(losses.trimLoss),
 		boneShare: losses.boneShare === undefined ? "" : percent(losses.boneShare),
 		cookingLoss: percent(losses.cookingLoss),
 		pack: doc.pack_kg === undefined ? "" : `${doc.pack_kg} kg`,
-		orderLead: String(doc.orderLead_days),
+		orderLead: written(doc.orderLead_days),
 		...pieceFields(doc),
-		gap: String(doc.gap_mm),
+		gap: written(doc.gap_mm),
 		...(marinate
 			? {
 					marinated: "yes",
@@ -103,18 +103,18 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		...(sear
 			? {
 					seared: "yes",
-					sides: String(sear.sides),
-					minutesPerSide: String(sear.minutesPerSide),
-					recovery: String(sear.recovery_min),
-					searGap: String(sear.gap_mm),
+					sides: written(sear.sides),
+					minutesPerSide: written(sear.minutesPerSide),
+					recovery: written(sear.recovery_min),
+					searGap: written(sear.gap_mm),
 				}
 			: { seared: "" }),
 		...lineFields(braise.line),
 		lid: braise.lid,
-		ovenLow: String(braise.oven_C.low),
-		ovenSet: String(braise.oven_C.set),
-		ovenHigh: String(braise.oven_C.high),
-		rest: String(doc.rest_min),
+		ovenLow: written(braise.oven_C.low),
+		ovenSet: written(braise.oven_C.set),
+		ovenHigh: written(braise.oven_C.high),
+		rest: written(doc.rest_min),
 		sauce: `${doc.sauce_ml} ml`,
 		reducedBy: doc.finish === undefined ? "" : percent(doc.finish.reduceBy),
 	};
@@ -125,18 +125,18 @@ function pieceFields({ piece }: Recipe): Partial<Record<DishField, string>> {
 	if (piece.shape === "block") {
 		return {
 			...weight,
-			length: String(piece.length_mm),
-			width: String(piece.width_mm),
-			height: String(piece.height_mm),
+			length: written(piece.length_mm),
+			width: written(piece.width_mm),
+			height: written(piece.height_mm),
 		};
 	}
-	const round = { ...weight, diameter: String(piece.diameter_mm) };
-	return piece.shape === "ball" ? round : { ...round, length: String(piece.length_mm) };
+	const round = { ...weight, diameter: written(piece.diameter_mm) };
+	return piece.shape === "ball" ? round : { ...round, length: written(piece.length_mm) };
 }
 
 function lineFields(line: Recipe["braise"]["line"]): Partial<Record<DishField, string>> {
 	if ("share" in line) return { lineBy: "share", lineAt: percent(line.share) };
 	return "over_mm" in line
-		? { lineBy: "over", lineAt: String(line.over_mm) }
-		: { lineBy: "below", lineAt: String(line.below_mm) };
+		? { lineBy: "over", lineAt: written(line.over_mm) }
+		: { lineBy: "below", lineAt: written(line.below_mm) };
 }

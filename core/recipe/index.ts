@@ -56,4 +56,4 @@ export { type DraftLineRead, mainGrams, readTyped, type TypedRead } from "./read
 export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";
 export { slugFor } from "./slugFor.ts";
 export { givingWayTo, nextStates, type RecipeState, stateOf, versionInUse } from "./versionLife.ts";
-export { asScaleLine, gramsOrNull, ingredientOf, isCounted, lineGrams } from "./weighLine.ts";
+export { asScaleLine, countOf, gramsOrNull, ingredientOf, isCounted, lineGrams } from "./weighLine.ts";

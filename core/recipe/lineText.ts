@@ -1,4 +1,11 @@
-import { formatQuantity, type Quantity, takeQuantity } from "../quantity/index.ts";
+import {
+	formatQuantity,
+	numbersIn,
+	type Quantity,
+	takeQuantity,
+	unclearWords,
+	written,
+} from "../quantity/index.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { plainName } from "./names.ts";
 import type { RecipeLine } from "./Recipe.ts";
@@ -6,6 +13,8 @@ import type { RecipeLine } from "./Recipe.ts";
 /** What a cook's line says by itself; role and group are chosen beside it. */
 export interface LineRead {
 	readonly quantity?: Quantity;
+	/** How the amount could be read, in words, where it could be two things. */
+	readonly unclear?: string;
 	/** The ingredient of the book it names. */
 	readonly ingredient?: Ingredient;
 	/** The name as it was typed, when the book has none like it. */
@@ -37,6 +46,9 @@ export function readLine(text: string, named: ReadonlyMap<string, Ingredient>): 
 	const { ingredient, name, clauses, guessed } = nameIn(rest, named);
 	return {
 		...(taken ? { quantity: taken.quantity } : {}),
+		...(taken && taken.unclear.length > 0
+			? { unclear: unclearWords(text.slice(0, text.length - taken.rest.length).trim(), taken.unclear) }
+			: {}),
 		...(ingredient ? { ingredient } : name ? { unknown: name } : {}),
 		guessed,
 		said: saidIn(clauses),
@@ -71,14 +83,14 @@ export function clausesOf({
 			? []
 			: [reducedTo === 0.5 ? "boiled down by half" : `boiled down to ${percent(reducedTo)} %`]),
 		...(trimLoss === undefined ? [] : [`${percent(trimLoss)} % trim`]),
-		...(late_min === undefined ? [] : [`${late_min} min before the end`]),
+		...(late_min === undefined ? [] : [`${written(late_min)} min before the end`]),
 		...(apart ? ["cooked apart"] : []),
 		...(marinade ? ["for the marinade"] : []),
 	];
 }
 
 function percent(share: number): string {
-	return String(Number((share * 100).toPrecision(12)));
+	return written(Number((share * 100).toPrecision(12)));
 }
 
 interface NameFound {
@@ -142,5 +154,5 @@ function shareLeft([, way, word, digits]: RegExpExecArray): number {
 }
 
 function number(digits = "0"): number {
-	return Number(digits.replace(",", "."));
+	return numbersIn(digits).at(-1) ?? Number.NaN;
 }

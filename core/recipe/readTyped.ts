@@ -1,3 +1,4 @@
+import { numbersIn } from "../quantity/index.ts";
 import type { Role } from "../trade/index.ts";
 import { CUTS, type Cut, cutWords } from "../trade/index.ts";
 import { CATEGORIES } from "./categories.ts";
@@ -103,7 +104,8 @@ function proposedRole(
 	return usual === "main" ? "vegetable" : usual;
 }
 
-function problemOf({ quantity, ingredient, unknown }: DraftLineRead): string | undefined {
+function problemOf({ quantity, unclear, ingredient, unknown }: DraftLineRead): string | undefined {
+	if (unclear) return `${unclear}.`;
 	if (!quantity) return "Start with an amount, such as 2.5 kg or 3.";
 	if (!ingredient) return unknown ? `“${unknown}” is not in the book yet.` : "Which ingredient?";
 	if (quantity.amount <= 0) return "An amount above 0 is needed.";
@@ -113,7 +115,7 @@ function problemOf({ quantity, ingredient, unknown }: DraftLineRead): string | u
 function rawLine(line: DraftLine, read: readonly DraftLineRead[], wrong: Record<string, string>) {
 	const found = read.find(({ key }) => key === line.key);
 	const { quantity, ingredient, role, said } = found ?? { said: {} };
-	const exponent = line.exponent.trim() === "" ? undefined : Number(line.exponent.replace(",", "."));
+	const exponent = line.exponent.trim() === "" ? undefined : (numbersIn(line.exponent).at(-1) ?? Number.NaN);
 	if (exponent !== undefined && !(exponent >= 0.5 && exponent <= 1)) {
 		wrong[`line.${line.key}`] = `“${line.exponent}” was given; an exponent from 0.5 to 1 is allowed.`;
 	}

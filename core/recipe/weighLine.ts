@@ -3,7 +3,7 @@ import type { ScaleLine } from "../scaling/index.ts";
 import { type Ingredient, ingredient } from "./Ingredient.ts";
 import type { RecipeLine } from "./Recipe.ts";
 
-/** The ingredient of a line; one that is not in the book is taken as water by volume, with nothing in it. */
+/** The ingredient of a line; one that is not in the book is taken as water by volume, and is not described. */
 export function ingredientOf(line: RecipeLine, known: ReadonlyMap<string, Ingredient>): Ingredient {
 	return (
 		known.get(line.ingredient) ??
@@ -11,6 +11,7 @@ export function ingredientOf(line: RecipeLine, known: ReadonlyMap<string, Ingred
 			id: line.ingredient,
 			name: line.ingredient.replaceAll("-", " "),
 			density_g_per_ml: WATER_G_PER_ML,
+			described: false,
 		})
 	);
 }
@@ -18,6 +19,11 @@ export function ingredientOf(line: RecipeLine, known: ReadonlyMap<string, Ingred
 /** Whether a line is given as a number of things rather than a weight. */
 export function isCounted(line: RecipeLine): boolean {
 	return UNITS[line.unit].dimension === "count" && line.role === "potent";
+}
+
+/** How many things a counted line is: a dozen is twelve. */
+export function countOf({ amount, unit }: Pick<RecipeLine, "amount" | "unit">): number {
+	return amount * UNITS[unit].factor;
 }
 
 /**
@@ -31,9 +37,9 @@ export function lineGrams({ amount, unit }: RecipeLine, ingredient: Ingredient):
 
 /** A recipe line as the scaling laws take it. */
 export function asScaleLine(line: RecipeLine, ingredient: Ingredient): ScaleLine {
-	const { role, exponent, amount, unit } = line;
+	const { role, exponent } = line;
 	const base = { name: ingredient.name, role, ...(exponent === undefined ? {} : { exponent }) };
-	if (isCounted(line)) return { ...base, count: amount * UNITS[unit].factor };
+	if (isCounted(line)) return { ...base, count: countOf(line) };
 	return { ...base, amount_g: lineGrams(line, ingredient) };
 }
 

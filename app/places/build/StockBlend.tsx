@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { Refusal } from "#core/check";
 import { blendStock } from "#core/liquid";
-import { threeDigits } from "#core/quantity";
+import { numbersIn, threeDigits } from "#core/quantity";
 import { Field } from "../../ui/forms/Field.tsx";
 import { Figure, Muted } from "../../ui/parts/parts.tsx";
 
@@ -67,7 +67,7 @@ export function StockBlend() {
 
 function blended(typed: Readonly<Record<Name, string>>) {
 	const numbers = Object.fromEntries(
-		FIELDS.map(({ name }) => [name, Number(typed[name].replace(",", "."))]),
+		FIELDS.map(({ name }) => [name, numbersIn(typed[name]).at(-1) ?? Number.NaN]),
 	) as Record<Name, number>;
 	const bad = FIELDS.find(({ name }) => typed[name].trim() === "" || !(numbers[name] >= 0));
 	if (bad) return { wrong: `${bad.label} needs a number from 0.` };

@@ -33,3 +33,32 @@ describe("a form", () => {
 		});
 	});
 });
+
+describe("a number that could be two things", () => {
+	const Form = Type.Object({
+		covers: Covers,
+		price: Type.Number({ minimum: 0 }),
+		density: Type.Number({ maximum: 5 }),
+	});
+	const read = (typed: Record<string, string>) =>
+		readForm(Form, new URLSearchParams({ covers: "140", price: "2", density: "1", ...typed }));
+
+	it.each([
+		["covers", "1,000", "1000 or 1"],
+		["covers", "5.000", "5000 or 5"],
+		["price", "1,234", "1234 or 1.234"],
+	])("%s of %s is asked for, and what was typed is kept", (field, text, either) => {
+		const told = read({ [field]: text });
+		if (!("wrong" in told)) throw new Error("it was taken one way");
+		expect(told.wrong).toEqual({ [field]: `“${text}” could be ${either}; write it one of these ways` });
+		expect(told.typed[field]).toBe(text);
+	});
+
+	it("is taken where only one of the two can stand there", () => {
+		expect(read({ density: "1.035" })).toMatchObject({ value: { density: 1.035 } });
+	});
+
+	it("in thousands with spaces, or as decimals, is what it is", () => {
+		expect(read({ covers: "1 000", price: "1,5" })).toMatchObject({ value: { covers: 1000, price: 1.5 } });
+	});
+});

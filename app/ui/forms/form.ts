@@ -1,5 +1,6 @@
-import type { Static, TObject } from "@sinclair/typebox";
+import type { Static, TObject, TSchema } from "@sinclair/typebox";
 import { checked, Refusal } from "#core/check";
+import { readNumber, Unclear } from "#core/quantity";
 
 /** What was typed, kept as it was typed. */
 export type Typed = Readonly<Record<string, string>>;
@@ -17,10 +18,12 @@ export function readForm<S extends TObject>(
 	form: FormData | URLSearchParams,
 ): FormRead<Static<S>> {
 	const typed = typedIn(form);
+	const { values, unclear } = valuesOf(schema, typed);
 	try {
-		return { value: checked(schema, valuesOf(schema, typed)) };
+		const value = checked(schema, values);
+		return Object.keys(unclear).length > 0 ? { typed, wrong: unclear } : { value };
 	} catch (error) {
-		if (error instanceof Refusal) return { typed, wrong: wrongOf(error) };
+		if (error instanceof Refusal) return { typed, wrong: { ...wrongOf(error), ...unclear } };
 		throw error;
 	}
 }
@@ -37,21 +40,44 @@ export function typedIn(form: FormData | URLSearchParams): Typed {
 	return typed;
 }
 
-function valuesOf(schema: TObject, typed: Typed): Record<string, unknown> {
-	return Object.fromEntries(
-		Object.entries(schema.properties).flatMap(([name, field]) => {
-			const value = readValue(typed[name], field.type);
-			return value === undefined ? [] : [[name, value]];
-		}),
-	);
+interface ValuesRead {
+	readonly values: Record<string, unknown>;
+	/** Numbers that could be two things: they are asked for. */
+	readonly unclear: Record<string, string>;
 }
 
-function readValue(text: string | undefined, type: unknown): unknown {
+function valuesOf(schema: TObject, typed: Typed): ValuesRead {
+	const values: Record<string, unknown> = {};
+	const unclear: Record<string, string> = {};
+	for (const [name, field] of Object.entries(schema.properties)) {
+		try {
+			const value = readValue(name, typed[name], field);
+			if (value !== undefined) values[name] = value;
+		} catch (error) {
+			if (!(error instanceof Unclear)) throw error;
+			unclear[name] = error.problems[0]?.message ?? "";
+			values[name] = error.numbers[0];
+		}
+	}
+	return { values, unclear };
+}
+
+function readValue(name: string, text: string | undefined, field: TSchema): unknown {
+	const { type } = field;
 	if (type === "boolean") return text === "on" || text === "true";
 	if (text === undefined) return undefined;
 	const trimmed = text.trim();
 	if (type !== "number" && type !== "integer") return trimmed;
 	if (trimmed === "") return undefined;
-	const number = Number(trimmed.replace(",", "."));
-	return Number.isNaN(number) ? trimmed : number;
+	return readNumber(trimmed, name, (value) => isAllowed(field, value)) ?? trimmed;
+}
+
+function isAllowed(field: TSchema, value: number): boolean {
+	try {
+		checked(field, value);
+		return true;
+	} catch (error) {
+		if (error instanceof Refusal) return false;
+		throw error;
+	}
 }
