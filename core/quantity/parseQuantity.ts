@@ -26,7 +26,9 @@ const VULGAR: Readonly<Record<string, string>> = {
 };
 
 const NUMBER = String.raw`(?:\d{1,3}(?:[\u00a0\u202f'’]\d{3})+(?:[.,]\d+)?|\d[\d.,]*|[.,]\d+)`;
-const AMOUNT = new RegExp(`^([-−]?)\\s*(?:(${NUMBER})\\s+)?(\\d+)\\s*/\\s*(\\d+)|^([-−]?)\\s*(${NUMBER})`);
+const AMOUNT = new RegExp(
+	`^([-−]?)\\s*(?:(${NUMBER})(?:\\s+|\\s*-\\s*))?(\\d+)\\s*/\\s*(\\d+)|^([-−]?)\\s*(${NUMBER})`,
+);
 
 /**
  * Reads one quantity at the start of a text: "1 1/2 lb", "750ml", "2 tbsp",
@@ -113,7 +115,7 @@ function amountsOf(match: RegExpExecArray): number[] {
 /** The longest run of up to two words that names a unit; none leaves a count. */
 function takeUnit(text: string, amount: number): { quantity: Quantity; rest: string } {
 	const two = /^\s*([^\s\d,;()]+\.?\s+[^\s\d,;()]+)(?=$|[\s,;()])/.exec(text);
-	const written = /^\s*([°"″×]?[^\s\d,;()"″]*)(?=$|[\s,;()\d])/.exec(text);
+	const written = /^\s*([°"″×]?[^\s\d,;()"″/]*)(?=$|[\s,;()\d/])/.exec(text);
 	for (const match of [two, written]) {
 		const named = match?.[1] ? unitNamed(match[1]) : undefined;
 		if (match && named) {

@@ -13,6 +13,10 @@ const BOOK = [
 	ingredient({ id: "creme-fraiche", name: "crème fraîche", category: "dairy" }),
 	ingredient({ id: "anchovy", name: "anchovies", category: "fish" }),
 	ingredient({ id: "tomato", name: "tomatoes", each_g: 110 }),
+	ingredient({ id: "garlic", name: "garlic", each_g: 6 }),
+	ingredient({ id: "egg", name: "eggs", category: "egg", each_g: 55 }),
+	ingredient({ id: "clove", name: "cloves", category: "spice", each_g: 0.1 }),
+	ingredient({ id: "carrot", name: "carrots", each_g: 110 }),
 ];
 const NAMED = namesOf(BOOK);
 const read = (text: string) => readLine(text, NAMED);
@@ -35,6 +39,59 @@ describe("a line as a cook types it", () => {
 		const { quantity, ingredient: found, said } = read(text);
 		expect(quantity?.amount).toBeCloseTo(amount, 9);
 		expect([quantity?.unit, found?.id, said.preparation]).toEqual([unit, id, preparation]);
+	});
+
+	it.each([
+		["1-1/2 lb tomatoes", 1.5, "lb", "tomato", undefined],
+		["1 - 1/2 lb tomatoes", 1.5, "lb", "tomato", undefined],
+		["2 x 400 g tins tomatoes, chopped", 800, "g", "tomato", "chopped"],
+		["3 × 0,5 l bottles of dry cider", 1.5, "l", "dry-cider", undefined],
+		["500 ml/1 pint dry cider", 500, "ml", "dry-cider", undefined],
+		["500 ml (1 pint) dry cider", 500, "ml", "dry-cider", undefined],
+		["450 g / 1 lb tomatoes", 450, "g", "tomato", undefined],
+		["3 large carrots, sliced", 3, "piece", "carrot", "large, sliced"],
+		["2 very small tomatoes", 2, "piece", "tomato", "very small"],
+		["2 heaped tbsp creme fraiche", 2, "tbsp", "creme-fraiche", "heaped"],
+		["about 200 g celery", 200, "g", "celery", undefined],
+		["approx. 200 g celery", 200, "g", "celery", undefined],
+		["ca. 2 kg pork collar", 2, "kg", "pork-collar", undefined],
+		[".5 l dry cider", 0.5, "l", "dry-cider", undefined],
+		["2 tbsps dry cider", 2, "tbsp", "dry-cider", undefined],
+		["3 tsps dry cider", 3, "tsp", "dry-cider", undefined],
+		["• 200 g celery", 200, "g", "celery", undefined],
+		["- 200 g celery", 200, "g", "celery", undefined],
+		["1. 200 g celery", 200, "g", "celery", undefined],
+		["4 cloves", 4, "piece", "clove", undefined],
+	])("as cooks write it: %s", (text, amount, unit, id, preparation) => {
+		const { quantity, ingredient: found, said } = read(text);
+		expect(quantity?.amount).toBeCloseTo(amount, 9);
+		expect([quantity?.unit, found?.id, said.preparation]).toEqual([unit, id, preparation]);
+	});
+
+	it.each([
+		["4 garlic cloves, crushed", 24, "garlic", "4 cloves, crushed"],
+		["4 cloves of garlic", 24, "garlic", "4 cloves"],
+		["1 clove garlic", 6, "garlic", "1 clove"],
+		["3 celery sticks", 150, "celery", "3 sticks"],
+		["2 large sticks of celery, sliced", 100, "celery", "2 sticks, sliced"],
+	])("a part is weighed: %s", (text, grams, id, preparation) => {
+		const { quantity, ingredient: found, said } = read(text);
+		expect([quantity, found?.id, said.preparation]).toEqual([{ amount: grams, unit: "g" }, id, preparation]);
+	});
+
+	it.each(["6 egg yolks", "6 yolks"])("%s are bought as six eggs", (text) => {
+		const { quantity, ingredient: found, said } = read(text);
+		expect(found?.id).toBe("egg");
+		const bought_g = (quantity?.amount ?? 0) / (1 - (said.trimLoss ?? 0));
+		expect(bought_g / 55).toBeCloseTo(6, 0);
+		expect(said.preparation).toBe("6 yolks");
+	});
+
+	it("a number that could be two things is asked for, whatever follows it", () => {
+		expect(read("1,250 kg pork collar").unclear).toBe(
+			"“1,250 kg” could be 1250 or 1.25; write it one of these ways",
+		);
+		expect(read("1,25 kg pork collar").unclear).toBeUndefined();
 	});
 
 	it.each([

@@ -8,6 +8,7 @@ import {
 } from "../quantity/index.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { plainName } from "./names.ts";
+import { type PartTaken, takePart } from "./parts.ts";
 import type { RecipeLine } from "./Recipe.ts";
 
 /** What a cook's line says by itself; role and group are chosen beside it. */
@@ -41,17 +42,80 @@ export type SaidOfLine = Pick<
  * @param named ingredients by every name they go by, from `namesOf`
  */
 export function readLine(text: string, named: ReadonlyMap<string, Ingredient>): LineRead {
-	const taken = takeQuantity(text.trim());
-	const rest = (taken?.rest ?? text).replace(/^[\s.,]*(of\s+)?/i, "").trim();
+	const heap = HEAPED.exec(text.trim().replace(BEFORE, ""));
+	const line = heap ? `${heap[1]}${heap[3]}` : text.trim().replace(BEFORE, "");
+	const taken = takeAmount(line);
+	const rest = (taken?.rest ?? line).replace(/^[\s.,]*(of\s+)?/i, "").trim();
+	const unclear =
+		taken && taken.unclear.length > 0
+			? { unclear: unclearWords(line.slice(0, line.length - taken.rest.length).trim(), taken.unclear) }
+			: {};
 	const { ingredient, name, clauses, guessed } = nameIn(rest, named);
+	const isWhole = ingredient !== undefined && !guessed;
+	const part =
+		taken?.quantity.unit === "piece" && !isWhole ? takePart(rest.replace(SIZE, ""), named) : undefined;
+	if (taken && part) return { ...partLine(taken.quantity.amount, part), ...unclear };
 	return {
 		...(taken ? { quantity: taken.quantity } : {}),
-		...(taken && taken.unclear.length > 0
-			? { unclear: unclearWords(text.slice(0, text.length - taken.rest.length).trim(), taken.unclear) }
-			: {}),
+		...unclear,
 		...(ingredient ? { ingredient } : name ? { unknown: name } : {}),
 		guessed,
-		said: saidIn(clauses),
+		said: saidIn(heap ? [(heap[2] ?? "").trim(), ...clauses] : clauses),
+	};
+}
+
+/** "2 heaped tbsp": how a spoon is filled is kept as preparation. */
+const HEAPED = /^([\d.,/½⅓⅔¼¾\s-]+)((?:heaped|heaping|rounded|level|scant)\s+)(.*)$/i;
+
+/** Bullets and numbers of a list, and that an amount is about right. */
+const BEFORE =
+	/^(?:[•▪‣◦*·]\s*|[-–—]\s+|\d+[.)]\s+(?=[\d.½⅓⅔¼¾]))?(?:(?:about|approx(?:imately)?\.?|roughly|around|circa|ca\.?|c\.)\s+|[~≈]\s*)?/i;
+
+/** Sizes and heaps before a name; they are kept as preparation. */
+const SIZE = /^(?:(?:very\s+)?(?:large|medium|small|big|heaped|level|rounded|scant)(?:-sized)?\s+)+/i;
+
+/** "2 x 400 g tins": so many times an amount, in what it is bought in. */
+const TIMES = /^(\d+)\s*[x×]\s*(?=[\d.½⅓⅔¼¾])/i;
+const HELD_IN = /^\s*(?:tins?|cans?|packs?|packets?|jars?|bottles?|cartons?|bags?)\b/i;
+
+/** An amount as cooks write it: several times over, or said again in other units. */
+function takeAmount(line: string): ReturnType<typeof takeQuantity> {
+	const times = TIMES.exec(line);
+	const taken = takeQuantity(times ? line.slice(times[0].length) : line);
+	if (!taken) return undefined;
+	const { quantity } = taken;
+	const count = times ? Number(times[1]) : 1;
+	const rest = taken.unclear.length > 0 ? taken.rest : withoutAgain(taken.rest);
+	return {
+		...taken,
+		quantity: { ...quantity, amount: quantity.amount * count },
+		rest: times ? rest.replace(HELD_IN, "") : rest,
+	};
+}
+
+/** The text after an amount, without the same amount in other units: "/1 pint", "(1 pint)". */
+function withoutAgain(rest: string): string {
+	const bracket = /^\s*\(([^)]*)\)/.exec(rest);
+	const inside = bracket ? takeQuantity(bracket[1] ?? "") : undefined;
+	if (bracket && inside?.rest.trim() === "" && inside.quantity.unit !== "piece") {
+		return rest.slice(bracket[0].length);
+	}
+	const slash = /^\s*\/\s*/.exec(rest);
+	const other = slash ? takeQuantity(rest.slice(slash[0].length)) : undefined;
+	return other && other.quantity.unit !== "piece" ? other.rest : rest;
+}
+
+/** So many of a part as its weight, with the count kept beside it. */
+function partLine(count: number, { ingredient, each_g, trimLoss, words, rest }: PartTaken): LineRead {
+	const said = saidIn(clausesIn(rest.replace(/^\s*,?/, "")));
+	const preparation = [`${written(count)} ${words}`, ...(said.preparation ? [said.preparation] : [])].join(
+		", ",
+	);
+	return {
+		quantity: { amount: Number((count * each_g).toPrecision(12)), unit: "g" },
+		ingredient,
+		guessed: false,
+		said: { ...(trimLoss === undefined ? {} : { trimLoss }), ...said, preparation },
 	};
 }
 
@@ -110,6 +174,11 @@ function nameIn(rest: string, named: ReadonlyMap<string, Ingredient>): NameFound
 		const left = rest.slice(end);
 		const clauses = clausesIn(left.replace(/^\s*,/, ""));
 		return { ingredient: found, name: found.name, clauses, guessed: /^\s*[^\s,;(]/.test(left) };
+	}
+	const size = SIZE.exec(rest)?.[0];
+	if (size) {
+		const { clauses, ...found } = nameIn(rest.slice(size.length), named);
+		return { ...found, clauses: [size.trim(), ...clauses] };
 	}
 	const [name = "", ...clauses] = clausesIn(rest);
 	return { name, clauses, guessed: false };
