@@ -31,7 +31,7 @@ const PRICE_COLUMNS = ["id", "pack_g", "price_minor", "from"] as const;
 /** Ingredients as CSV, UTF-8 with a heading. */
 export function ingredientsToCsv(ingredients: readonly IngredientEntry[]): string {
 	const rows = ingredients.map((entry) => COLUMNS.map((column) => cellOf(entry, column)));
-	return Papa.unparse({ fields: [...COLUMNS], data: rows }, { newline: "\n", escapeFormulae: true });
+	return asTable(COLUMNS, rows);
 }
 
 /** Prices of all ingredients as CSV, UTF-8 with a heading. */
@@ -39,7 +39,16 @@ export function pricesToCsv(ingredients: readonly IngredientEntry[]): string {
 	const rows = ingredients.flatMap(({ id, prices }) =>
 		prices.map(({ pack_g, price_minor, from }) => [id, pack_g, price_minor, new Date(from).toISOString()]),
 	);
-	return Papa.unparse({ fields: [...PRICE_COLUMNS], data: rows }, { newline: "\n", escapeFormulae: true });
+	return asTable(PRICE_COLUMNS, rows);
+}
+
+/** By this mark spreadsheets know that a table is UTF-8. */
+const MARK = "\uFEFF";
+
+function asTable(columns: readonly string[], data: readonly (string | number)[][]): string {
+	return (
+		MARK + Papa.unparse({ fields: [...columns], data: [...data] }, { newline: "\n", escapeFormulae: true })
+	);
 }
 
 /** What stands in a cell for nothing: an empty one says nothing at all. */
@@ -60,9 +69,15 @@ function cellOf(entry: IngredientEntry, column: Column): string {
 	return Array.isArray(value) ? value.join(" ") : String(value);
 }
 
+/** The line with which spreadsheets say what parts the cells. */
+const SEPARATOR = /^"?sep=(.)"?\r?\n/i;
+
 /** Whether a text is a table rather than JSON. */
 export function isCsv(text: string): boolean {
-	const [heading = ""] = text.replace(/^\uFEFF/, "").split(/\r?\n/, 1);
+	const [heading = ""] = text
+		.replace(/^\uFEFF/, "")
+		.replace(SEPARATOR, "")
+		.split(/\r?\n/, 1);
 	return !/^\s*[{[]/.test(heading) && /[,;\t]/.test(heading);
 }
 
@@ -74,24 +89,62 @@ export function isCsv(text: string): boolean {
  * @throws {Refusal} when the heading is of neither, or there are too many rows
  */
 export function readCsv(text: string, there: readonly IngredientEntry[]): BookRead {
-	const { data, meta } = Papa.parse<Record<string, string>>(text.replace(/^\uFEFF/, ""), {
-		header: true,
-		skipEmptyLines: "greedy",
-		preview: MOST_ENTRIES + 1,
-		transformHeader: (heading) => heading.trim(),
-	});
-	if (data.length > MOST_ENTRIES) {
+	const { heading, rows } = tableIn(text);
+	if (rows.length > MOST_ENTRIES) {
 		const most = MOST_ENTRIES.toLocaleString("en-GB");
 		throw refuse("rows", `more than ${most} were given; up to ${most} at once are allowed`);
 	}
-	const fields = new Set(meta.fields ?? []);
-	if (fields.has("price_minor")) return readPrices(data, there);
-	if (fields.has("name") && fields.has("category")) return readIngredients(data, there);
+	if (heading.includes("price_minor")) return readPrices(rows, there);
+	if (heading.includes("name") && heading.includes("category")) return readIngredients(rows, there);
 	throw refuse(
 		"line 1",
-		`the heading is ${[...fields].join(", ").slice(0, 120)}; ${COLUMNS.join(", ")} or ${PRICE_COLUMNS.join(", ")} is allowed`,
+		`the heading is ${heading.join(", ").slice(0, 120)}; ${COLUMNS.join(", ")} or ${PRICE_COLUMNS.join(", ")} is allowed`,
 	);
 }
+
+interface Table {
+	readonly heading: readonly string[];
+	readonly rows: readonly TableRow[];
+}
+
+interface TableRow {
+	/** Line of the file where it begins, from 1; a cell may go over several. */
+	readonly line: number;
+	readonly row: Row;
+}
+
+/** A table row by row, empty lines left out but counted; one row more than is allowed at most. */
+function tableIn(text: string): Table {
+	const plain = text.replace(/^\uFEFF/, "");
+	const separator = SEPARATOR.exec(plain);
+	let line = separator ? 2 : 1;
+	let heading: string[] | undefined;
+	const rows: TableRow[] = [];
+	Papa.parse<string[]>(separator ? plain.slice(separator[0].length) : plain, {
+		...(separator?.[1] ? { delimiter: separator[1] } : {}),
+		step: ({ data: cells }, parser) => {
+			const begins = line;
+			line += 1 + cells.reduce((sum, text) => sum + (text.match(/\r\n|\r|\n/g)?.length ?? 0), 0);
+			if (cells.every((text) => text.trim() === "")) return;
+			if (!heading) heading = cells.map((name) => name.trim());
+			else rows.push({ line: begins, row: rowOf(heading, cells) });
+			if (rows.length > MOST_ENTRIES) parser.abort();
+		},
+	});
+	return { heading: heading ?? [], rows };
+}
+
+function rowOf(heading: readonly string[], cells: readonly string[]): Row {
+	return Object.fromEntries(
+		heading.flatMap((name, index) => {
+			const text = cells[index];
+			return text === undefined ? [] : [[name, text.replace(QUOTED_FORMULA, "")]];
+		}),
+	);
+}
+
+/** What looks like a formula goes out with a mark before it, and comes in without. */
+const QUOTED_FORMULA = /^'(?=[=+\-@\t\r])/;
 
 type Row = Readonly<Record<string, string>>;
 
@@ -167,7 +220,7 @@ function isAllowed(column: string, value: number): boolean {
 	}
 }
 
-function readIngredients(rows: readonly Row[], there: readonly IngredientEntry[]): BookRead {
+function readIngredients(rows: readonly TableRow[], there: readonly IngredientEntry[]): BookRead {
 	const held = new Map(there.map((entry) => [entry.id, entry]));
 	const { read, notRead } = eachRow(rows, (row) =>
 		checked(IngredientEntry, entryOf(row, held.get((row.id ?? "").trim()))),
@@ -175,7 +228,7 @@ function readIngredients(rows: readonly Row[], there: readonly IngredientEntry[]
 	return { currency: null, ingredients: read, recipes: [], notRead };
 }
 
-function readPrices(rows: readonly Row[], there: readonly IngredientEntry[]): BookRead {
+function readPrices(rows: readonly TableRow[], there: readonly IngredientEntry[]): BookRead {
 	const known = new Map(there.map((entry) => [entry.id, entry]));
 	const prices = new Map<string, IngredientEntry["prices"]>();
 	const lines = new Map<string, number>();
@@ -207,19 +260,18 @@ function readPrices(rows: readonly Row[], there: readonly IngredientEntry[]): Bo
 
 /** Reads row by row; the heading is line 1. */
 function eachRow(
-	rows: readonly Row[],
+	rows: readonly TableRow[],
 	read: (row: Row, line: number) => IngredientEntry,
 ): { read: Placed<IngredientEntry>[]; notRead: NotRead[] } {
 	const found: Placed<IngredientEntry>[] = [];
 	const notRead: NotRead[] = [];
-	rows.forEach((row, index) => {
-		const line = index + 2;
+	for (const { line, row } of rows) {
 		try {
 			found.push({ line, entry: read(row, line) });
 		} catch (error) {
 			if (!(error instanceof Refusal)) throw error;
 			notRead.push({ line, what: (row.name ?? row.id ?? "").slice(0, 60), why: error.message });
 		}
-	});
+	}
 	return { read: found, notRead };
 }

@@ -253,6 +253,28 @@ describe("tables", () => {
 		expect(step?.entry).toEqual({ ...rest, trimLoss: 0.1, prices: [] });
 	});
 
+	it("with a line that says what parts the cells is read by it", () => {
+		const csv = "sep=;\r\nid;name;category\r\nbeet;beet, red;vegetable\r\n";
+		expect(isCsv(csv)).toBe(true);
+		const { ingredients } = readCsv(csv, []);
+		expect(ingredients.map(({ line, entry }) => [line, entry.name])).toEqual([[3, "beet, red"]]);
+	});
+
+	it("tells the line where a row begins, past empty lines and cells of several lines", () => {
+		const csv = 'id,name,category\n\nbeet,"red\nbeet",vegetable\n,,\nbad,bad,nothing\nkale,kale,vegetable\n';
+		const { ingredients, notRead } = readCsv(csv, []);
+		expect(ingredients.map(({ line }) => line)).toEqual([3, 7]);
+		expect(notRead.map(({ line }) => line)).toEqual([6]);
+	});
+
+	it("goes out with its mark, and a name that looks like a formula comes back as it was", () => {
+		for (const name of ["-18 °C stock", "=1+1", "@home", "+ more", "'quoted"]) {
+			const csv = ingredientsToCsv([{ ...SALT, name }]);
+			expect(csv.startsWith("\uFEFF")).toBe(true);
+			expect(readCsv(csv, []).ingredients[0]?.entry.name).toBe(name);
+		}
+	});
+
 	it.each([
 		['salt,"5,000",200,2026-11-28', /“5,000” could be 5000 or 5/],
 		["salt,1000,,2026-11-28", /price_minor/],
