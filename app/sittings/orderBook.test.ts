@@ -32,7 +32,7 @@ const rows = () => order.groups.flatMap(({ name, rows: bought }) => bought.map((
 describe("the order as a spreadsheet", () => {
 	it("has a row for each ingredient under its supplier, in the order of the paper", () => {
 		const sheet = sheetOf();
-		expect(sheet.actualRowCount).toBe(rows().length + 1);
+		expect(sheet.actualRowCount).toBe(rows().length + 2);
 		for (const [index, { name, row }] of rows().entries()) {
 			expect(sheet.getRow(index + 2).getCell("supplier").value).toBe(name);
 			expect(sheet.getRow(index + 2).getCell("what").value).toBe(row.ingredient.name);
@@ -56,7 +56,27 @@ describe("the order as a spreadsheet", () => {
 		if (!first) throw new Error("nothing has a price");
 		const yen = sheetOf("JPY");
 		expect(yen.getRow(first.index + 2).getCell("cost").value).toBe(Math.round(first.row.cost_minor ?? 0));
-		expect(yen.getColumn("cost").numFmt).toContain("JPY");
+		expect(yen.getColumn("cost").numFmt).toBe('0 "JPY"');
+	});
+
+	it("adds up what has a price, and names what has none", () => {
+		const sheet = sheetOf();
+		const last = sheet.getRow(rows().length + 2);
+		const priced = rows().filter(({ row }) => row.cost_minor !== null);
+		const total = priced.reduce((sum, { row }) => sum + Math.round(row.cost_minor ?? 0), 0) / 100;
+		expect(last.getCell("cost").value).toEqual({ formula: `SUM(H2:H${rows().length + 1})`, result: total });
+		const unpriced = rows().filter(({ row }) => row.cost_minor === null);
+		for (const { row } of unpriced) expect(String(last.getCell("what").value)).toContain(row.ingredient.name);
+	});
+
+	it("says a dish that could not be planned, and shows three grams as such", () => {
+		const sheet = orderBook({ ...order, without: ["Veal breast"] }, "EUR", "Skerry House").getWorksheet(
+			"Order",
+		);
+		expect(sheet?.getRow(rows().length + 3).getCell("what").value).toBe(
+			"▲ Veal breast: no plan, so nothing of it is ordered here",
+		);
+		expect(sheet?.getColumn("needed").numFmt).toBe("[<0.1]0.000;0.00");
 	});
 
 	it("is read again from its file", async () => {
@@ -65,7 +85,7 @@ describe("the order as a spreadsheet", () => {
 		const { default: ExcelJS } = await import("exceljs");
 		const again = new ExcelJS.Workbook();
 		await again.xlsx.load(file);
-		expect(again.getWorksheet("Order")?.actualRowCount).toBe(rows().length + 1);
+		expect(again.getWorksheet("Order")?.actualRowCount).toBe(rows().length + 2);
 		expect(again.creator).toBe("Skerry House");
 	});
 });

@@ -16,7 +16,11 @@ const COLUMNS = [
 ];
 
 /** The order as a workbook of one sheet. */
-export function orderBook({ sitting, groups }: Order, currency: string, house: string): ExcelJS.Workbook {
+export function orderBook(
+	{ sitting, groups, without }: Order,
+	currency: string,
+	house: string,
+): ExcelJS.Workbook {
 	const book = new ExcelJS.Workbook();
 	book.creator = house;
 	book.title = `Order, ${sitting.name}`;
@@ -24,9 +28,35 @@ export function orderBook({ sitting, groups }: Order, currency: string, house: s
 	sheet.columns = COLUMNS;
 	sheet.getRow(1).font = { bold: true };
 	for (const { name, rows } of groups) sheet.addRows(rows.map((row) => cellsOf(row, name, currency)));
-	for (const key of ["needed", "pack", "order"]) sheet.getColumn(key).numFmt = "0.00";
-	sheet.getColumn("cost").numFmt = `0.00 "${currency}"`;
+	addTotal(
+		sheet,
+		groups.flatMap(({ rows }) => rows),
+		currency,
+	);
+	for (const name of without) sheet.addRow({ what: `▲ ${name}: no plan, so nothing of it is ordered here` });
+	for (const key of ["needed", "pack", "order"]) sheet.getColumn(key).numFmt = KILOGRAMS;
+	const cents = "0".repeat(Math.round(Math.log10(minorUnitsOf(currency))));
+	sheet.getColumn("cost").numFmt = `0${cents ? `.${cents}` : ""} "${currency}"`;
 	return book;
+}
+
+/** Grams are told where there is little of something: 3 g are not 0.00 kg. */
+const KILOGRAMS = "[<0.1]0.000;0.00";
+
+/** What all of it costs, as a sum that goes on adding up; and what has no price. */
+function addTotal(sheet: ExcelJS.Worksheet, rows: readonly OrderRow[], currency: string): void {
+	if (rows.length === 0) return;
+	const column = sheet.getColumn("cost").letter;
+	const total =
+		rows.reduce((sum, { cost_minor }) => sum + Math.round(cost_minor ?? 0), 0) / minorUnitsOf(currency);
+	const unpriced = rows
+		.filter(({ cost_minor }) => cost_minor === null)
+		.map(({ ingredient }) => ingredient.name);
+	const row = sheet.addRow({
+		what: unpriced.length > 0 ? `Total, without ${unpriced.join(", ")}` : "Total",
+		cost: { formula: `SUM(${column}2:${column}${rows.length + 1})`, result: total },
+	});
+	row.font = { bold: true };
 }
 
 /** One row; a cell that has nothing to say is empty, not nought. */
