@@ -1,7 +1,7 @@
 import type { PanChoice } from "../pans/index.ts";
 import { millilitresOf, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
 import { asScaleLine, type Ingredient, ingredientOf, type Recipe, type RecipeLine } from "../recipe/index.ts";
-import { type ScaleTo, scaleLines, weighAsCook } from "../scaling/index.ts";
+import { isFinerThan, type ScaleTo, scaleLines, weighAsCook } from "../scaling/index.ts";
 
 /** One line of the card at the size of the batch. Masses g, volumes ml. */
 export interface PlanLine {
@@ -11,6 +11,8 @@ export interface PlanLine {
 	readonly amount_g: number | null;
 	/** As a cook weighs it; null for what is counted. */
 	readonly weigh_g: number | null;
+	/** Whether the kitchen's scales do not read so finely. */
+	readonly finerThanScales: boolean;
 	/** Millilitres, where the card measures it by volume. */
 	readonly measure_ml: number | null;
 	readonly count: number | null;
@@ -77,7 +79,14 @@ function asPlanLine(
 ): Omit<PlanLine, "straight"> {
 	const card_ml = line.role === "liquid" ? ml : null;
 	if (amount_g === null) {
-		const none = { amount_g, weigh_g: null, measure_ml: null, percentOfMain: null, perPortion_g: null };
+		const none = {
+			amount_g,
+			finerThanScales: false,
+			weigh_g: null,
+			measure_ml: null,
+			percentOfMain: null,
+			perPortion_g: null,
+		};
 		return { ingredient, line, count, card_ml, roundedBy: 0, ...none };
 	}
 	const grams = amount_g * share;
@@ -87,6 +96,7 @@ function asPlanLine(
 		line,
 		amount_g: grams,
 		weigh_g,
+		finerThanScales: ml === null && isFinerThan(weigh_g, scaleStep_g),
 		measure_ml: ml === null ? null : ml * share,
 		count,
 		percentOfMain: grams / (to.main_kg * 10),

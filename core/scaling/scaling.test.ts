@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { ROLES, type Role } from "../trade/index.ts";
-import { SCALE_READINGS_G, scaleLines, weighAsCook } from "./index.ts";
+import { isFinerThan, SCALE_READINGS_G, scaleLines, weighAsCook } from "./index.ts";
 
 const BASE = { baseMain_kg: 2.5, main_kg: 15, basePortions: 10, portions: 60, searLoads: 7, sauce_l: 4.2 };
 const amount = fc.double({ min: 0.5, max: 50_000, noNaN: true });
@@ -92,6 +92,24 @@ describe("as a cook weighs", () => {
 				fc.constantFrom<Role>("salt", "thickener"),
 				(grams, role) => {
 					expect(Math.abs(weighAsCook(grams, role) / grams - 1)).toBeLessThanOrEqual(0.0200001);
+				},
+			),
+		);
+	});
+
+	it("what lies between two readings is neither doubled nor halved, and is told", () => {
+		expect(weighAsCook(0.5, "potent")).toBe(0.5);
+		expect(weighAsCook(1.5, "potent")).toBe(1.5);
+		expect(weighAsCook(3.2, "potent")).toBe(3);
+		expect(weighAsCook(7, "potent", 5)).toBe(7);
+		expect(isFinerThan(0.5, 1)).toBe(true);
+		expect(isFinerThan(15, 5)).toBe(false);
+		fc.assert(
+			fc.property(
+				fc.double({ min: 0.01, max: 50_000, noNaN: true }),
+				fc.constantFrom(...SCALE_READINGS_G),
+				(grams, step) => {
+					expect(Math.abs(weighAsCook(grams, "potent", step) / grams - 1)).toBeLessThanOrEqual(0.2500001);
 				},
 			),
 		);

@@ -17,12 +17,15 @@ const FINE_STEPS_G = [10, 5, 1, 0.5, 0.1, 0.01];
 /** These are never rounded by more than this share. */
 const EXACT_ROLES: ReadonlySet<Role> = new Set<Role>(["salt", "thickener"]);
 const EXACT_SHARE = 0.02;
-/** What the usual step would round away is weighed to this share. */
+/** What the usual step would round away, or to nearly another amount, is weighed to this share. */
 const FINE_SHARE = 0.1;
+/** Rounding further than this is another amount: half a gram is not a gram. */
+const FARTHEST_SHARE = 0.25;
 
 /**
  * An amount rounded to what a cook can weigh. Salt and thickener take a finer step
- * rather than move by more than 2 %, and nothing is rounded away to zero.
+ * rather than move by more than 2 %, nothing is rounded away to zero, and nothing to an amount
+ * that is further off than a quarter: what the scales do not read is told by `isFinerThan`.
  *
  * @param amount_g grams, 0 or more
  * @param finest_g what the kitchen's scales read to, g; nothing usual is rounded finer
@@ -34,13 +37,19 @@ export function weighAsCook(amount_g: number, role: Role, finest_g = 1): number 
 	const usual = usualStep(amount_g, finest_g);
 	const rounded = toStep(amount_g, usual);
 	const exact = EXACT_ROLES.has(role);
-	if (rounded > 0 && (!exact || within(rounded, amount_g, EXACT_SHARE))) return rounded;
+	if (rounded > 0 && within(rounded, amount_g, exact ? EXACT_SHARE : FARTHEST_SHARE)) return rounded;
 	for (const step of FINE_STEPS_G) {
 		if (step >= usual) continue;
 		const finer = toStep(amount_g, step);
 		if (finer > 0 && within(finer, amount_g, exact ? EXACT_SHARE : FINE_SHARE)) return finer;
 	}
 	return amount_g;
+}
+
+/** Whether an amount lies between what the scales read, so that they cannot weigh it. */
+export function isFinerThan(amount_g: number, finest_g: number): boolean {
+	const steps = amount_g / finest_g;
+	return Math.abs(steps - Math.round(steps)) > 1e-6;
 }
 
 /** The step of the table, or the next one that the scales can show. */

@@ -38,7 +38,10 @@ function amountWords({ count, measure_ml, weigh_g }: PlanLine, reading: Reading)
 	return reading.mass((weigh_g ?? 0) / 1000);
 }
 
-function noteOf({ count, straight, roundedBy, measure_ml, line }: PlanLine, reading: Reading): string {
+function noteOf(
+	{ count, straight, roundedBy, finerThanScales, measure_ml, line }: PlanLine,
+	reading: Reading,
+): string {
 	const damped =
 		straight === null
 			? []
@@ -48,5 +51,6 @@ function noteOf({ count, straight, roundedBy, measure_ml, line }: PlanLine, read
 			? [`rounded ${roundedBy > 0 ? "up" : "down"} ${threeDigits(Math.abs(roundedBy) * 100)} %`]
 			: [];
 	const fished = count !== null && line.role === "potent" ? ["count them out"] : [];
-	return [...damped, ...rounded, ...fished].join(" · ");
+	const finer = finerThanScales ? ["finer than the scales read"] : [];
+	return [...damped, ...rounded, ...finer, ...fished].join(" · ");
 }

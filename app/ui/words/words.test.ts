@@ -68,6 +68,7 @@ describe("a line in words", () => {
 		line: { ingredient: "x", amount: 24, unit: "g", role: "potent", group: "base" },
 		amount_g: 105,
 		weigh_g: 105,
+		finerThanScales: false,
 		measure_ml: null,
 		count: null,
 		percentOfMain: 0.664,
