@@ -9,34 +9,35 @@ export interface CutGives {
 }
 
 /**
- * Rendered fat and dissolved gelatin of a cut taken to fork-tender. The middle of general
- * practice for trimmed cuts; the kitchen's own log replaces it.
+ * Rendered fat and dissolved gelatin of a cut taken to fork-tender, in the pot: what runs out while
+ * it is seared is poured off before. The middle of general practice for trimmed cuts; the kitchen's
+ * own log replaces it.
  */
 export const CUT_GIVES: Readonly<Record<Cut, CutGives>> = {
 	beefChuck: { fat: 0.06, gelatin: 0.012 },
-	beefShortRib: { fat: 0.1, gelatin: 0.014 },
+	beefShortRib: { fat: 0.14, gelatin: 0.014 },
 	beefCheek: { fat: 0.05, gelatin: 0.022 },
 	beefShin: { fat: 0.03, gelatin: 0.022 },
 	oxtail: { fat: 0.07, gelatin: 0.026 },
-	brisket: { fat: 0.08, gelatin: 0.014 },
+	brisket: { fat: 0.1, gelatin: 0.014 },
 	vealShin: { fat: 0.02, gelatin: 0.024 },
 	vealShoulder: { fat: 0.03, gelatin: 0.016 },
-	vealBreast: { fat: 0.06, gelatin: 0.02 },
+	vealBreast: { fat: 0.04, gelatin: 0.02 },
 	lambShoulder: { fat: 0.07, gelatin: 0.012 },
 	lambNeck: { fat: 0.07, gelatin: 0.016 },
 	lambShank: { fat: 0.04, gelatin: 0.02 },
 	muttonShoulder: { fat: 0.09, gelatin: 0.012 },
 	muttonNeck: { fat: 0.09, gelatin: 0.016 },
-	goatShoulder: { fat: 0.04, gelatin: 0.014 },
-	porkShoulder: { fat: 0.08, gelatin: 0.012 },
+	goatShoulder: { fat: 0.02, gelatin: 0.014 },
+	porkShoulder: { fat: 0.05, gelatin: 0.012 },
 	porkCheek: { fat: 0.04, gelatin: 0.02 },
 	wildBoarShoulder: { fat: 0.03, gelatin: 0.012 },
 	venisonShoulder: { fat: 0.01, gelatin: 0.012 },
 	hareLeg: { fat: 0.01, gelatin: 0.01 },
-	duckLeg: { fat: 0.12, gelatin: 0.012 },
+	duckLeg: { fat: 0.06, gelatin: 0.012 },
 	gooseLeg: { fat: 0.14, gelatin: 0.012 },
 	chickenThigh: { fat: 0.06, gelatin: 0.01 },
 	turkeyThigh: { fat: 0.04, gelatin: 0.01 },
-	squid: { fat: 0.005, gelatin: 0.012 },
+	squid: { fat: 0.005, gelatin: 0.006 },
 	celeriac: { fat: 0, gelatin: 0 },
 };

@@ -11,7 +11,7 @@ export const CUT_YIELDS: Readonly<Record<Cut, Required<Losses>>> = {
 	beefShortRib: { trimLoss: 0.08, boneShare: 0.3, cookingLoss: 0.38 },
 	beefCheek: { trimLoss: 0.2, boneShare: 0, cookingLoss: 0.45 },
 	beefShin: { trimLoss: 0.12, boneShare: 0, cookingLoss: 0.39 },
-	oxtail: { trimLoss: 0.1, boneShare: 0.42, cookingLoss: 0.36 },
+	oxtail: { trimLoss: 0.1, boneShare: 0.48, cookingLoss: 0.36 },
 	brisket: { trimLoss: 0.14, boneShare: 0, cookingLoss: 0.39 },
 	vealShin: { trimLoss: 0.06, boneShare: 0.38, cookingLoss: 0.36 },
 	vealShoulder: { trimLoss: 0.12, boneShare: 0, cookingLoss: 0.36 },
@@ -31,6 +31,6 @@ export const CUT_YIELDS: Readonly<Record<Cut, Required<Losses>>> = {
 	gooseLeg: { trimLoss: 0.04, boneShare: 0.25, cookingLoss: 0.32 },
 	chickenThigh: { trimLoss: 0.06, boneShare: 0.2, cookingLoss: 0.27 },
 	turkeyThigh: { trimLoss: 0.08, boneShare: 0.18, cookingLoss: 0.28 },
-	squid: { trimLoss: 0.18, boneShare: 0, cookingLoss: 0.42 },
-	celeriac: { trimLoss: 0.2, boneShare: 0, cookingLoss: 0.12 },
+	squid: { trimLoss: 0.28, boneShare: 0, cookingLoss: 0.42 },
+	celeriac: { trimLoss: 0.28, boneShare: 0, cookingLoss: 0.12 },
 };
