@@ -7,6 +7,7 @@ import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.
 import { DEMO_DISHES } from "../../core/recipe/demoBook.testing.ts";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
+import { checksOf } from "./braise/checks.ts";
 import { PLACE, type PlaceGiven, placesOf, tasksOf } from "./index.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);
@@ -153,5 +154,33 @@ describe("every dish of the demonstration", () => {
 		const keys = placesOf(given(made, demo.kitchen)).map(({ key }) => key);
 		expect(keys).toContain("braise");
 		expect(keys.includes("sear")).toBe(recipe.sear !== undefined);
+	});
+});
+
+describe("the check sheet of a braise", () => {
+	const checks = (recipe: Recipe) =>
+		checksOf(planned(recipe))
+			.map(({ what, text }) => `${what}: ${text}`)
+			.join("\n");
+
+	it("says what becomes of meat that goes on too long, and of what has no fibres", () => {
+		expect(checks(RECIPE)).toMatch(/It shreds from about .*falls apart from about/);
+		expect(checks({ ...RECIPE, cut: "squid" })).toMatch(/It breaks when lifted from about/);
+		expect(checks({ ...RECIPE, cut: "squid" })).not.toMatch(/shreds/);
+	});
+
+	it("gives a time to wait, and one to be ready for that is no shorter", () => {
+		const minutes = (words: string) => {
+			const [, h = "0", min = "0"] = /^(?:(\d+) h ?)?(?:(\d+)(?: min)?)?$/.exec(words.trim()) ?? [];
+			return Number(h) * 60 + Number(min);
+		};
+		const [, wait = "", ready = ""] =
+			/give it ([\dhmin ]+), and be ready for ([\dhmin ]+)\./i.exec(checks(RECIPE)) ?? [];
+		expect(minutes(wait)).toBeGreaterThanOrEqual(5);
+		expect(minutes(ready)).toBeGreaterThanOrEqual(minutes(wait));
+	});
+
+	it("keeps those that are not ready, and lifts the others", () => {
+		expect(checks(RECIPE)).toContain("Lift those that are ready, leave the others.");
 	});
 });

@@ -10,7 +10,10 @@ export const SCHOOLS = {
 			dredge: { words: "dredged before searing", means: "body from the start, darker crust; brings gluten" },
 			onVegetables: { words: "on the vegetables", means: "body from the start, toasted; brings gluten" },
 			roux: { words: "roux at the end", means: "body to the gram, milder salt; brings gluten and milk" },
-			starch: { words: "starch slurry", means: "clear, no gluten; thins again when held long" },
+			starch: {
+				words: "starch slurry",
+				means: "clear, no gluten; sets a little at first, and thins if it is kept boiling",
+			},
 			kneadedButter: {
 				words: "kneaded butter",
 				means: "soft, rich, at the last minute; brings gluten and milk",

@@ -1,7 +1,9 @@
 import { stillToGo } from "#core/braise";
 import { startAt } from "#core/plan";
+import type { Range } from "#core/quantity";
 import { HOUSE_CODES } from "#core/safety";
 import { durationWords } from "#core/time";
+import type { Cut } from "#core/trade";
 import type { PlaceGiven } from "../Place.ts";
 
 const MINUTE_MS = 60_000;
@@ -28,9 +30,8 @@ export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
 	const late = stillToGo(braise_min, (lift - into) / MINUTE_MS);
 	const bone = recipe.losses.boneShare ? " The bone turns in its place." : "";
 	const holdHot = reading.temperature(HOUSE_CODES[kitchen.policy.houseCode].holdHot_C);
-	const early = marks.shredding
-		? `It shreds from about ${at(after(marks.shredding.likely))}${marks.fallingApart ? `, falls apart from about ${at(after(marks.fallingApart.likely))}` : ""}. `
-		: "";
+	const past = (minutes: number) => at(after(minutes));
+	const early = marks.shredding ? earlyWords(recipe.cut, marks.shredding, marks.fallingApart, past) : "";
 	return [
 		{
 			when: at(tender.low),
@@ -40,7 +41,7 @@ export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
 		{
 			when: at(tender.likely),
 			what: "Likely tender",
-			text: `If it still pulls here, half of such days want ${minutesMore(pulls.likely_min)} more, nine in ten ${minutesMore(pulls.high_min)}.`,
+			text: `If it still pulls here, give it ${minutesMore(pulls.likely_min)}, and be ready for ${minutesMore(pulls.high_min)}.`,
 		},
 		{
 			when: "Early",
@@ -50,9 +51,24 @@ export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
 		{
 			when: at(lift),
 			what: "If not tender by then",
-			text: `Half of such days want ${minutesMore(late.likely_min)} more, nine in ten ${minutesMore(late.high_min)}. Ladle off liquid and start the sauce; slice the pieces that are ready, put the others back. ${hotterWords(peakLiquid_C)}`,
+			text: `Give it ${minutesMore(late.likely_min)}, and be ready for ${minutesMore(late.high_min)}. Ladle off liquid and start the sauce. Lift those that are ready, leave the others. ${hotterWords(peakLiquid_C)}`,
 		},
 	];
+}
+
+/** What has no fibres to shred: it breaks instead. */
+const BREAKS: ReadonlySet<Cut> = new Set(["squid", "celeriac"]);
+
+/** What becomes of it when it goes on, and from when. */
+function earlyWords(
+	cut: Cut,
+	shredding: Range,
+	apart: Range | null,
+	past: (minutes: number) => string,
+): string {
+	if (BREAKS.has(cut)) return `It breaks when lifted from about ${past(shredding.likely)}. `;
+	const falls = apart ? `, falls apart from about ${past(apart.likely)}` : "";
+	return `It shreds from about ${past(shredding.likely)}${falls}. `;
 }
 
 function minutesMore(minutes: number): string {
@@ -65,5 +81,5 @@ const NEAR_BOIL_C = 98;
 function hotterWords(peak_C: number): string {
 	return peak_C >= NEAR_BOIL_C
 		? "A hotter oven gains nothing: the liquid boils already."
-		: "Turned up, the liquid comes nearer to the boil and gains some of it.";
+		: "It never boils: every degree below costs time, and turned up it gains some of it.";
 }
