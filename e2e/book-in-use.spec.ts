@@ -188,3 +188,12 @@ test("a dish with an ingredient that nobody has described is free of nothing mor
 	await page.goto("/book?find=goat&without=lupin");
 	await expect(page.getByRole("link", { name: /^Goat shoulder/ })).toHaveCount(1);
 });
+
+test("a kitchen that closes after midnight says so", async ({ page }) => {
+	await page.goto("/kitchen/house");
+	await page.getByLabel("Closes").fill("01:00");
+	await page.getByRole("button", { name: /Save/ }).click();
+	await expect(page.getByText("to 01:00 the day after", { exact: false })).toBeVisible();
+	await page.goto("/kitchen/house");
+	await expect(page.getByLabel("Closes")).toHaveValue("01:00");
+});

@@ -27,7 +27,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			timeZone: house.timeZone,
 			units: house.units,
 			opens: minuteClock(house.opens_min),
-			closes: minuteClock(house.closes_min),
+			closes: minuteClock(house.closes_min % 1440),
 			headspace_mm: String(house.headspace_mm),
 			lift_kg: written(house.liftLimit_g / 1000),
 			houseCode: house.houseCode,

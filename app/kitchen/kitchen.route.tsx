@@ -44,7 +44,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 		})),
 		house: {
 			name: house.name,
-			hours: `${minuteClock(house.opens_min)} to ${minuteClock(house.closes_min)}`,
+			hours: `${minuteClock(house.opens_min)} to ${minuteClock(house.closes_min % 1440)}${house.closes_min > 1440 ? " the day after" : ""}`,
 			headspace: reading.length(house.headspace_mm),
 			lift: reading.mass(house.liftLimit_g / 1000),
 			code: code.name,

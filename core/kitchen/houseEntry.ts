@@ -48,14 +48,16 @@ export type HouseEntry = Static<typeof HouseEntry>;
  * The house as it is kept: minutes after midnight, grams and watts.
  *
  * @param pans the pans there are, by id
- * @throws {Refusal} when it closes before it opens, the salt's band is upside down, or the searing pan is gone
+ * @throws {Refusal} when it closes as it opens, the salt's band is upside down, or the searing pan is gone
  */
 export function houseFields(typed: HouseEntry, pans: readonly string[]) {
 	const { name, timeZone, units, headspace_mm, houseCode, burners, searPanId } = typed;
 	const opens_min = minutesOf(typed.opens);
-	const closes_min = minutesOf(typed.closes);
-	if (closes_min <= opens_min)
-		throw refuse("closes", `${typed.closes} was given; a time after ${typed.opens} is allowed`);
+	const closing_min = minutesOf(typed.closes);
+	if (closing_min === opens_min)
+		throw refuse("closes", `${typed.closes} was given; another time than ${typed.opens} is allowed`);
+	// A time before the opening is one after midnight.
+	const closes_min = closing_min < opens_min ? closing_min + DAY_MIN : closing_min;
 	if (typed.saltHigh < typed.saltLow)
 		throw refuse("saltHigh", `${typed.saltHigh} was given; ${typed.saltLow} or more is allowed`);
 	if (searPanId && !pans.includes(searPanId))
@@ -81,6 +83,8 @@ export function houseFields(typed: HouseEntry, pans: readonly string[]) {
 		altitude_m: typed.altitude_m,
 	};
 }
+
+const DAY_MIN = 1440;
 
 function minutesOf(clock: string): number {
 	const [hours, minutes] = clock.split(":").map(Number);

@@ -3,7 +3,7 @@ import { takeQuantity, toBase } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { SEAR_GAP_MM } from "../sear/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
-import { minuteOfDay } from "../time/index.ts";
+import { isOpen } from "../time/index.ts";
 import { liquidWarnings } from "./liquidWarnings.ts";
 import type { Plan } from "./Plan.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
@@ -77,11 +77,7 @@ function tenderWarnings(braise: PlanBraise | null): PlanWarning[] {
 }
 
 function clockWarnings({ recipe, tasks }: Planned, { policy }: Kitchen): PlanWarning[] {
-	const { opens_min, closes_min } = policy.hours;
-	const isOutside = ({ start }: PlacedTask) => {
-		const minute = minuteOfDay(start, policy.timeZone);
-		return minute < opens_min || minute >= closes_min;
-	};
+	const isOutside = ({ start }: PlacedTask) => !isOpen(start, policy.timeZone, policy.hours);
 	// The first thing that somebody has to be there for says it for all that follow.
 	const early = tasks.find((task) => task.part !== "order" && task.part !== "keep" && isOutside(task));
 	return [

@@ -2,13 +2,15 @@ import { TZDate } from "@date-fns/tz";
 import { addDays, format, isValid, parse, set } from "date-fns";
 import { memoise } from "../memoise/index.ts";
 
-/** A kitchen's working day, minutes after midnight by its own clock. */
+/** A kitchen's working day, minutes after the midnight before it by its own clock. */
 export interface WorkingHours {
 	readonly opens_min: number;
+	/** More than a day where the kitchen closes after midnight. */
 	readonly closes_min: number;
 }
 
 const MINUTE_MS = 60_000;
+const DAY_MIN = 1440;
 
 /** The instant so many minutes earlier; a clock change in between does not matter. */
 export function minutesBefore(at: number, minutes: number): number {
@@ -48,6 +50,12 @@ function instantOf(at: number, timeZone: string, minuteOfDay: number, days: numb
 export function minuteOfDay(at: number, timeZone: string): number {
 	const local = new TZDate(at, timeZone);
 	return local.getHours() * 60 + local.getMinutes();
+}
+
+/** Whether somebody is there: on the day itself, or still from the day before. */
+export function isOpen(at: number, timeZone: string, { opens_min, closes_min }: WorkingHours): boolean {
+	const minute = minuteOfDay(at, timeZone);
+	return (minute >= opens_min && minute < closes_min) || minute + DAY_MIN < closes_min;
 }
 
 /** `2026-11-28` and `19:30` in the house's time zone, for forms. */

@@ -1,6 +1,7 @@
 export { clockWords, type DayNames, dayNamesFor, dayWords, durationWords } from "./clockWords.ts";
 export {
 	fromWallClock,
+	isOpen,
 	latestWorkingStart,
 	minuteOfDay,
 	minutesBefore,

@@ -5,6 +5,7 @@ import {
 	dayWords,
 	durationWords,
 	fromWallClock,
+	isOpen,
 	latestWorkingStart,
 	minutesUntil,
 	wallClock,
@@ -21,6 +22,47 @@ describe("working hours", () => {
 	it("work that fits no day starts when it must", () => {
 		const end = at("2026-11-28", "12:00");
 		expect(latestWorkingStart(end, 20 * 60, ZONE, HOURS)).toBe(end - 20 * 60 * 60_000);
+	});
+
+	describe("of a kitchen that closes after midnight", () => {
+		const LATE = { opens_min: 10 * 60, closes_min: 25 * 60 };
+
+		it.each([
+			["09:59", false],
+			["10:00", true],
+			["23:59", true],
+			["00:30", true],
+			["00:59", true],
+			["01:00", false],
+			["04:00", false],
+		])("somebody is there at %s: %s", (time, open) => {
+			expect(isOpen(at("2026-11-28", time), ZONE, LATE)).toBe(open);
+		});
+
+		it("work that ends after midnight starts in the same evening", () => {
+			const end = at("2026-11-28", "00:45");
+			expect(latestWorkingStart(end, 90, ZONE, LATE)).toBe(at("2026-11-27", "23:15"));
+		});
+
+		it("work for the morning is done by the night's closing", () => {
+			const end = at("2026-11-28", "10:30");
+			expect(latestWorkingStart(end, 60, ZONE, LATE)).toBe(at("2026-11-28", "00:00"));
+		});
+
+		it("work lies within hours, whenever it has to be done by", () => {
+			fc.assert(
+				fc.property(
+					fc.integer({ min: 0, max: 20_000 }),
+					fc.integer({ min: 5, max: 600 }),
+					(later_min, minutes) => {
+						const end = at("2026-11-20", "00:00") + later_min * 60_000;
+						const start = latestWorkingStart(end, minutes, ZONE, LATE);
+						expect(start + minutes * 60_000).toBeLessThanOrEqual(end);
+						expect(isOpen(start, ZONE, LATE)).toBe(true);
+					},
+				),
+			);
+		});
 	});
 });
 
