@@ -11,7 +11,7 @@ import {
 } from "#core/exchange";
 import { isPreparation, stateOf } from "#core/recipe";
 import { retireOthers } from "./book.ts";
-import { AT_ONCE, reindex, usersOf } from "./listing.ts";
+import { AT_ONCE, reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import {
@@ -176,11 +176,7 @@ export function applyImport(
 			if (standard) await retireOthers(tx, entry.id, standard.number, who);
 		}
 		await writeEvents(tx, plan, who);
-		const users = await usersOf(
-			tx,
-			ingredients.map(({ entry }) => entry.id),
-		);
-		const touched = [...new Set([...recipes.map(({ entry }) => entry.id), ...users])];
+		const touched = [...recipes, ...ingredients].map(({ entry }) => entry.id);
 		await reindex(tx, touched);
 		return plan;
 	});

@@ -3,7 +3,7 @@ import { refuse } from "#core/check";
 import { plainName, slugFor } from "#core/recipe";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
-import { reindex, usersOf } from "./listing.ts";
+import { reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import { ingredient, ingredientPrice, recipeListing, recipeUses } from "./schema.ts";
@@ -117,7 +117,7 @@ export function changeIngredient(
 		},
 		write: async (tx, after) => {
 			await tx.update(ingredient).set(after).where(eq(ingredient.id, id));
-			await reindex(tx, await usersOf(tx, [id]));
+			await reindex(tx, [id]);
 		},
 	});
 }
@@ -168,6 +168,6 @@ export function mergeIngredients(store: Store, id: string, into: string, who: st
 			version,
 			changes: [{ field: "mergedInto", from: null, to: into }],
 		});
-		await reindex(tx, await usersOf(tx, [id]));
+		await reindex(tx, [id]);
 	});
 }

@@ -131,8 +131,10 @@ async function readCurrent(db: Reader, ids: readonly string[]): Promise<CurrentV
 export const AT_ONCE = 100;
 
 /**
- * Writes what lists and searches say of some recipes anew, in the transaction of the change, and of
- * all that is made with them: what is in a preparation is in every dish of it.
+ * Writes what lists and searches say anew, in the transaction of the change, of all that is made
+ * with something: what is in a preparation is in every dish of it.
+ *
+ * @param ids recipes that changed, and ingredients
  */
 export async function reindex(tx: Transaction, ids: readonly string[]): Promise<void> {
 	if (ids.length === 0) return;
@@ -149,14 +151,19 @@ export async function reindex(tx: Transaction, ids: readonly string[]): Promise<
 }
 
 /** Recipes that name any of some ingredients themselves or through what is made from them. */
-export async function usersOf(tx: Reader, ids: readonly string[]): Promise<string[]> {
+async function usersOf(tx: Reader, ids: readonly string[]): Promise<string[]> {
 	const found = new Set<string>();
 	let names = [...ids];
 	while (names.length > 0) {
-		const rows = await tx
-			.select({ recipeId: recipeUses.recipeId })
-			.from(recipeUses)
-			.where(inArray(recipeUses.ingredientId, names));
+		const rows: { recipeId: string }[] = [];
+		for (const some of chunk(names, AT_ONCE)) {
+			rows.push(
+				...(await tx
+					.select({ recipeId: recipeUses.recipeId })
+					.from(recipeUses)
+					.where(inArray(recipeUses.ingredientId, some))),
+			);
+		}
 		names = rows.map(({ recipeId }) => recipeId).filter((recipeId) => !found.has(recipeId));
 		for (const name of names) found.add(name);
 	}

@@ -47,6 +47,17 @@ export function checked<S extends TSchema>(schema: S, given: unknown): Static<S>
 	throw new Refusal(problemsOf(validate.errors ?? []));
 }
 
+/** Whether a value is what a schema allows. */
+export function fits(schema: TSchema, value: unknown): boolean {
+	try {
+		checked(schema, value);
+		return true;
+	} catch (error) {
+		if (error instanceof Refusal) return false;
+		throw error;
+	}
+}
+
 /** JSON has no NaN, but a form and a caller do; Ajv lets it through as a number. */
 function firstUnrealNumber(value: unknown, path: string): Problem | undefined {
 	if (typeof value === "number" && !Number.isFinite(value)) {

@@ -1,6 +1,6 @@
 import type { TSchema } from "@sinclair/typebox";
 import Papa from "papaparse";
-import { checked, Refusal, refuse } from "../check/index.ts";
+import { checked, fits, Refusal, refuse } from "../check/index.ts";
 import { readNumber, written } from "../quantity/index.ts";
 import { IngredientEntry } from "./BookFile.ts";
 import { type BookRead, MOST_ENTRIES, type NotRead, type Placed } from "./readBookText.ts";
@@ -206,18 +206,8 @@ function instantIn(text: string): number {
 
 /** A number of a file; what is none is handed on for the schema to refuse by its field. */
 function numberIn(column: string, text: string): number | string {
-	return readNumber(text, column, (value) => isAllowed(column, value)) ?? text;
-}
-
-function isAllowed(column: string, value: number): boolean {
 	const field = (IngredientEntry.properties as Readonly<Record<string, TSchema>>)[column];
-	try {
-		if (field) checked(field, value);
-		return true;
-	} catch (error) {
-		if (error instanceof Refusal) return false;
-		throw error;
-	}
+	return readNumber(text, column, (value) => !field || fits(field, value)) ?? text;
 }
 
 function readIngredients(rows: readonly TableRow[], there: readonly IngredientEntry[]): BookRead {

@@ -1,3 +1,4 @@
+import { groupBy } from "es-toolkit";
 import { ALLERGEN_NAMES, type Allergen } from "./allergens.ts";
 import type { Ingredient } from "./Ingredient.ts";
 
@@ -38,7 +39,10 @@ export function presenceAmong(ingredients: readonly Declared[], allergen: Allerg
 export function carriedBy(
 	ingredients: readonly Declared[],
 ): Record<"allergens" | "mayContain" | "notKnown", Allergen[]> {
-	const of = (presence: Presence) =>
-		ALLERGEN_NAMES.filter((allergen) => presenceAmong(ingredients, allergen) === presence);
-	return { allergens: of("contains"), mayContain: of("mayContain"), notKnown: of("notKnown") };
+	const carried = groupBy(ALLERGEN_NAMES, (allergen) => presenceAmong(ingredients, allergen) ?? "free");
+	return {
+		allergens: carried.contains ?? [],
+		mayContain: carried.mayContain ?? [],
+		notKnown: carried.notKnown ?? [],
+	};
 }

@@ -1,5 +1,5 @@
 import type { Static, TObject, TSchema } from "@sinclair/typebox";
-import { checked, Refusal } from "#core/check";
+import { checked, fits, Refusal } from "#core/check";
 import { readNumber, Unclear } from "#core/quantity";
 
 /** What was typed, kept as it was typed. */
@@ -69,15 +69,5 @@ function readValue(name: string, text: string | undefined, field: TSchema): unkn
 	const trimmed = text.trim();
 	if (type !== "number" && type !== "integer") return trimmed;
 	if (trimmed === "") return undefined;
-	return readNumber(trimmed, name, (value) => isAllowed(field, value)) ?? trimmed;
-}
-
-function isAllowed(field: TSchema, value: number): boolean {
-	try {
-		checked(field, value);
-		return true;
-	} catch (error) {
-		if (error instanceof Refusal) return false;
-		throw error;
-	}
+	return readNumber(trimmed, name, (value) => fits(field, value)) ?? trimmed;
 }
