@@ -29,11 +29,16 @@ const KITCHEN: Kitchen = {
 			shelf: "2/1",
 			max_C: 260,
 		})),
-		searPan: {
-			id: "tilting",
-			name: "Tilting pan",
-			shape: { box: { length_mm: 720, width_mm: 520, depth_mm: 180 } },
-		},
+		searPans: [
+			{
+				id: "tilting",
+				name: "Tilting pan",
+				shape: { box: { length_mm: 720, width_mm: 520, depth_mm: 180 } },
+				stock: 3,
+				heat_kW: 12,
+			},
+		],
+		pots: [],
 		trays: [{ id: "t", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 40 }],
 		burners: 3,
 		hobPower_kW: 3,
@@ -56,6 +61,7 @@ const ORDER: DishOrder = {
 	panTypeId: null,
 	panWishes: [],
 	colour: null,
+	lineSettled: false,
 };
 
 /** One whole plan of a dish for 1,200 covers, against a fixed loop of arithmetic in the same run. */

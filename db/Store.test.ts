@@ -253,7 +253,7 @@ describe("the demo house", () => {
 		expect(await readSittings(store.db, Date.now(), Date.now() + 15 * 86_400_000)).toHaveLength(3);
 		const kitchen = await readKitchen(store.db);
 		expect(kitchen.equipment.ovens).toHaveLength(2);
-		expect(kitchen.equipment.searPan?.name).toBe("Wide pan 360");
+		expect(kitchen.equipment.searPans[0]?.name).toBe("Wide pan 360");
 	});
 
 	it("every card weighs what its own yields ask for", async () => {

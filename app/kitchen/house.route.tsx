@@ -120,8 +120,13 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				defaultValue={typed.lift_kg}
 				wrong={wrong.lift_kg}
 			/>
-			<Choice label="Searing pan" name="searPanId" defaultValue={typed.searPanId} wrong={wrong.searPanId}>
-				<option value="">none</option>
+			<Choice
+				label="Searing pan on the hob"
+				name="searPanId"
+				defaultValue={typed.searPanId}
+				wrong={wrong.searPanId}
+			>
+				<option value="">the first there is</option>
 				{loaderData.searPans.map(({ id, name }) => (
 					<option key={id} value={id}>
 						{name}

@@ -33,6 +33,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 	return {
 		braising: views.filter((pan) => pan.use === "braise"),
 		searing: views.filter((pan) => pan.use === "sear"),
+		pots: views.filter((pan) => pan.use === "pot"),
 		trays: views.filter((pan) => pan.use === "tray"),
 		ovens: ovens.map((oven) => ({
 			id: oven.id,
@@ -56,7 +57,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 }
 
 export default function Kitchen({
-	loaderData: { braising, searing, trays, ovens, house },
+	loaderData: { braising, searing, pots, trays, ovens, house },
 }: Route.ComponentProps) {
 	return (
 		<Page>
@@ -75,6 +76,10 @@ export default function Kitchen({
 						For searing
 					</chakra.h3>
 					<Pans pans={searing} />
+					<chakra.h3 fontFamily="head" fontWeight="650" fontSize="18px" marginTop="18px">
+						For sauces and stocks
+					</chakra.h3>
+					<Pans pans={pots} />
 					<chakra.h3 fontFamily="head" fontWeight="650" fontSize="18px" marginTop="18px">
 						For colouring in the oven
 					</chakra.h3>

@@ -40,6 +40,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 			),
 			...litresTyped("low_l", row.lowMark_ml),
 			...litresTyped("high_l", row.highMark_ml),
+			...(row.heat_w === null ? {} : { heat_kW: written(row.heat_w / 1000) }),
 		},
 		pan: {
 			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
@@ -92,6 +93,7 @@ export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
 			<Choice label="For" name="use" defaultValue={typed.use} wrong={wrong.use}>
 				<option value="braise">braising</option>
 				<option value="sear">searing</option>
+				<option value="pot">sauces and stocks</option>
 				<option value="tray">colouring in the oven</option>
 			</Choice>
 			<chakra.div hidden={kind !== "gn"}>
@@ -138,6 +140,14 @@ export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
 				inputMode="numeric"
 				defaultValue={typed.depth_mm}
 				wrong={wrong.depth_mm}
+			/>
+			<Field
+				label="Heat of its own, if it has one"
+				name="heat_kW"
+				after="kW"
+				inputMode="decimal"
+				defaultValue={typed.heat_kW}
+				wrong={wrong.heat_kW}
 			/>
 			<chakra.fieldset gridColumn="1 / -1" hidden={kind === "gn"}>
 				<chakra.legend fontWeight="650">Measured with water, up to two marks; or neither</chakra.legend>

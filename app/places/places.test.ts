@@ -31,7 +31,7 @@ const everyGiven = (): PlaceGiven[] => [
 	planned(),
 	planned(AHEAD),
 	planned({ ...RECIPE, sauce_ml: 0, rest_min: 0 }),
-	planned(RECIPE, equipped({ searPan: null, trays: [] })),
+	planned(RECIPE, equipped({ searPans: [], trays: [] })),
 	planned(RECIPE, equipped({ ovens: [] })),
 	planned(RECIPE, KITCHEN, { ...ORDER, colour: "oven" }),
 	planned({ ...RECIPE, marinate: { minutes: 600, longest_min: 2000, container: "a tub" } }),
@@ -125,16 +125,16 @@ describe("colouring", () => {
 		const pan = planned(RECIPE, KITCHEN, { ...ORDER, colour: "pan" });
 		expect(PLACE.sear.figure(oven)).toBe(`${oven.plan.colour?.oven?.trays} trays`);
 		expect(PLACE.sear.figure(pan)).toBe(`${pan.plan.colour?.pan?.loads} loads`);
-		expect(PLACE.sear.paper?.(oven)[0]?.text).toContain("200 °C");
+		expect(PLACE.sear.paper?.(oven)[0]?.text).toContain("230 °C");
 		expect(PLACE.sear.paper?.(pan)[0]?.text).toContain("to deglaze");
 	});
 
 	it("asks for a searing pan where the kitchen has none, and prints nothing made up", () => {
-		const none = planned(RECIPE, equipped({ searPan: null, trays: [] }));
+		const none = planned(RECIPE, equipped({ searPans: [], trays: [] }));
 		expect(PLACE.sear.figure(none)).toBe("no pan");
 		expect(PLACE.sear.headline(none)).toEqual({
 			title: "No searing pan",
-			says: "Choose one under Kitchen.",
+			says: "See the warning below.",
 			facts: [],
 		});
 		expect(PLACE.sear.paper?.(none)).toEqual([]);

@@ -1,5 +1,5 @@
 import { pieceHeight } from "#core/pans";
-import { countByType, type Plan } from "#core/plan";
+import { countByType, type Plan, wholeSpices } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { counted, type Reading } from "../ui/words/reading.ts";
 
@@ -28,6 +28,39 @@ export function portionWords({ recipe }: Plan, reading: Reading): string {
 	return "portion_g" in recipe.portion
 		? `${reading.mass(recipe.portion.portion_g / 1000)} cooked`
 		: counted(recipe.portion.piecesPerPortion, "piece");
+}
+
+/** A piece as a cook says it: "260 g, from 250 to 270". Within four in a hundred nobody weighs again. */
+export function pieceWeightWords({ piece }: Pick<Recipe, "piece">, reading: Reading): string {
+	const from = rounded(piece.weight_g * (1 - PIECE_SPREAD));
+	const to = rounded(piece.weight_g * (1 + PIECE_SPREAD));
+	const mass = (grams: number) => reading.mass(grams / 1000);
+	return `${mass(piece.weight_g)}, from ${mass(from)} to ${mass(to)}`;
+}
+
+/** Share by which the pieces of a pan may differ and still be done together. General practice. */
+const PIECE_SPREAD = 0.04;
+
+/** To what a butcher's scale is read at a glance, g. */
+function rounded(grams: number): number {
+	const step = grams < 100 ? 1 : grams < 1000 ? 10 : 50;
+	return Math.round(grams / step) * step;
+}
+
+/** What goes in whole and what comes out again: "7 sachets, one a pan, of 64 juniper berries in all". */
+export function spiceWords({
+	lines,
+	pans,
+}: Pick<Plan, "lines" | "pans">): { in: string; out: string } | null {
+	const { sachets, inSachets, loose } = wholeSpices(lines, pans.pans.length);
+	const named = (things: typeof loose) => things.map(({ name, count }) => `${count} ${name}`).join(", ");
+	if (sachets === 0 && loose.length === 0) return null;
+	const tied = sachets > 0 ? [`${counted(sachets, "sachet")}, one a pan, of ${named(inSachets)} in all`] : [];
+	const out = [
+		...(sachets > 0 ? [counted(sachets, "sachet")] : []),
+		...(loose.length > 0 ? [named(loose)] : []),
+	];
+	return { in: [...tied, ...(loose.length > 0 ? [named(loose)] : [])].join("; "), out: out.join(", ") };
 }
 
 /** "82 mm × 58 mm × 50 mm" */

@@ -10,7 +10,7 @@ export interface SumWords {
 }
 
 /** Digits beyond the usual three that a sum may need until its figures come to its result. */
-const MORE_DIGITS = [0, 1, 2, 3, 4] as const;
+const MORE_DIGITS = [0, 1, 2, 3, 4, 5, 6] as const;
 
 /**
  * A working in words. Its figures are told with as many digits as it takes for them to come to
@@ -18,7 +18,7 @@ const MORE_DIGITS = [0, 1, 2, 3, 4] as const;
  */
 export function sumWords(working: Working, reading: Reading): SumWords {
 	const result = figureWords(working.result, reading, 0);
-	const digits = MORE_DIGITS.find((more) => holds(working, reading, more, result.value)) ?? 4;
+	const digits = MORE_DIGITS.find((more) => holds(working, reading, more, result.value)) ?? 6;
 	const note = NOTES[working.key]?.(working, reading) ?? "";
 	const sum = isFigure(working.sum) ? "" : words(working.sum, reading, digits);
 	return {

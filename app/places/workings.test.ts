@@ -71,6 +71,7 @@ const orders: fc.Arbitrary<DishOrder> = fc.record({
 	covers: fc.integer({ min: 4, max: 420 }),
 	uptake: fc.constantFrom(1, 0.62, 0.35),
 	spare: fc.constantFrom(0, 0.05, 0.1),
+	lineSettled: fc.boolean(),
 	hands: fc.integer({ min: 1, max: 6 }),
 	basis: fc.constantFrom(
 		{ from: "covers" as const },

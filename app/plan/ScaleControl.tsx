@@ -207,6 +207,13 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 							))}
 						</Choice>
 					</Slot>
+					<Slot width="126px">
+						<Choice label="Cooked" name="ahead" defaultValue={typed.ahead} wrong={wrong.ahead}>
+							<option value="">as the card says</option>
+							<option value="no">the same day</option>
+							<option value="yes">the day before</option>
+						</Choice>
+					</Slot>
 					<Slot width="170px" flexShrink="0">
 						<Field label="Service on" name="date" type="date" defaultValue={typed.date} wrong={wrong.date} />
 					</Slot>

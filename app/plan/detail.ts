@@ -2,7 +2,7 @@ import type { PlaceKey } from "#core/trade";
 import { type Headline, PLACE, type TableGiven } from "../places/index.ts";
 import { type SumWords, sumWords } from "../places/workingWords.ts";
 import { type LineView, lineView } from "../ui/words/lineView.ts";
-import { type StepView, stepView } from "../ui/words/stepView.ts";
+import { type StepView, stepViews } from "../ui/words/stepView.ts";
 import { type WarningWords, warningWords } from "../ui/words/warningWords.ts";
 
 /** What opens below the long table when a place is chosen. */
@@ -25,9 +25,11 @@ export function detailOf(key: PlaceKey, given: TableGiven): PlaceDetail {
 		...place.headline(given),
 		drawing: place.drawing?.(given) ?? null,
 		lines: plan.lines.filter((line) => place.takes(line, plan)).map((line) => lineView(line, reading)),
-		steps: plan.recipe.steps
-			.filter((step) => step.place === key)
-			.map((step) => stepView(step, plan.factor, plan.order.hands)),
+		steps: stepViews(
+			plan.recipe.steps.filter((step) => step.place === key),
+			plan.batch,
+			plan.order.hands,
+		),
 		warnings: plan.warnings
 			.filter((warning) => warning.place === key)
 			.map((warning) => warningWords(warning, reading)),

@@ -46,10 +46,10 @@ beforeAll(async () => {
 		typed: null,
 		wrong: {},
 	};
-	const { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour } = goat;
+	const { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead } = goat;
 	stored = {
 		sitting: { serviceAt: sitting.serviceAt, covers: sitting.covers },
-		dish: { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour },
+		dish: { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead },
 	};
 });
 

@@ -120,6 +120,7 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 		wishes: wishesTyped(dish.panWishes),
 		line: lineTyped(dish.line),
 		colour: dish.colour ?? "",
+		ahead: dish.ahead === null ? "" : dish.ahead ? "yes" : "no",
 	};
 	return {
 		typed: { ...stored, ...given.typed },

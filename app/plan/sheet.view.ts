@@ -3,7 +3,7 @@ import type { Kitchen } from "#core/kitchen";
 import { type Plan, startAt } from "#core/plan";
 import { HOUSE_CODES } from "#core/safety";
 import { wallClock } from "#core/time";
-import { PLACE_WORDS, PLACES } from "#core/trade";
+import { PLACES } from "#core/trade";
 import type { Sitting } from "#db";
 import { checksOf } from "../places/braise/checks.ts";
 import { PLACE, tasksOf } from "../places/index.ts";
@@ -14,7 +14,7 @@ import { cautionsOf } from "../ui/words/cautions.ts";
 import { lineView } from "../ui/words/lineView.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
-import { minutesWords } from "../ui/words/stepView.ts";
+import { stepViews } from "../ui/words/stepView.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 
 export interface SheetGiven {
@@ -94,14 +94,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		sear: paper("Sear")[0] ?? null,
 		sauce: paper("Sauce")[0] ?? null,
 		lines: plan.lines.map((line) => lineView(line, reading)),
-		steps: recipe.steps.map((step) => ({
-			place: PLACE_WORDS[step.place],
-			text: step.text,
-			station: step.station,
-			minutes: minutesWords(step, plan.factor, sitting.hands),
-			check: step.check ?? null,
-			caution: step.caution ?? null,
-		})),
+		steps: stepViews(recipe.steps, plan.batch, sitting.hands),
 		checks: checksOf(given),
 		allergens: allergenLines(allergenView(plan.allergens, policy.allergenList)),
 		warnings: plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),

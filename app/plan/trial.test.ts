@@ -14,6 +14,7 @@ const TYPED = {
 	wishes: "",
 	line: "",
 	colour: "",
+	ahead: "",
 };
 const read = (changed: Record<string, string>, units: "metric" | "us" = "metric") =>
 	readTrial(new URLSearchParams({ ...TYPED, ...changed }), "UTC", units);
@@ -33,6 +34,7 @@ describe("the scale control", () => {
 					panWishes: [],
 					line: null,
 					colour: null,
+					ahead: null,
 				},
 			},
 		});

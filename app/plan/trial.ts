@@ -12,7 +12,16 @@ export interface Trial {
 	readonly sitting: Pick<Sitting, "serviceAt" | "covers">;
 	readonly dish: Pick<
 		DishWithRecipe,
-		"uptake" | "spare" | "basis" | "onHand_g" | "panCount" | "panTypeId" | "panWishes" | "line" | "colour"
+		| "uptake"
+		| "spare"
+		| "basis"
+		| "onHand_g"
+		| "panCount"
+		| "panTypeId"
+		| "panWishes"
+		| "line"
+		| "colour"
+		| "ahead"
 	>;
 }
 
@@ -59,6 +68,7 @@ function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: Unit
 			panWishes: readWishes(typed.wishes ?? ""),
 			line: readLine(typed.line ?? ""),
 			colour: typed.colour || null,
+			ahead: typed.ahead ? typed.ahead === "yes" : null,
 		},
 	};
 }

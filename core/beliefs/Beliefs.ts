@@ -16,10 +16,15 @@ export interface LiquidBelieved {
 	readonly drunkBack: number;
 	/** Water that dry pulses and grains take up, l/kg. */
 	readonly pulsesDrink_l_per_kg: number;
+	/** Share of the cooking loss that is juice and fat in the pan; the rest is lost while searing and at the lift. */
+	readonly juiceOfLoss: number;
+	/** Juice that dries on while pieces are coloured on trays, as a share of their weight. */
+	readonly juiceOnTrays: number;
 	/** Fat of searing that stays with the pieces once it is poured off, a share. */
 	readonly searFatKept: number;
-	/** Gelatin of a stock that sets softly, g a litre. */
-	readonly stockGelatin_g_per_l: number;
+	/** Steam that goes when a covered pan is opened for a look, l for each m² of it, and looks an hour. */
+	readonly steamAtLook_l_per_m2: number;
+	readonly looksAnHour: number;
 	/** A factor on what the model says steams away; 1 without a log. */
 	readonly evaporation: number;
 }
@@ -28,6 +33,8 @@ export interface LiquidBelieved {
 export interface StartsBelieved {
 	/** Seared pieces that have cooled on their tray. */
 	readonly piece_C: number;
+	/** Pieces that come warm from colouring in the oven. */
+	readonly pieceFromTrays_C: number;
 	/** Liquid that is poured boiling. */
 	readonly liquid_C: number;
 	/** What joins late, from the bench. */

@@ -18,12 +18,16 @@ export const SHIPPED_BELIEFS: Beliefs = {
 	gives: CUT_GIVES,
 	minutes: ofEach((cut): MinutesBelieved => ({ times: 1, spread: modelSpreadOf({ cut }) })),
 	liquid: {
+		juiceOfLoss: 0.75,
+		juiceOnTrays: 0.04,
 		drunkBack: 0.04,
 		pulsesDrink_l_per_kg: 1.4,
 		searFatKept: 0.25,
-		stockGelatin_g_per_l: 10,
+		// A covered 1/1 in a still oven is down by 0.15 to 0.25 l an hour in all; shut it loses half of that.
+		steamAtLook_l_per_m2: 0.5,
+		looksAnHour: 1,
 		evaporation: 1,
 	},
-	starts: { piece_C: 15, liquid_C: 95, late_C: 18 },
+	starts: { piece_C: 15, pieceFromTrays_C: 45, liquid_C: 95, late_C: 18 },
 	madeAhead: { chill_min: 120, reheat_min: 60 },
 };

@@ -12,7 +12,7 @@ import {
 } from "../pans/index.ts";
 import { Reduction, reduce, Thickening, thicken } from "../sauce/index.ts";
 import { ScaleLine, ScaleTo, scaleLines } from "../scaling/index.ts";
-import { FILM_MM, SEAR_GAP_MM, searPlan } from "../sear/index.ts";
+import { SEAR_GAP_MM, searPlan } from "../sear/index.ts";
 import {
 	Demand,
 	Losses,
@@ -66,6 +66,9 @@ const SearGiven = Type.Object({
 	film_mm: Type.Optional(Type.Number({ minimum: 0, maximum: 20, allowed: "a film from 0 to 20 mm" })),
 });
 
+/** Film under each load where a case does not say, mm. */
+const CASE_FILM_MM = 1;
+
 /** A question to the core by name; each answers with plain figures whose names carry their unit. */
 const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 	yield: (given) => {
@@ -94,7 +97,7 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 			gap_mm: asked.gap_mm ?? SEAR_GAP_MM,
 			recovery_min: asked.recovery_min ?? 2,
 			burners: asked.burners ?? 1,
-			film_mm: asked.film_mm ?? FILM_MM,
+			film_mm: asked.film_mm ?? CASE_FILM_MM,
 		});
 	},
 	braise: (given) => {

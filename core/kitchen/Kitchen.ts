@@ -1,8 +1,14 @@
 import type { Oven } from "../ovens/index.ts";
-import type { PanShape, PanType } from "../pans/index.ts";
+import { areaOf, insideAt, type PanType } from "../pans/index.ts";
 import type { AllergenListKey, Ingredient, Preparation } from "../recipe/index.ts";
 import type { HouseCodeKey } from "../safety/index.ts";
 import type { WorkingHours } from "../time/index.ts";
+
+/** A pan or pot over heat. */
+export interface Vessel extends PanType {
+	/** Heat of its own that reaches it, kW; absent where it stands on a burner of the hob. */
+	readonly heat_kW?: number | undefined;
+}
 
 /** What the kitchen has. */
 export interface Equipment {
@@ -10,7 +16,10 @@ export interface Equipment {
 	readonly ovens: readonly Oven[];
 	/** Shallow pans for colouring in the oven. */
 	readonly trays: readonly PanType[];
-	readonly searPan: { readonly id: string; readonly name: string; readonly shape: PanShape } | null;
+	/** Pans for searing, the one the house takes first; a tilting pan heats itself. */
+	readonly searPans: readonly Vessel[];
+	/** Pots beside the round braising pans and the searing pans in which a sauce is finished. */
+	readonly pots: readonly Vessel[];
 	readonly burners: number;
 	/** Heat of one burner that reaches the pot, kW. */
 	readonly hobPower_kW: number;
@@ -48,8 +57,30 @@ export interface Kitchen {
 	readonly known: KnownIngredients;
 }
 
-/** The kitchen's round pots, the widest first: what a sauce is finished in. */
-export function potsOf({ pans }: Pick<Equipment, "pans">): readonly PanType[] {
-	const across = ({ shape }: PanType) => ("round" in shape ? shape.round.diameter_mm : 0);
-	return pans.filter(({ shape }) => "round" in shape).sort((a, b) => across(b) - across(a));
+/** Whether it has its own heat and takes no burner. */
+export function heatsItself(vessel: Vessel): vessel is Vessel & { readonly heat_kW: number } {
+	return vessel.heat_kW !== undefined;
+}
+
+/** The searing pan that the house takes first on its hob. */
+export function searPanOf({ searPans }: Pick<Equipment, "searPans">): Vessel | undefined {
+	return searPans.find((vessel) => !heatsItself(vessel));
+}
+
+/** The tilting pan, the widest where there are several. */
+export function tiltingPanOf({
+	searPans,
+}: Pick<Equipment, "searPans">): (Vessel & { heat_kW: number }) | undefined {
+	const [widest] = searPans.filter(heatsItself).sort((a, b) => floorOf(b) - floorOf(a));
+	return widest;
+}
+
+/** Everything a sauce can be finished in: pots, round braising pans, searing pans, the tilting pan; the widest first. */
+export function saucePotsOf({ pans, pots, searPans }: Equipment): readonly Vessel[] {
+	const round = pans.filter(({ shape }) => "round" in shape);
+	return [...pots, ...round, ...searPans].sort((a, b) => floorOf(b) - floorOf(a));
+}
+
+function floorOf({ shape }: PanType): number {
+	return areaOf(insideAt(shape, 0));
 }

@@ -17,7 +17,11 @@ export const PanEntry = Type.Object({
 	diameter_mm: Type.Optional(size("a diameter from 20 to 2000 mm", 2000)),
 	depth_mm: size("a depth from 20 to 600 mm", 600),
 	stock: wholeTo(0, 1000, ""),
-	use: oneOf(["braise", "sear", "tray"] as const),
+	use: oneOf(["braise", "sear", "pot", "tray"] as const),
+	/** Heat of its own, where it does not stand on the hob. */
+	heat_kW: Type.Optional(
+		Type.Number({ minimum: 0.5, maximum: 60, allowed: "a power from 0.5 to 60 kW, or nothing" }),
+	),
 	lowMark_mm: Type.Optional(size("a mark from 20 to 600 mm", 600)),
 	low_l: Type.Optional(water),
 	highMark_mm: Type.Optional(size("a mark from 20 to 600 mm", 600)),
@@ -34,6 +38,7 @@ interface PanSizes extends Pick<PanEntry, "name" | "kind" | "depth_mm" | "stock"
 	readonly length_mm: number | null;
 	readonly width_mm: number | null;
 	readonly diameter_mm: number | null;
+	readonly heat_w: number | null;
 }
 
 /** Water it was measured with, up to two marks. */
@@ -93,7 +98,7 @@ function markFields(typed: PanEntry, sizes: PanSizes): Marks {
 }
 
 function sizedFields(typed: PanEntry): PanSizes {
-	const { name, kind, depth_mm, stock, use } = typed;
+	const { name, kind, depth_mm, stock, use, heat_kW } = typed;
 	const base = {
 		name,
 		kind,
@@ -104,6 +109,7 @@ function sizedFields(typed: PanEntry): PanSizes {
 		length_mm: null,
 		width_mm: null,
 		diameter_mm: null,
+		heat_w: heat_kW === undefined ? null : Math.round(heat_kW * 1000),
 	};
 	if (kind === "gn") {
 		if (!typed.gn) throw refuse("gn", "is missing; a gastronorm size is needed");

@@ -1,13 +1,20 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { blendStock, type LiquidGiven, liquidAccount, RENDERED_FAT_KG_PER_L, sauceFrom } from "./index.ts";
+import {
+	blendStock,
+	type LiquidGiven,
+	liquidAccount,
+	litresAMinute,
+	RENDERED_FAT_KG_PER_L,
+	sauceFrom,
+} from "./index.ts";
 
 const GIVEN: LiquidGiven = {
 	poured_l: 12,
 	vegetables_kg: 8,
 	fromVegetables_l: 2,
-	raw_kg: 24,
 	cooked_kg: 15,
+	juice_l: 8,
 	fat_kg: 1,
 	gelatin_g: 300,
 	fatPoured_kg: 0.2,
@@ -17,16 +24,16 @@ const GIVEN: LiquidGiven = {
 	absorbed_l: 0.5,
 	minutes: 160,
 };
-const POTS = { diameter_mm: 400, power_kW: 3, count: 1 };
+const POTS = { floor_m2: Math.PI * 0.04, power_kW: 3, count: 1, goes: 1 };
 /** Reduced by half, with all the time and salt there is. */
-const HALF = { reduceBy: 0.5, mostSalt_pct: null, most_min: 10_000 };
+const HALF = { reduceBy: 0.5, mostSalt_pct: null, finishSalt_g: 0, most_min: 10_000, before_min: 0 };
 
 const amount = (max: number) => fc.double({ min: 0, max, noNaN: true });
 const givens: fc.Arbitrary<LiquidGiven> = fc.record({
 	poured_l: amount(60),
 	vegetables_kg: fc.double({ min: 3, max: 30, noNaN: true }),
 	fromVegetables_l: amount(3),
-	raw_kg: fc.double({ min: 1, max: 100, noNaN: true }),
+	juice_l: amount(40),
 	cooked_kg: fc.double({ min: 0.1, max: 60, noNaN: true }),
 	fat_kg: amount(8),
 	gelatin_g: amount(2000),
@@ -94,6 +101,25 @@ describe("the sauce from it", () => {
 		expect(sauce.limitedBy).toBe("time");
 		const [first] = sauce.remedies;
 		expect(first?.kind === "reduce" ? first.minutes : 0).toBeCloseTo(20, 6);
+	});
+
+	it("boils down before the lift what the meat would wait for, and leaves a third with it", () => {
+		const early = sauceFrom(account, 6, POTS, 0, { ...HALF, most_min: 20, before_min: 60 });
+		expect(early.after_min).toBeCloseTo(20, 6);
+		expect(early.drawn?.minutes).toBeLessThanOrEqual(60 + 1e-6);
+		expect(early.drawn?.litres).toBeLessThanOrEqual(account.left_l * (2 / 3) + 1e-9);
+		const boiled = (early.drawn?.boilsAway_l ?? 0) + early.after_min * litresAMinute(POTS);
+		expect(boiled).toBeCloseTo(early.take_l - 6, 6);
+		expect(early.over_l).toBeCloseTo(account.left_l - early.take_l, 9);
+		expect(early.moistens_l).toBeLessThanOrEqual(account.left_l / 3 + 1e-9);
+	});
+
+	it("counts the salt of what finishes it", () => {
+		const plain = sauceFrom(account, 6, POTS, 0, HALF);
+		expect(sauceFrom(account, 6, POTS, 0, { ...HALF, finishSalt_g: 12 }).salt_pct).toBeCloseTo(
+			plain.salt_pct + 0.2,
+			9,
+		);
 	});
 
 	it("reduces to a mark in the pot, in as many pots as stand side by side", () => {

@@ -5,10 +5,11 @@ export interface LiquidGiven {
 	/** Vegetables that lie in the liquid, raw, and the water that they give up. */
 	readonly vegetables_kg: number;
 	readonly fromVegetables_l: number;
-	/** Meat without bone as it goes in, and as it comes out. */
-	readonly raw_kg: number;
+	/** Meat without bone as it comes out. */
 	readonly cooked_kg: number;
-	/** Fat and gelatin the meat gives up. */
+	/** Juice the meat gives up in the pan, l. */
+	readonly juice_l: number;
+	/** Fat and gelatin the meat gives up in the pan. */
 	readonly fat_kg: number;
 	readonly gelatin_g: number;
 	/** Fat of the searing that stays in. */
@@ -28,7 +29,7 @@ export interface LiquidAccount {
 	readonly poured_l: number;
 	/** Water out of the vegetables. */
 	readonly fromVegetables_l: number;
-	/** Juice out of the meat: its cooking loss without the fat. */
+	/** Juice out of the meat. */
 	readonly weeping_l: number;
 	readonly evaporated_l: number;
 	readonly absorbed_l: number;
@@ -53,7 +54,7 @@ export interface LiquidAccount {
  */
 export function liquidAccount(given: LiquidGiven): LiquidAccount {
 	const { fromVegetables_l } = given;
-	const weeping_l = Math.max(0, given.raw_kg - given.cooked_kg - given.fat_kg);
+	const weeping_l = given.juice_l;
 	const in_l = given.poured_l + fromVegetables_l + weeping_l;
 	const evaporated_l = Math.min(given.evaporated_l, in_l);
 	const absorbed_l = Math.min(given.absorbed_l, in_l - evaporated_l);

@@ -1,4 +1,4 @@
-import { MOST_STEAM_KG_PER_M2_H, reduce, STEAM_KJ_PER_KG, thicken } from "../sauce/index.ts";
+import { MOST_STEAM_KG_PER_M2_H, reduceIn, STEAM_KJ_PER_KG, thicken } from "../sauce/index.ts";
 import type { LiquidAccount } from "./liquidAccount.ts";
 
 /** Density of rendered fat, kg/l. */
@@ -16,13 +16,31 @@ export interface SauceFinish {
 	readonly mostSalt_pct: number | null;
 	/** The longest it may boil down while the meat waits, minutes. */
 	readonly most_min: number;
+	/** Salt that what finishes it brings, g. */
+	readonly finishSalt_g: number;
+	/** Minutes before the lift in which liquid that is drawn off may boil down. */
+	readonly before_min: number;
 }
 
 /** The pots in which the sauce is finished, all alike, and the heat that reaches each. */
 export interface SaucePots {
-	readonly diameter_mm: number;
+	readonly floor_m2: number;
 	readonly power_kW: number;
 	readonly count: number;
+	/** How often they are filled, one filling after another. */
+	readonly goes: number;
+}
+
+/** The share of the liquid that stays with the meat when some is drawn off. @see model, section G */
+export const STAYS_WITH_MEAT = 1 / 3;
+/** What is drawn off boils down by so much at the most: further it catches. General practice. */
+const DRAWN_BOILS_BY = 0.6;
+
+/** Liquid ladled off at the first check, which boils down while the meat stays covered. */
+export interface DrawnOff {
+	readonly litres: number;
+	readonly boilsAway_l: number;
+	readonly minutes: number;
 }
 
 /** What can be done to bring the liquid there is to the sauce that is wanted. */
@@ -72,6 +90,13 @@ export interface SaucePlan {
 	readonly asked_l: number;
 	/** By how much it is reduced in the end, a share. */
 	readonly reduceBy: number;
+	/** What is drawn off before the lift so that the meat does not wait; null where there is time after it. */
+	readonly drawn: DrawnOff | null;
+	/** Minutes at the boil after the lift. */
+	readonly after_min: number;
+	/** What is over when the sauce has been taken, and how much of it moistens the meat, litres. */
+	readonly over_l: number;
+	readonly moistens_l: number;
 	/** What keeps it from the card's own finish; null when nothing does. */
 	readonly limitedBy: "salt" | "time" | "liquid" | null;
 	/** Salt of the sauce when it stands at what is wanted. */
@@ -105,8 +130,14 @@ export function sauceFrom(
 	const there_l = account.left_l;
 	const asked_l = wanted_l / (1 - finish.reduceBy);
 	const { take_l, limitedBy } = takenFor(account, wanted_l, asked_l, pots, finish);
-	const area_m2 = pots.count * (Math.PI / 4) * (pots.diameter_mm / 1000) ** 2;
-	const salt_pct = wanted_l > 0 ? (account.salt_pct * take_l) / wanted_l : account.salt_pct;
+	const area_m2 = pots.count * pots.goes * pots.floor_m2;
+	const boils_min = (take_l - Math.min(wanted_l, take_l)) / litresAMinute(pots);
+	const drawn = drawnOff(boils_min, there_l, pots, finish);
+	const over_l = Math.max(0, there_l - take_l);
+	const salt_pct =
+		wanted_l > 0
+			? (account.salt_pct * take_l) / wanted_l + finish.finishSalt_g / (wanted_l * 10)
+			: account.salt_pct;
 	const sauce = { account, wanted_l, take_l, pots, dredged_g, salt_pct };
 	const taken = there_l > 0 ? take_l / there_l : 0;
 	return {
@@ -116,6 +147,10 @@ export function sauceFrom(
 		asked_l,
 		reduceBy: take_l > 0 ? Math.max(0, 1 - wanted_l / take_l) : 0,
 		limitedBy,
+		drawn,
+		after_min: boils_min - (drawn?.minutes ?? 0),
+		over_l,
+		moistens_l: Math.min(over_l, there_l * STAYS_WITH_MEAT),
 		salt_pct,
 		gelatin_g_per_l: gelatinOf(account, take_l, Math.min(take_l, wanted_l)),
 		from_mm: take_l / area_m2,
@@ -135,13 +170,14 @@ function takenFor(
 	wanted_l: number,
 	asked_l: number,
 	pots: SaucePots,
-	{ mostSalt_pct, most_min }: SauceFinish,
+	{ mostSalt_pct, finishSalt_g, most_min, before_min }: SauceFinish,
 ): Pick<SaucePlan, "take_l" | "limitedBy"> {
 	const bySalt_l =
 		mostSalt_pct === null || salt_pct === 0
 			? Number.POSITIVE_INFINITY
-			: Math.max(wanted_l, (wanted_l * mostSalt_pct) / salt_pct);
-	const byTime_l = wanted_l + pots.count * litresIn(most_min, pots);
+			: Math.max(wanted_l, (wanted_l * mostSalt_pct - finishSalt_g / 10) / salt_pct);
+	const before_l = Math.min(before_min * litresAMinute(pots), mostDrawn(left_l) * DRAWN_BOILS_BY);
+	const byTime_l = wanted_l + most_min * litresAMinute(pots) + before_l;
 	const limits = [
 		["salt", bySalt_l],
 		["time", byTime_l],
@@ -152,12 +188,31 @@ function takenFor(
 	return { take_l: Math.min(least_l, left_l), limitedBy };
 }
 
-/** Litres that one pot boils down in so many minutes, by its heat and by its surface. */
-function litresIn(minutes: number, { diameter_mm, power_kW }: SaucePots): number {
-	const area_m2 = (Math.PI / 4) * (diameter_mm / 1000) ** 2;
-	const byPower = (minutes * 60 * power_kW) / STEAM_KJ_PER_KG;
-	return Math.min(byPower, (minutes / 60) * area_m2 * MOST_STEAM_KG_PER_M2_H);
+/** Litres that all pots together boil away in a minute, by their heat and by their surface. */
+export function litresAMinute({ floor_m2, power_kW, count }: Omit<SaucePots, "goes">): number {
+	const byPower = (60 * power_kW) / STEAM_KJ_PER_KG;
+	return count * Math.min(byPower, (floor_m2 * MOST_STEAM_KG_PER_M2_H) / 60);
 }
+
+function mostDrawn(left_l: number): number {
+	return left_l * (1 - STAYS_WITH_MEAT);
+}
+
+/** What has to boil away before the lift, because the meat would wait for it afterwards. */
+function drawnOff(
+	boils_min: number,
+	left_l: number,
+	pots: SaucePots,
+	{ most_min }: SauceFinish,
+): DrawnOff | null {
+	const minutes = boils_min - most_min;
+	if (minutes <= HARDLY_A_MINUTE) return null;
+	const boilsAway_l = minutes * litresAMinute(pots);
+	return { litres: Math.min(mostDrawn(left_l), boilsAway_l / DRAWN_BOILS_BY), boilsAway_l, minutes };
+}
+
+/** Rounding. */
+const HARDLY_A_MINUTE = 1e-6;
 
 interface Sauce {
 	readonly account: LiquidAccount;
@@ -205,11 +260,12 @@ function remediesFor({ account, wanted_l, take_l, pots, dredged_g, salt_pct }: S
 }
 
 function reducing(take_l: number, wanted_l: number, pots: SaucePots) {
-	const { minutes, mark_mm, limitedBy } = reduce({
-		start_l: take_l / pots.count,
-		target_l: wanted_l / pots.count,
-		pot: { diameter_mm: pots.diameter_mm },
+	const fillings = pots.count * pots.goes;
+	const { minutes, mark_mm, limitedBy } = reduceIn({
+		start_l: take_l / fillings,
+		target_l: wanted_l / fillings,
+		floor_m2: pots.floor_m2,
 		power_kW: pots.power_kW,
 	});
-	return { minutes, mark_mm, limitedBy };
+	return { minutes: minutes * pots.goes, mark_mm, limitedBy };
 }

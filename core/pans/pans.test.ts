@@ -9,6 +9,9 @@ import {
 	fillPan,
 	heightOf,
 	insideAt,
+	LEAST_LINE,
+	type LiquidLine,
+	lineForLitres,
 	lineWords,
 	NO_BED,
 	type PanShape,
@@ -16,6 +19,7 @@ import {
 	panFit,
 	pieceBelow,
 	pieceHeight,
+	rungsHigh,
 	volumeBelow,
 } from "./index.ts";
 
@@ -141,9 +145,56 @@ describe("liquid to the line", () => {
 		expect(bedded.bed_mm).toBeCloseTo(heightOf(pan, 2 / 0.6), 9);
 	});
 
-	it("says over-full, heavy and tall, in that order", () => {
-		const deep = fillPan({ gn: "2/1", depth_mm: 65 }, piece, 20, { over_mm: 5 }, NO_BED, LIMITS);
+	it("says over-full, heavy and too tall for the cover, in that order", () => {
+		const deep = fillPan({ gn: "2/1", depth_mm: 40 }, piece, 20, { over_mm: 5 }, NO_BED, LIMITS);
 		expect(deep.warnings).toEqual(["overfull", "heavy", "tallPiece"]);
+	});
+
+	it("keeps headspace for the liquid alone: a piece may stand to 5 mm under the rim", () => {
+		const tall = { ...piece, height_mm: 60 } as const;
+		const stands = fillPan({ gn: "1/1", depth_mm: 65 }, tall, 12, { share: 0.5 }, NO_BED, LIMITS);
+		expect(stands).toMatchObject({ pieceOver_mm: 0, warnings: [] });
+		const over = fillPan(
+			{ gn: "1/1", depth_mm: 65 },
+			{ ...piece, height_mm: 62 },
+			12,
+			{ share: 0.5 },
+			NO_BED,
+			LIMITS,
+		);
+		expect(over.pieceOver_mm).toBeCloseTo(2, 9);
+		expect(over.warnings).toEqual(["tallPiece"]);
+	});
+
+	it("lies two deep as one piece of twice the height would", () => {
+		const low = { shape: "block", length_mm: 150, width_mm: 55, height_mm: 20, weight_g: 155 } as const;
+		const stack = { ...low, height_mm: 40, weight_g: 310 } as const;
+		const pan = { gn: "1/1", depth_mm: 100 } as const;
+		for (const line of [{ share: 0.4 }, { below_mm: 5 }, { over_mm: 4 }]) {
+			const two = fillPan(pan, low, 24, line, NO_BED, LIMITS, 2);
+			const one = fillPan(pan, stack, 12, line, NO_BED, LIMITS);
+			expect(two.line_mm).toBeCloseTo(one.line_mm, 9);
+			expect(two.liquid_l).toBeCloseTo(one.liquid_l, 9);
+		}
+	});
+
+	it("stands at the line that so many litres make, between a third up and the card's own", () => {
+		const pan = { gn: "1/1", depth_mm: 100 } as const;
+		const litresAt = (line: LiquidLine) => fillPan(pan, piece, 16, line, NO_BED, LIMITS).liquid_l;
+		const most = { below_mm: 5 };
+		const [least_l, most_l] = [litresAt(LEAST_LINE), litresAt(most)];
+		fc.assert(
+			fc.property(fc.double({ min: 0, max: 12, noNaN: true }), (wanted_l) => {
+				const poured_l = litresAt(lineForLitres(litresAt, wanted_l, piece, most));
+				expect(poured_l).toBeCloseTo(Math.min(most_l, Math.max(least_l, wanted_l)), 3);
+			}),
+		);
+	});
+
+	it("takes rungs by real heights", () => {
+		const rungs = (depth_mm: 65 | 100 | 150, pitch_mm: number) =>
+			rungsHigh({ gn: "1/1", depth_mm }, pitch_mm);
+		expect([rungs(65, 65), rungs(100, 65), rungs(150, 65), rungs(100, 120)]).toEqual([1, 2, 3, 1]);
 	});
 
 	it("half of a lying cylinder or a ball is below its middle", () => {

@@ -6,8 +6,9 @@ export type Basis =
 	| { readonly from: "onHand"; readonly onHand_kg: number }
 	| { readonly from: "pans"; readonly pans: number };
 
-/** Where the pieces get their colour. */
-export type ColourWay = "pan" | "oven";
+/** Where the pieces get their colour: on the hob, in the tilting pan, on trays in the oven. */
+export const COLOUR_WAYS = ["pan", "tilting", "oven"] as const;
+export type ColourWay = (typeof COLOUR_WAYS)[number];
 
 /** One dish on one sitting. */
 export interface DishOrder {
@@ -26,4 +27,6 @@ export interface DishOrder {
 	readonly panWishes: readonly PanWish[];
 	/** Settled by the chef; null leaves it to the plan. */
 	readonly colour: ColourWay | null;
+	/** Whether the liquid line is the chef's own for this sitting, and is poured as it is. */
+	readonly lineSettled: boolean;
 }

@@ -2,27 +2,32 @@ import type { OvenFit } from "../ovens/index.ts";
 import type { PanChoice } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { AllergenFound, Recipe } from "../recipe/index.ts";
-import type { PlacedTask } from "../tasks/index.ts";
+import type { BatchWork, PlacedTask } from "../tasks/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
 import type { Working } from "../workings/index.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import type { PlanWork } from "./dishTasks.ts";
+import type { Liquor } from "./liquor.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
 import type { PlanBraise } from "./planBraise.ts";
 import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 import type { PlanLiquid } from "./planLiquid.ts";
+import type { PlanPour } from "./planPour.ts";
 import type { PlanSauce } from "./planSauce.ts";
 import type { BatchSize } from "./sizeOfBatch.ts";
 
 /** One dish of one sitting worked out, before it stands on the clock. */
 export interface PlanFigures extends BatchSize {
+	/** The recipe as it is cooked: its liquid line is the one that is poured to. */
 	readonly recipe: Recipe;
 	readonly order: DishOrder;
 	/** Which beliefs it was planned with. */
 	readonly beliefs: string;
 	/** The batch over the card: trimmed weight by trimmed weight. */
 	readonly factor: number;
+	/** How big the batch is for the hands. */
+	readonly batch: BatchWork;
 	readonly lines: readonly PlanLine[];
 	readonly pans: PanChoice;
 	/** Pans of each kind that the sitting's other dishes have. */
@@ -37,6 +42,10 @@ export interface PlanFigures extends BatchSize {
 	/** What they are given, so that they are tender as surely as the house wants. */
 	readonly allowed_min: number;
 	readonly work: PlanWork;
+	/** What is poured, and why; null when there is no pan. */
+	readonly pour: PlanPour | null;
+	/** From the lift to the last plate where the meat is held hot on purpose, minutes; none where it is not. */
+	readonly hold_min: number;
 	/** Finished sauce wanted, litres. */
 	readonly sauce_l: number;
 	/** What becomes of the liquid; null when there is no pan. */
@@ -51,6 +60,10 @@ export interface PlanFigures extends BatchSize {
 export interface Plan extends PlanFigures {
 	/** All that the dish asks of the kitchen, on the clock, the first to start first. */
 	readonly tasks: readonly PlacedTask[];
+	/** What is over when the sauce has been taken; null when nothing is. */
+	readonly liquor: Liquor | null;
+	/** From the lift to the first plate, minutes; from cold to it where it is made ahead. */
+	readonly wait_min: number;
 	/** Tender when the slowest pans go in as planned, ms since 1970 UTC. */
 	readonly tender: Range;
 	/** The sums behind the figures, by place. */

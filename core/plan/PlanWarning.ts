@@ -1,3 +1,4 @@
+import type { Allergen } from "../recipe/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
 
 /** Pans of one kind: how many there are, and who has them. */
@@ -14,7 +15,8 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	| {
 			readonly code: "noPan" | "bedReachesLine" | "noSearPan" | "noColourOven" | "neverTender";
 	  }
-	| { readonly code: "beforeOpening"; readonly at: number }
+	/** The first of so many tasks that somebody has to be there for while the kitchen is closed. */
+	| { readonly code: "beforeOpening"; readonly at: number; readonly tasks: number }
 	| { readonly code: "panStock"; readonly unplaced: number; readonly kinds: readonly StockUse[] }
 	| { readonly code: "wishBeyondStock"; readonly kinds: readonly StockUse[] }
 	| { readonly code: "halfEmpty"; readonly name: string; readonly pieces: number; readonly holds: number }
@@ -28,11 +30,6 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	  }
 	| { readonly code: "boilsDry"; readonly at_min: number }
 	| { readonly code: "nearlyDry"; readonly left_l: number; readonly in_l: number }
-	| { readonly code: "foilAcid"; readonly acids: readonly string[] }
-	| {
-			readonly code: "countOut";
-			readonly counted: readonly { readonly name: string; readonly count: number }[];
-	  }
 	| {
 			readonly code: "finishTooSalt" | "finishTooLong";
 			readonly asked: number;
@@ -50,7 +47,39 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	| { readonly code: "tallPiece"; readonly over_mm: number }
 	| { readonly code: "ovenSpace"; readonly without: number; readonly of: number }
 	| { readonly code: "noOven"; readonly low_C: number; readonly high_C: number }
-	| { readonly code: "ratio"; readonly pans_l: number; readonly card_l: number }
+	/** No pot of the kitchen takes the sauce; or it stands so low in the narrowest that it catches. */
+	| {
+			readonly code: "noSaucePot";
+			readonly wanted_l: number;
+			readonly name: string | null;
+			readonly depth_mm: number;
+			readonly least_mm: number;
+	  }
+	| { readonly code: "meatWaits" | "searingLong"; readonly minutes: number }
+	| { readonly code: "holdHot"; readonly minutes: number; readonly pans: number }
+	| {
+			readonly code: "platesAMinute";
+			readonly minutes: number;
+			readonly people: number;
+			readonly hands: number;
+	  }
+	| {
+			readonly code: "ovenTimes";
+			readonly slow: string;
+			readonly quick: string;
+			readonly minutes: number;
+	  }
+	| { readonly code: "soaking"; readonly names: readonly string[] }
+	| { readonly code: "marinadeShort"; readonly litres: number; readonly wanted_l: number }
+	| { readonly code: "notWhole"; readonly cooked_g: number; readonly portion_g: number }
+	| { readonly code: "hiddenSalt"; readonly names: readonly string[]; readonly share: number }
+	| {
+			readonly code: "liquorAllergens";
+			readonly litres: number;
+			readonly contains: readonly Allergen[];
+			readonly notKnown: boolean;
+	  }
+	| { readonly code: "aheadOffer"; readonly portions: number }
 	| { readonly code: "sauceShort"; readonly wanted_l: number; readonly there_l: number }
 	| { readonly code: "saltOver"; readonly end_pct: number; readonly high_pct: number }
 	| { readonly code: "saltUnder"; readonly end_pct: number; readonly low_pct: number }

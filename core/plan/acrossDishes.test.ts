@@ -160,7 +160,7 @@ describe("a still oven beside a fan oven", () => {
 		const kitchen = equipped({
 			ovens: [
 				{ ...NORTH, rungs: 4 },
-				{ ...SOUTH, rungs: 4 },
+				{ ...SOUTH, rungs: 3 },
 			],
 		});
 		const made = plan(RECIPE, { ...ORDER, covers: 240 }, kitchen);

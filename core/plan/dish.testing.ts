@@ -23,7 +23,12 @@ export const KITCHEN: Kitchen = {
 			{ id: "half", name: "GN 1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 6 },
 		],
 		ovens: [NORTH, SOUTH],
-		searPan: { id: "wide", name: "Wide pan", shape: { round: { diameter_mm: 360, height_mm: 60 } } },
+		searPans: [
+			{ id: "wide", name: "Wide pan", shape: { round: { diameter_mm: 360, height_mm: 60 } }, stock: 3 },
+		],
+		pots: [
+			{ id: "stew-pot", name: "Stew pot", shape: { round: { diameter_mm: 320, height_mm: 200 } }, stock: 2 },
+		],
 		trays: [{ id: "tray", name: "GN 1/1-40", shape: { gn: "1/1", depth_mm: 40 }, stock: 6 }],
 		hobPower_kW: 3,
 		burners: 3,
@@ -95,6 +100,7 @@ export const ORDER: DishOrder = {
 	panTypeId: null,
 	panWishes: [],
 	colour: null,
+	lineSettled: false,
 };
 
 /** The kitchen with other equipment. */

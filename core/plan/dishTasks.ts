@@ -1,11 +1,12 @@
 import type { Beliefs } from "../beliefs/index.ts";
-import type { Kitchen } from "../kitchen/index.ts";
+import { heatsItself, type Kitchen, type Vessel } from "../kitchen/index.ts";
 import type { PanChoice } from "../pans/index.ts";
 import { type Range, wholeUp } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { COLOUR_C } from "../sear/index.ts";
 import {
 	AT_ANY_TIME,
+	type BatchWork,
 	exactly,
 	type Need,
 	type Predecessor,
@@ -15,13 +16,13 @@ import {
 	type WorkMinutes,
 	workMinutes,
 } from "../tasks/index.ts";
-import { onDay } from "../time/index.ts";
+import { minutesBefore, onDay } from "../time/index.ts";
 import { PLACES, type PlaceKey } from "../trade/index.ts";
 import { countByType } from "./countByType.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import { joinsLate } from "./panLines.ts";
 import { type BraiseGroup, minutesAtEach, type PlanBraise } from "./planBraise.ts";
-import type { PlanColour } from "./planColour.ts";
+import { type PlanColour, searTaken } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 import { isMadeAhead } from "./planLiquid.ts";
 import type { PlanSauce } from "./planSauce.ts";
@@ -44,6 +45,8 @@ export interface WorkedOut {
 	readonly sauce: PlanSauce | null;
 	readonly sauce_l: number;
 	readonly work: PlanWork;
+	/** What the meat is held for on purpose after it is tender; nothing where it is not. */
+	readonly hold_min: number;
 }
 
 /** Minutes of each place at the size of the batch, and of what is worked out there. */
@@ -51,7 +54,7 @@ export interface PlanWork {
 	readonly places: Readonly<Record<PlaceKey, WorkMinutes>>;
 	/** From the first piece in the pan or tray to the last one out, whole minutes. */
 	readonly colour_min: number;
-	/** The sauce at the boil, minutes. */
+	/** The sauce at the boil after the lift, minutes. */
 	readonly reduce_min: number;
 	/** Minutes on the wall of rest, sauce, chill and reheating, whole minutes. */
 	readonly rest_min: number;
@@ -60,27 +63,31 @@ export interface PlanWork {
 	readonly reheat_min: number;
 }
 
+/** Minutes of each place for the hands there are. */
+export function placesOf({ steps }: Recipe, batch: BatchWork, hands: number): PlanWork["places"] {
+	return Object.fromEntries(
+		PLACES.map((place) => [
+			place,
+			workMinutes(
+				steps.filter((step) => step.place === place),
+				batch,
+				hands,
+				place,
+			),
+		]),
+	) as Record<PlaceKey, WorkMinutes>;
+}
+
 /** How long everything takes. */
 export function workOf(
 	recipe: Recipe,
-	factor: number,
+	places: PlanWork["places"],
 	hands: number,
 	colour: PlanColour | null,
 	sauce: PlanSauce | null,
 	beliefs: Beliefs,
 ): PlanWork {
-	const places = Object.fromEntries(
-		PLACES.map((place) => [
-			place,
-			workMinutes(
-				recipe.steps.filter((step) => step.place === place),
-				factor,
-				hands,
-			),
-		]),
-	) as Record<PlaceKey, WorkMinutes>;
-	const [first] = sauce?.remedies ?? [];
-	const reduce_min = first?.kind === "reduce" ? first.minutes : 0;
+	const reduce_min = sauce?.after_min ?? 0;
 	const boiling_min = wholeUp(places.sauce.handsOn_min / hands + reduce_min);
 	const orUsual = (place: "chill" | "reheat", usual_min: number) =>
 		places[place].wall_min > 0 ? places[place].wall_min : usual_min;
@@ -201,7 +208,7 @@ function lagAfterMarinade({ marinate }: Recipe, follows: boolean): { least_min?:
 	return marinate && follows ? { least_min: marinate.minutes, most_min: marinate.longest_min } : {};
 }
 
-function colourTask({ recipe, order, colour, work, kitchen }: WorkedOut, made: Namer): Task[] {
+function colourTask({ recipe, order, colour, work }: WorkedOut, made: Namer): Task[] {
 	if (!recipe.sear || !colour) return [];
 	const before = after(made.id(beforeSear(recipe)), lagAfterMarinade(recipe, true));
 	const minutes: TaskMinutes = {
@@ -213,12 +220,13 @@ function colourTask({ recipe, order, colour, work, kitchen }: WorkedOut, made: N
 		made("sear", "colour", {
 			minutes,
 			after: [before],
-			needs: [...cooks(order.hands), ...colourNeeds(colour, kitchen)],
+			needs: [...cooks(order.hands), ...colourNeeds(colour)],
 		}),
 	];
 }
 
-function colourNeeds({ way, pan, oven }: PlanColour, { equipment }: Kitchen): Need[] {
+function colourNeeds(colour: PlanColour): Need[] {
+	const { way, oven } = colour;
 	if (way === "oven" && oven) {
 		const trays = Math.min(oven.trays, oven.atOnce);
 		const minutes = exactly(oven.minutes);
@@ -235,13 +243,15 @@ function colourNeeds({ way, pan, oven }: PlanColour, { equipment }: Kitchen): Ne
 			},
 		];
 	}
+	const pan = searTaken(colour);
 	if (!pan) return [];
-	const burners = Math.min(equipment.burners, pan.loads);
-	const searPan = equipment.searPan;
-	return [
-		{ kind: "burners", count: burners },
-		...(searPan ? [{ kind: "searPan" as const, typeId: searPan.id, count: burners }] : []),
-	];
+	const { vessel, burners } = pan;
+	return [...burnersFor(vessel, burners), { kind: "searPan", typeId: vessel.id, count: burners }];
+}
+
+/** What heats itself takes no burner. */
+function burnersFor(vessel: Vessel, count: number): Need[] {
+	return heatsItself(vessel) ? [] : [{ kind: "burners", count }];
 }
 
 function pansNeeded(pans: PanChoice): Need[] {
@@ -326,13 +336,37 @@ function finishTasks(out: WorkedOut, made: Namer, before: readonly Task[]): Task
 					}),
 				]
 			: [];
+	const served = lastPlateAt(order.serviceAt, work.places.plate.wall_min);
 	const plate = made("plate", "work", {
 		minutes: taskMinutes(work.places.plate, order.hands),
 		after: [after(last.id), ...sauce.map(({ id }) => after(id))],
 		needs: [...cooks(order.hands), { kind: "warmer", plates: portions }],
-		window: { to: order.serviceAt },
+		window: { to: served },
 	});
-	return [lift, ...resting, ...sauce, plate];
+	return [lift, ...resting, ...sauce, ...holdTasks(out, made, last, served), plate];
+}
+
+/** Plates stand ready so long before service at the most, minutes: later ones are filled while it goes out. General practice. */
+export const PLATED_BEFORE_MIN = 20;
+
+/** When the last plate is filled: by service, or after it where there are too many to be kept hot. */
+export function lastPlateAt(serviceAt: number, plating_min: number): number {
+	return minutesBefore(serviceAt, -Math.max(0, plating_min - PLATED_BEFORE_MIN));
+}
+
+/** Meat that is plated long after its lift is held in its liquid, covered and hot, until it is wanted. */
+function holdTasks({ hold_min, pans }: WorkedOut, made: Namer, last: Task, to: number): Task[] {
+	if (hold_min === 0) return [];
+	const litres = pans.pans.reduce((sum, { contents_kg }) => sum + contents_kg, 0);
+	return [
+		made("rest", "hold", {
+			idPart: "hold",
+			figures: { litres },
+			minutes: waits(hold_min),
+			after: [after(last.id)],
+			window: { to },
+		}),
+	];
 }
 
 function restTask({ work }: WorkedOut, made: Namer, lift: Task): Task[] {
@@ -376,8 +410,6 @@ function aheadTasks({ work, pans, recipe }: WorkedOut, made: Namer, lift: Task):
 function saucePots({ sauce }: WorkedOut): Need[] {
 	if (!sauce) return [];
 	const { pot, pots } = sauce;
-	return [
-		{ kind: "burners", count: pots },
-		...(pot ? [{ kind: "pot" as const, typeId: pot.id, count: pots }] : []),
-	];
+	if (!pot) return [{ kind: "burners", count: pots }];
+	return [...burnersFor(pot, pots), { kind: "pot", typeId: pot.id, count: pots }];
 }

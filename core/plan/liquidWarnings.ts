@@ -1,50 +1,50 @@
 import type { HousePolicy } from "../kitchen/index.ts";
-import type { LiquidAccount } from "../liquid/index.ts";
 import type { PanChoice } from "../pans/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import type { Liquor } from "./liquor.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
-import { goesIntoPan } from "./panLines.ts";
 import type { PlanLine } from "./planLines.ts";
+import type { PlanLiquid } from "./planLiquid.ts";
 import type { PlanSauce } from "./planSauce.ts";
+import { LEAST_DEPTH_MM } from "./saucePot.ts";
 
-/** The pans' litres may differ from the card's ratio by this share before it is said. */
-const RATIO_GAP = 0.25;
 /** Less left of what was in than this share is close to catching. */
 const NEARLY_DRY = 0.15;
+/** Less reduction than the card's by this share is no other sauce. */
+const FINISH_GAP = 0.08;
+/** Salt so little over the house's most is not tasted. */
+const HARDLY_OVER = 1.03;
 /** Sauce may fall short by this share before it is said. */
 const SHORT = 0.05;
 
 interface Wet {
 	readonly pans: PanChoice;
 	readonly lines: readonly PlanLine[];
-	readonly liquid: LiquidAccount | null;
+	readonly liquid: PlanLiquid | null;
 	readonly sauce: PlanSauce | null;
+	readonly liquor: Liquor | null;
 	readonly salt_pct: number | null;
 }
 
 /** What becomes of the liquid that the chef should know before it is poured. */
-export function liquidWarnings(recipe: Recipe, policy: HousePolicy, wet: Wet): PlanWarning[] {
+export function liquidWarnings(policy: HousePolicy, wet: Wet): PlanWarning[] {
 	return [
-		...ratioWarnings(wet.pans, wet.lines),
+		...bedWarnings(wet.pans, wet.lines),
 		...dryWarnings(wet.liquid),
 		...sauceWarnings(wet.sauce),
 		...finishWarnings(wet.sauce),
 		...saltWarnings(policy, wet.salt_pct),
-		...acidWarnings(recipe, wet.lines),
-		...countedWarnings(wet.lines),
+		...potWarnings(wet.sauce),
+		...hiddenSaltWarnings(wet.liquid),
+		...liquorWarnings(wet.liquor),
 	];
 }
 
-function ratioWarnings(pans: PanChoice, lines: readonly PlanLine[]): PlanWarning[] {
-	const card_ml = lines.reduce((sum, { card_ml, line }) => sum + (card_ml ?? 0) * (line.reducedTo ?? 1), 0);
-	if (pans.pans.length === 0 || card_ml === 0) return [];
-	if (pans.liquid_l === 0) return [{ code: "bedReachesLine", place: "panUp" }];
-	const card_l = card_ml / 1000;
-	if (Math.abs(pans.liquid_l / card_l - 1) <= RATIO_GAP) return [];
-	return [{ code: "ratio", place: "build", pans_l: pans.liquid_l, card_l }];
+function bedWarnings({ pans, liquid_l }: PanChoice, lines: readonly PlanLine[]): PlanWarning[] {
+	const hasLiquid = lines.some(({ card_ml }) => card_ml !== null && card_ml > 0);
+	return pans.length > 0 && hasLiquid && liquid_l === 0 ? [{ code: "bedReachesLine", place: "panUp" }] : [];
 }
 
-function dryWarnings(liquid: LiquidAccount | null): PlanWarning[] {
+function dryWarnings(liquid: PlanLiquid | null): PlanWarning[] {
 	if (!liquid) return [];
 	if (liquid.dryAt_min !== null) return [];
 	const in_l = liquid.poured_l + liquid.fromVegetables_l + liquid.weeping_l;
@@ -60,6 +60,7 @@ function sauceWarnings(sauce: PlanSauce | null): PlanWarning[] {
 /** The card's own finish cannot be had, and what would do instead. */
 function finishWarnings(sauce: PlanSauce | null): PlanWarning[] {
 	if (!sauce || sauce.wanted_l === 0 || (sauce.limitedBy !== "salt" && sauce.limitedBy !== "time")) return [];
+	if (sauce.cardReduces - sauce.reduceBy < FINISH_GAP) return [];
 	return [
 		{
 			code: sauce.limitedBy === "salt" ? "finishTooSalt" : "finishTooLong",
@@ -73,28 +74,45 @@ function finishWarnings(sauce: PlanSauce | null): PlanWarning[] {
 
 function saltWarnings({ saltBand_pct: { low, high } }: HousePolicy, end_pct: number | null): PlanWarning[] {
 	if (end_pct === null) return [];
-	if (end_pct > high) return [{ code: "saltOver", place: "sauce", end_pct, high_pct: high }];
+	if (end_pct > high * HARDLY_OVER) return [{ code: "saltOver", place: "sauce", end_pct, high_pct: high }];
 	if (end_pct < low / 2) return [{ code: "saltUnder", place: "sauce", end_pct, low_pct: low }];
 	return [];
 }
 
-const ACID: ReadonlySet<string> = new Set(["wine", "acid", "fruit"]);
-
-/** Wine, vinegar and sour fruit eat into bare foil. */
-function acidWarnings({ braise }: Recipe, lines: readonly PlanLine[]): PlanWarning[] {
-	if (braise.lid !== "foil") return [];
-	const acids = lines
-		.filter((line) => goesIntoPan(line) && ACID.has(line.ingredient.category))
-		.map(({ ingredient }) => ingredient.name);
-	return acids.length > 0 ? [{ code: "foilAcid", place: "panUp", acids: [...new Set(acids)] }] : [];
+/** Nothing to finish the sauce in, or nothing narrow enough. */
+function potWarnings(sauce: PlanSauce | null): PlanWarning[] {
+	if (!sauce || sauce.wanted_l === 0 || (sauce.pot && !sauce.catches)) return [];
+	const { wanted_l, pot, mark_mm } = sauce;
+	return [
+		{
+			code: "noSaucePot",
+			place: "sauce",
+			wanted_l,
+			name: pot?.name ?? null,
+			depth_mm: mark_mm,
+			least_mm: LEAST_DEPTH_MM,
+		},
+	];
 }
 
-/** Bay leaves, sticks and sachets that are counted in are counted out. */
-function countedWarnings(lines: readonly PlanLine[]): PlanWarning[] {
-	const counted = lines.flatMap(({ line, ingredient, count }) =>
-		count !== null && count > 0 && line.role === "potent" && !line.apart
-			? [{ name: ingredient.name, count }]
-			: [],
-	);
-	return counted.length > 0 ? [{ code: "countOut", place: "rest", counted }] : [];
+/** Salt that nobody weighs as salt is said from this share on. */
+const HIDDEN_SHARE = 0.3;
+/** Soy, cured meat, bought stock: they bring salt that is easily given twice. */
+function hiddenSaltWarnings(liquid: PlanLiquid | null): PlanWarning[] {
+	if (!liquid || liquid.salt.g === 0) return [];
+	const hidden = liquid.salt.from.filter(({ hidden }) => hidden);
+	const share = hidden.reduce((sum, { g }) => sum + g, 0) / liquid.salt.g;
+	if (share < HIDDEN_SHARE) return [];
+	return [{ code: "hiddenSalt", place: "build", names: hidden.map(({ name }) => name), share }];
+}
+
+/** Liquor that goes on to another dish carries what was in this one. */
+function liquorWarnings(liquor: Liquor | null): PlanWarning[] {
+	if (!liquor || liquor.litres === 0) return [];
+	const contains = liquor.allergens
+		.filter(({ presence }) => presence === "contains")
+		.map(({ allergen }) => allergen);
+	const notKnown = liquor.allergens.some(({ presence }) => presence === "notKnown");
+	if (contains.length === 0 && !notKnown) return [];
+	return [{ code: "liquorAllergens", place: "sauce", litres: liquor.litres, contains, notKnown }];
 }

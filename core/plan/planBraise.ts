@@ -17,6 +17,7 @@ import { areaOf, type ChosenPan, insideAt, type PanChoice, type PanType } from "
 import type { Range } from "../quantity/index.ts";
 import { inPan, type Recipe } from "../recipe/index.ts";
 import { joinsLate } from "./panLines.ts";
+import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 
 /** Pans of one kind in one oven: they heat alike, the fullest last. */
@@ -53,6 +54,8 @@ interface Braising {
 	readonly pans: PanChoice;
 	readonly ovens: OvenFit;
 	readonly lines: readonly PlanLine[];
+	/** How the pieces were coloured: out of the oven they come warm. */
+	readonly colour: PlanColour | null;
 	readonly policy: HousePolicy;
 	readonly beliefs: Beliefs;
 }
@@ -71,7 +74,8 @@ export function planBraise(braising: Braising): PlanBraise | null {
 		.sort((a, b) => b.allowed_min - a.allowed_min || a.id.localeCompare(b.id));
 	const [slowest] = groups;
 	if (!slowest) return null;
-	const evaporated_l = groups.reduce((sum, group) => sum + steamOf(group), 0) * beliefs.liquid.evaporation;
+	const evaporated_l =
+		groups.reduce((sum, group) => sum + steamOf(group, beliefs), 0) * beliefs.liquid.evaporation;
 	return { groups, slowest, evaporated_l };
 }
 
@@ -123,11 +127,14 @@ function countOf({ pans }: OvenLoad): number {
 	return pans.reduce((sum, { count }) => sum + count, 0);
 }
 
-/** What all pans of a group give off: as the fullest does, by their surfaces. */
-function steamOf({ pans, braised, tender_min }: BraiseGroup): number {
+/** What all pans of a group give off: as the fullest does, by their surfaces, and at every look under the cover. */
+function steamOf({ pans, braised, tender_min, given }: BraiseGroup, { liquid }: Beliefs): number {
 	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
-	const surfaces = pans.reduce((sum, pan) => sum + floor(pan), 0) / floor(pans[0] as ChosenPan);
-	return braised.likely.steamAt(tender_min.likely) * surfaces;
+	const floors = pans.reduce((sum, pan) => sum + floor(pan), 0);
+	const shut_l = (braised.likely.steamAt(tender_min.likely) * floors) / floor(pans[0] as ChosenPan);
+	if (given.lid === "open") return shut_l;
+	const looks = (tender_min.likely / 60) * liquid.looksAnHour;
+	return shut_l + looks * liquid.steamAtLook_l_per_m2 * (floors / 1e6);
 }
 
 /** Water in what joins late, as a share of its weight, for the heat it takes. */
@@ -202,7 +209,7 @@ export function minutesAtEach(
 }
 
 function givenOf(
-	{ recipe, policy, beliefs }: Braising,
+	{ recipe, colour, policy, beliefs }: Braising,
 	pan: ChosenPan,
 	load: OvenLoad | null,
 	set_C: number,
@@ -218,7 +225,10 @@ function givenOf(
 		pan: pan.type.shape,
 		lid: recipe.braise.lid,
 		heat: { kind: load?.oven.kind ?? "fanOven", set_C },
-		start: { meat_C: beliefs.starts.piece_C, liquid_C: beliefs.starts.liquid_C },
+		start: {
+			meat_C: colour?.way === "oven" ? beliefs.starts.pieceFromTrays_C : beliefs.starts.piece_C,
+			liquid_C: beliefs.starts.liquid_C,
+		},
 		...(load ? sharedPower(load) : {}),
 		...(policy.altitude_m === 0 ? {} : { altitude_m: policy.altitude_m }),
 		cookingLoss,

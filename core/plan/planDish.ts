@@ -1,21 +1,26 @@
+import { groupBy } from "es-toolkit";
 import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { minutesToBeSure } from "../braise/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import { fitOvens, type Oven } from "../ovens/index.ts";
-import { choosePans, type PanChoice } from "../pans/index.ts";
+import { choosePans, filledTo, type PanChoice } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import { allergensIn, type Recipe } from "../recipe/index.ts";
 import { type PlacedTask, placeBackwards } from "../tasks/index.ts";
 import { minutesBefore, toFiveMinutes } from "../time/index.ts";
+import type { PlaceKey } from "../trade/index.ts";
+import type { YieldChain } from "../yields/index.ts";
 import { countByType } from "./countByType.ts";
 import type { DishOrder } from "./DishOrder.ts";
-import { dishTasks, workOf } from "./dishTasks.ts";
+import { dishTasks, type PlanWork, placesOf, workOf } from "./dishTasks.ts";
+import { liquorOf } from "./liquor.ts";
 import type { Plan, PlanFigures } from "./Plan.ts";
 import { planBraise, usualTender } from "./planBraise.ts";
-import { planColour } from "./planColour.ts";
-import { planLines } from "./planLines.ts";
-import { planLiquid } from "./planLiquid.ts";
-import { planSauce } from "./planSauce.ts";
+import { type PlanColour, planColour, searTaken } from "./planColour.ts";
+import { type PlanLine, planLines } from "./planLines.ts";
+import { isMadeAhead, planLiquid } from "./planLiquid.ts";
+import { planPour } from "./planPour.ts";
+import { LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
 import { planWarnings } from "./planWarnings.ts";
 import { cardMain_kg, type SizedDish, sizeDish } from "./sizeDish.ts";
 import { workingsOf } from "./workings/index.ts";
@@ -35,7 +40,7 @@ export function plan(
 	kitchen: Kitchen,
 	beliefs: Beliefs = SHIPPED_BELIEFS,
 ): Plan {
-	const dish = sizeDish(recipe, order, kitchen);
+	const dish = sizeDish(recipe, order, kitchen, beliefs);
 	const pans = choosePans(dish.load, kitchen.equipment.pans, kitchen.policy);
 	return planIn(dish, { pans, elsewhere: new Map(), ovens: kitchen.equipment.ovens }, kitchen, beliefs);
 }
@@ -58,66 +63,81 @@ export function planIn(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs:
 		dish.order.serviceAt,
 		policy,
 	);
-	const placed = { ...figures, tasks, tender: tenderAt(figures, tasks) };
+	const placed = {
+		...figures,
+		tasks,
+		tender: tenderAt(figures, tasks),
+		liquor: liquorOf(
+			figures.sauce,
+			figures.liquid?.salt_pct ?? 0,
+			figures.lines,
+			startOf(tasks, "rest", dish.order.serviceAt),
+			policy.allergenList,
+			policy.timeZone,
+		),
+		wait_min: waitOf(figures.recipe, tasks),
+	};
 	return {
 		...placed,
-		workings: workingsOf(placed, kitchen, beliefs),
+		workings: workingsOf(placed, kitchen),
 		warnings: planWarnings(placed, kitchen),
 	};
 }
 
-function figuresOf(
-	{ recipe, order, size, factor }: SizedDish,
-	{ pans, elsewhere, ovens }: Given,
-	kitchen: Kitchen,
-	beliefs: Beliefs,
-): PlanFigures {
-	const floured = recipe.schools?.flour === "dredge";
-	const colour = planColour(recipe, order, kitchen, size.pieces, floured);
-	const sauce_l = (size.chain.portions * recipe.sauce_ml) / 1000;
-	const lines = planLines(
-		recipe,
-		{
-			baseMain_kg: cardMain_kg(recipe, kitchen),
-			main_kg: size.chain.trimmed_kg,
-			basePortions: recipe.portions,
-			portions: size.chain.portions,
-			searLoads: colour?.pan?.loads ?? 1,
-			sauce_l,
-		},
-		pans,
-		kitchen.known.byId,
-		colour?.fat_g ?? null,
-		kitchen.policy.scaleStep_g,
-	);
-	const fit = fitOvens(countByType(pans), ovens, recipe.braise.oven_C);
-	const braise = planBraise({ recipe, pans, ovens: fit, lines, policy: kitchen.policy, beliefs });
+function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Beliefs): PlanFigures {
+	const { order, size, factor } = dish;
+	const { chain } = size;
+	const floured = dish.recipe.schools?.flour === "dredge";
+	const colour = planColour(dish.recipe, order, kitchen.equipment, size, floured, beliefs);
+	const cooked = cookedIn(dish, given, colour, kitchen, beliefs);
+	const { recipe, pans, lines, braise, ovens } = cooked;
 	const braise_min = braise?.slowest.tender_min ?? usualTender(recipe, beliefs);
+	const allowed_min =
+		braise?.slowest.allowed_min ?? Math.ceil(minutesToBeSure(braise_min, kitchen.policy.confidence));
 	const liquid = planLiquid(recipe, {
-		chain: size.chain,
+		chain,
 		pans,
 		lines,
 		minutes: braise_min.likely,
 		evaporated_l: braise?.evaporated_l ?? 0,
+		colour,
 		beliefs,
 	});
-	const sauce = planSauce(recipe, liquid, sauce_l, lines, kitchen);
+	const batch = {
+		factor,
+		pans: pans.pans.length,
+		portions: chain.portions,
+		boxed: recipe.servedIn === "boxes",
+	};
+	const places = placesOf(recipe, batch, order.hands);
+	const sauce_l = sauceWanted(recipe, chain);
+	const { handsOn_min } = places.sauce;
+	const time = {
+		handsOn_min,
+		plating_min: places.plate.wall_min,
+		likely_min: braise_min.likely,
+		allowed_min,
+	};
+	const sauce = planSauce(recipe, liquid, sauce_l, lines, kitchen, order.hands, time);
+	const work = workOf(recipe, places, order.hands, colour, sauce, beliefs);
 	return {
 		...size,
 		recipe,
 		order,
 		beliefs: beliefs.version,
 		factor,
+		batch,
 		lines,
 		pans,
-		elsewhere,
-		ovens: fit,
+		elsewhere: given.elsewhere,
+		ovens,
 		colour,
 		braise,
 		braise_min,
-		allowed_min:
-			braise?.slowest.allowed_min ?? Math.ceil(minutesToBeSure(braise_min, kitchen.policy.confidence)),
-		work: workOf(recipe, factor, order.hands, colour, sauce, beliefs),
+		allowed_min,
+		work,
+		pour: cooked.pour,
+		hold_min: holdOf(recipe, work),
 		sauce_l,
 		liquid,
 		sauce,
@@ -127,6 +147,84 @@ function figuresOf(
 			kitchen.policy.allergenList,
 		),
 	};
+}
+
+function sauceWanted({ sauce_ml }: Recipe, { portions }: YieldChain): number {
+	return (portions * sauce_ml) / 1000;
+}
+
+/** Minutes that it is held while it is plated, where the last plate would have waited too long. */
+function holdOf(recipe: Recipe, { places, rest_min, sauce_min, reheat_min }: PlanWork): number {
+	const before_min = isMadeAhead(recipe) ? reheat_min : Math.max(rest_min, sauce_min);
+	const last_min = (isMadeAhead(recipe) ? 0 : before_min) + places.plate.wall_min;
+	return last_min > LAST_PLATE_MIN ? places.plate.wall_min : 0;
+}
+
+interface Cooked extends Pick<PlanFigures, "recipe" | "pans" | "lines" | "braise" | "ovens" | "pour"> {}
+
+/**
+ * What is poured follows from the steam, and that from the pans as they are filled: they are filled
+ * for the usual steam first, and then for their own.
+ */
+function cookedIn(
+	dish: SizedDish,
+	{ pans: chosen, ovens }: Given,
+	colour: PlanColour | null,
+	kitchen: Kitchen,
+	beliefs: Beliefs,
+): Cooked {
+	const { recipe, load } = dish;
+	const fit = fitOvens(countByType(chosen), ovens, recipe.braise.oven_C);
+	const braiseIn = (pans: PanChoice, lines: readonly PlanLine[]) =>
+		planBraise({ recipe, pans, ovens: fit, lines, colour, policy: kitchen.policy, beliefs });
+	const before = linesIn(dish, chosen, colour, kitchen);
+	const steam_l = braiseIn(chosen, before)?.evaporated_l ?? 0;
+	const pour = planPour(dish, chosen, before, colour, steam_l, beliefs);
+	if (!pour) return { recipe, pans: chosen, lines: before, ovens: fit, braise: null, pour };
+	const pans = filledTo(chosen, load, pour.line, kitchen.policy);
+	const lines = linesIn(dish, pans, colour, kitchen);
+	const poured = { ...recipe, braise: { ...recipe.braise, line: pour.line } };
+	return { recipe: poured, pans, lines, ovens: fit, braise: braiseIn(pans, lines), pour };
+}
+
+/** Every line of the card for the pans as they are filled. */
+function linesIn(
+	{ recipe, size: { chain }, load }: SizedDish,
+	pans: PanChoice,
+	colour: PlanColour | null,
+	kitchen: Kitchen,
+): PlanLine[] {
+	const baseMain_kg = cardMain_kg(recipe, kitchen);
+	const all = Math.max(
+		1,
+		pans.pans.reduce((sum, { pieces }) => sum + pieces, 0),
+	);
+	const cardPieces = (baseMain_kg * 1000) / recipe.piece.weight_g;
+	const pots = Object.values(groupBy(pans.pans, ({ type }) => type.id)).map((alike) => ({
+		share: alike.reduce((sum, { pieces }) => sum + pieces, 0) / all,
+		growth: Math.min(alike[0]?.capacity ?? 1, load.pieces) / cardPieces,
+	}));
+	const to = {
+		baseMain_kg,
+		main_kg: chain.trimmed_kg,
+		basePortions: recipe.portions,
+		portions: chain.portions,
+		searLoads: (colour && searTaken(colour)?.loads) ?? 1,
+		sauce_l: sauceWanted(recipe, chain),
+		pots,
+	};
+	return planLines(recipe, to, pans, kitchen.known.byId, colour?.fat_g ?? null, kitchen.policy.scaleStep_g);
+}
+
+function startOf(tasks: readonly PlacedTask[], place: PlaceKey, otherwise: number): number {
+	return tasks.find((task) => task.place === place)?.start ?? otherwise;
+}
+
+/** Minutes that the meat lies out of its oven before the first plate: from the lift, or from hot again. */
+function waitOf(recipe: Recipe, tasks: readonly PlacedTask[]): number {
+	const from = tasks.find(({ part }) => part === (isMadeAhead(recipe) ? "reheat" : "lift"));
+	const plate = tasks.find(({ place }) => place === "plate");
+	return from && plate ? (plate.start - from.end) / 60_000 : 0;
 }
 
 /** When the slowest pans are tender: from their oven door on, to the five minutes. */

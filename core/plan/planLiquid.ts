@@ -4,17 +4,22 @@ import type { PanChoice } from "../pans/index.ts";
 import { inPan, type Recipe } from "../recipe/index.ts";
 import type { YieldChain } from "../yields/index.ts";
 import { goesIntoPan, joinsLate, takesRoom } from "./panLines.ts";
+import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 
 /** What a line brings of salt. */
 export interface SaltFrom {
 	readonly name: string;
 	readonly g: number;
+	/** Whether it is something else than salt that brings it and is made elsewhere. */
+	readonly hidden: boolean;
 }
 
 /** Salt that goes into the pan, line by line, the most first. */
 export interface PlanSalt {
 	readonly g: number;
+	/** What finishes the sauce brings more of it, g. */
+	readonly finish_g: number;
 	readonly from: readonly SaltFrom[];
 }
 
@@ -29,6 +34,7 @@ export interface PlanLiquid extends LiquidAccount {
 	readonly salt: PlanSalt;
 	/** Vegetables and fruit that give their water, the most first. */
 	readonly waterFrom: readonly WaterFrom[];
+	readonly juice: Juice;
 }
 
 interface Batch {
@@ -38,6 +44,8 @@ interface Batch {
 	readonly minutes: number;
 	/** What all pans give off in that time. */
 	readonly evaporated_l: number;
+	/** How the pieces were coloured; null where they were not. */
+	readonly colour: PlanColour | null;
 	readonly beliefs: Beliefs;
 }
 
@@ -49,12 +57,13 @@ interface Batch {
  */
 export function planLiquid(
 	recipe: Recipe,
-	{ chain, pans, lines, minutes, evaporated_l, beliefs }: Batch,
+	{ chain, pans, lines, minutes, evaporated_l, colour, beliefs }: Batch,
 ): PlanLiquid | null {
 	if (pans.pans.length === 0) return null;
 	const believed = beliefs.liquid;
-	const raw_kg = chain.trimmed_kg * (1 - (recipe.losses.boneShare ?? 0));
 	const gives = beliefs.gives[recipe.cut];
+	const raw_kg = meatOf(recipe, chain);
+	const juice = juiceOf(recipe, chain, colour, beliefs);
 	const searFat_kg = weightOf(lines.filter(({ line }) => line.role === "searFat")) / 1000;
 	const inIt = lines.filter((line) => goesIntoPan(line) && line.line.role !== "liquid");
 	const waterFrom = waterOf(inIt);
@@ -63,32 +72,97 @@ export function planLiquid(
 		poured_l: pans.liquid_l + lateLiquid_l(lines),
 		vegetables_kg: weightOf(inIt.filter(({ ingredient }) => takesRoom(ingredient))) / 1000,
 		fromVegetables_l: waterFrom.reduce((sum, { kg, share }) => sum + kg * share, 0),
-		raw_kg,
 		cooked_kg: chain.cooked_kg,
-		fat_kg: Math.min(raw_kg * gives.fat, Math.max(0, raw_kg - chain.cooked_kg)),
+		juice_l: juice.juice_l,
+		fat_kg: juice.fat_kg,
 		gelatin_g: raw_kg * gives.gelatin * 1000,
 		fatPoured_kg: searFat_kg * believed.searFatKept,
-		gelatinPoured_g: stock_l(lines) * believed.stockGelatin_g_per_l,
+		gelatinPoured_g: stockGelatin_g(lines),
 		salt_g: salt.g,
 		evaporated_l,
-		absorbed_l:
-			(isMadeAhead(recipe) ? chain.cooked_kg * believed.drunkBack : 0) +
-			dryPulses_kg(lines) * believed.pulsesDrink_l_per_kg,
+		absorbed_l: absorbed_l(recipe, chain, lines, beliefs),
 		minutes,
 	});
-	return { ...account, salt, waterFrom };
+	return { ...account, salt, waterFrom, juice };
 }
+
+/** Meat without bone as it goes in, kg. */
+function meatOf({ losses }: Recipe, { trimmed_kg }: YieldChain): number {
+	return trimmed_kg * (1 - (losses.boneShare ?? 0));
+}
+
+/** Where the cooking loss of the meat goes. Masses kg, water as litres. */
+export interface Juice {
+	readonly loss_kg: number;
+	/** Share of it that ends in the pan. */
+	readonly share: number;
+	/** Fat in the pan, and fat poured off at searing. */
+	readonly fat_kg: number;
+	readonly searing_kg: number;
+	/** Dried on in the oven where the pieces were coloured there. */
+	readonly dried_l: number;
+	readonly juice_l: number;
+}
+
+/** Juice is three quarters of the cooking loss, less its fat. @see model, section F */
+export function juiceOf(
+	recipe: Recipe,
+	chain: YieldChain,
+	colour: Pick<PlanColour, "way" | "givenOff_kg"> | null,
+	{ gives, liquid }: Beliefs,
+): Juice {
+	const raw_kg = meatOf(recipe, chain);
+	const loss_kg = Math.max(0, raw_kg - chain.cooked_kg);
+	const inPan_kg = loss_kg * liquid.juiceOfLoss;
+	const fat_kg = Math.min(raw_kg * gives[recipe.cut].fat, inPan_kg);
+	const searing_kg = Math.min(colour?.givenOff_kg ?? 0, inPan_kg - fat_kg);
+	const dried_l =
+		colour?.way === "oven" ? Math.min(raw_kg * liquid.juiceOnTrays, inPan_kg - fat_kg - searing_kg) : 0;
+	return {
+		loss_kg,
+		share: liquid.juiceOfLoss,
+		fat_kg,
+		searing_kg,
+		dried_l,
+		juice_l: inPan_kg - fat_kg - searing_kg - dried_l,
+	};
+}
+
+/** What the meat drinks back on cooling, and what grains and pulses in the pan take up, litres. */
+function absorbed_l(recipe: Recipe, chain: YieldChain, lines: readonly InPan[], { liquid }: Beliefs): number {
+	return (
+		(isMadeAhead(recipe) ? chain.cooked_kg * liquid.drunkBack : 0) +
+		dryPulses_kg(lines) * liquid.pulsesDrink_l_per_kg
+	);
+}
+
+/** What the liquid of a dish comes to without a drop poured, litres; below nothing where the dish drinks more. */
+export function ownLiquid_l(
+	recipe: Recipe,
+	chain: YieldChain,
+	lines: readonly InPan[],
+	colour: Pick<PlanColour, "way" | "givenOff_kg"> | null,
+	beliefs: Beliefs,
+): number {
+	const inIt = lines.filter((line) => goesIntoPan(line) && line.line.role !== "liquid");
+	const water_l = waterOf(inIt).reduce((sum, { kg, share }) => sum + kg * share, 0);
+	const { juice_l } = juiceOf(recipe, chain, colour, beliefs);
+	return juice_l + water_l + lateLiquid_l(lines) - absorbed_l(recipe, chain, lines, beliefs);
+}
+
+/** A line with what there is of it, as far as its weight matters. */
+export type InPan = Pick<PlanLine, "line" | "ingredient" | "amount_g" | "measure_ml">;
 
 /** Whether the dish is cooked on a day before it is served. */
 export function isMadeAhead({ schools }: Recipe): boolean {
 	return schools?.service === "madeAhead";
 }
 
-export function weightOf(lines: readonly PlanLine[]): number {
+export function weightOf(lines: readonly Pick<PlanLine, "amount_g">[]): number {
 	return lines.reduce((sum, { amount_g }) => sum + (amount_g ?? 0), 0);
 }
 
-function waterOf(lines: readonly PlanLine[]): WaterFrom[] {
+function waterOf(lines: readonly InPan[]): WaterFrom[] {
 	return lines
 		.map(({ ingredient, amount_g }) => ({
 			name: ingredient.name,
@@ -103,13 +177,29 @@ function waterOf(lines: readonly PlanLine[]): WaterFrom[] {
 function saltOf(lines: readonly PlanLine[]): PlanSalt {
 	const from = lines
 		.filter((line) => goesIntoPan(line) || isSaltOnMeat(line))
-		.map(({ ingredient, amount_g }) => ({
-			name: ingredient.name,
-			g: ((amount_g ?? 0) * inPan(ingredient).salt_pct) / 100,
-		}))
+		.map((line) => ({ name: line.ingredient.name, g: saltIn(line), hidden: isHidden(line) }))
 		.filter(({ g }) => g > 0)
 		.sort((a, b) => b.g - a.g);
-	return { g: from.reduce((sum, { g }) => sum + g, 0), from };
+	const finish = lines.filter(({ line }) => line.group === "finish" && line.role !== "salt");
+	return {
+		g: from.reduce((sum, { g }) => sum + g, 0),
+		finish_g: finish.reduce((sum, line) => sum + saltIn(line), 0),
+		from,
+	};
+}
+
+function saltIn({ ingredient, amount_g }: PlanLine): number {
+	return ((amount_g ?? 0) * inPan(ingredient).salt_pct) / 100;
+}
+
+/** Salt in 100 g from which a thing counts as salted, g. */
+const SALTED_PCT = 1;
+
+/** Soy, cured meat, miso, bought stock: salt that is easily given twice. */
+function isHidden({ ingredient }: PlanLine): boolean {
+	if (ingredient.category === "salt") return false;
+	const bought = ingredient.category === "stock" && ingredient.made === null;
+	return bought || inPan(ingredient).salt_pct >= SALTED_PCT;
 }
 
 function isSaltOnMeat({ line }: PlanLine): boolean {
@@ -117,21 +207,20 @@ function isSaltOnMeat({ line }: PlanLine): boolean {
 }
 
 /** Liquids that join late, beside those that the pans are filled with. */
-function lateLiquid_l(lines: readonly PlanLine[]): number {
+function lateLiquid_l(lines: readonly InPan[]): number {
 	const late = lines.filter((line) => joinsLate(line) && line.line.role === "liquid");
 	return late.reduce((sum, { measure_ml }) => sum + (measure_ml ?? 0), 0) / 1000;
 }
 
-/** Litres of meat stock among the liquids. */
-function stock_l(lines: readonly PlanLine[]): number {
-	const stocks = lines.filter(
-		({ line, ingredient }) =>
-			line.role === "liquid" && ingredient.category === "stock" && !ingredient.origins.includes("plant"),
+/** Gelatin that stocks bring, each as much as it has, g. @see model, section L */
+function stockGelatin_g(lines: readonly PlanLine[]): number {
+	return lines.reduce(
+		(sum, { ingredient, measure_ml }) => sum + ((measure_ml ?? 0) / 1000) * inPan(ingredient).gelatin_g_per_l,
+		0,
 	);
-	return stocks.reduce((sum, { measure_ml }) => sum + (measure_ml ?? 0), 0) / 1000;
 }
 
-function dryPulses_kg(lines: readonly PlanLine[]): number {
+function dryPulses_kg(lines: readonly InPan[]): number {
 	const dry = lines.filter(
 		(line) =>
 			(line.ingredient.category === "pulse" || line.ingredient.category === "grain") && goesIntoPan(line),
@@ -140,7 +229,7 @@ function dryPulses_kg(lines: readonly PlanLine[]): number {
 }
 
 /** Flour that is in the sauce already, from dredging or from the vegetables, g. */
-export function dredgedFlour(lines: readonly PlanLine[]): number {
+export function dredgedFlour(lines: readonly InPan[]): number {
 	return weightOf(
 		lines.filter(({ ingredient, line }) => ingredient.category === "thickener" && line.role === "vegetable"),
 	);

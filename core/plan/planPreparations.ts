@@ -119,7 +119,7 @@ function batchOf(
 		place: "make",
 		part: "make",
 		figures: { grams, name: preparation.name },
-		minutes: taskMinutes(workMinutes(preparation.steps, factor, hands), hands),
+		minutes: taskMinutes(workMinutes(preparation.steps, { factor }, hands), hands),
 		after: [],
 		needs: [
 			{ kind: "cooks", count: 1 },

@@ -46,7 +46,7 @@ export function planSitting(
 	beliefs: Beliefs = SHIPPED_BELIEFS,
 ): PlannedSitting {
 	const sized = dishes.map(({ recipe, order }): Sized => {
-		const dish = orRefused(() => sizeDish(recipe, order, kitchen));
+		const dish = orRefused(() => sizeDish(recipe, order, kitchen, beliefs));
 		return "refused" in dish ? { id: order.id, ...dish } : { id: order.id, dish };
 	});
 	const named = sized

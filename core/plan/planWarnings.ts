@@ -1,19 +1,21 @@
 import type { Kitchen } from "../kitchen/index.ts";
 import { takeQuantity, toBase } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import { SEAR_GAP_MM } from "../sear/index.ts";
+import { CROWDED_MM, SEAR_GAP_MM } from "../sear/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import { isOpen } from "../time/index.ts";
+import { cookedShare, isByPiece } from "../yields/index.ts";
 import { liquidWarnings } from "./liquidWarnings.ts";
+import { marinadeOf } from "./marinade.ts";
 import type { Plan } from "./Plan.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
 import { joinsLate, takesRoom, VEGETABLE_KG_PER_L } from "./panLines.ts";
 import { panWarnings } from "./panWarnings.ts";
 import type { PlanBraise } from "./planBraise.ts";
-import type { PlanColour } from "./planColour.ts";
+import { type PlanColour, searTaken } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
-import { weightOf } from "./planLiquid.ts";
-import type { BatchSize } from "./sizeOfBatch.ts";
+import { isMadeAhead, weightOf } from "./planLiquid.ts";
+import { type BatchSize, isWholeOnPlate } from "./sizeOfBatch.ts";
 
 type Planned = Omit<Plan, "workings" | "warnings">;
 
@@ -26,7 +28,8 @@ export function planWarnings(planned: Planned, kitchen: Kitchen): PlanWarning[] 
 		...panWarnings(recipe, kitchen, planned.pans, planned.elsewhere, wished, lateVolume_l(planned.lines)),
 		...ovenWarnings(planned),
 		...tenderWarnings(planned.braise),
-		...liquidWarnings(recipe, kitchen.policy, planned),
+		...ovenTimeWarnings(planned.braise),
+		...liquidWarnings(kitchen.policy, planned),
 		...pieceWarnings(recipe),
 		...clockWarnings(planned, kitchen),
 		...colourWarnings(recipe, planned.colour),
@@ -41,15 +44,36 @@ function lateVolume_l(lines: readonly PlanLine[]): number {
 	return (weightOf(lying) / VEGETABLE_KG_PER_L + weightOf(poured)) / 1000;
 }
 
-/** The way that is taken cannot be done, or its loads would be crowded. */
-function colourWarnings({ sear }: Recipe, colour: PlanColour | null): PlanWarning[] {
+/** Searing that takes longer than this wants another way, minutes. */
+const LONG_SEARING_MIN = 120;
+
+/** The way that is taken cannot be done, is crowded, or takes the whole afternoon. */
+function colourWarnings(recipe: Recipe, colour: PlanColour | null): PlanWarning[] {
+	const { sear } = recipe;
 	if (!colour || !sear) return [];
 	if (colour.way === "oven") return colour.oven ? [] : [{ code: "noColourOven", place: "sear" }];
-	if (!colour.pan) return [{ code: "noSearPan", place: "sear" }];
-	if (sear.gap_mm >= SEAR_GAP_MM || colour.pan.loads === 1 || !colour.spaced) return [];
+	const pan = searTaken(colour);
+	if (!pan) return [{ code: "noSearPan", place: "sear" }];
+	const found: PlanWarning[] = [];
+	if (pan.minutes > LONG_SEARING_MIN)
+		found.push({ code: "searingLong", place: "sear", minutes: pan.minutes });
+	if (sear.gap_mm >= CROWDED_MM || pan.loads === 1 || !colour.spaced || mayTouch(recipe)) return found;
 	const { perLoad, loads } = colour.spaced;
-	if (loads === colour.pan.loads) return [];
-	return [{ code: "crowded", place: "sear", gap_mm: sear.gap_mm, wanted_mm: SEAR_GAP_MM, perLoad, loads }];
+	if (loads > pan.loads)
+		found.push({
+			code: "crowded",
+			place: "sear",
+			gap_mm: sear.gap_mm,
+			wanted_mm: SEAR_GAP_MM,
+			perLoad,
+			loads,
+		});
+	return found;
+}
+
+/** Small soft pieces that lie on one another or side by side in their pan may touch in the searing pan too. */
+function mayTouch({ gap_mm, layers = 1 }: Recipe): boolean {
+	return gap_mm === 0 || layers > 1;
 }
 
 function sizeWarnings({ chain, wanted, setBy }: BatchSize): PlanWarning[] {
@@ -65,6 +89,19 @@ function ovenWarnings({ recipe, pans: { pans }, ovens }: Planned): PlanWarning[]
 	return [{ code: "ovenSpace", place: "braise", without: ovens.without, of: pans.length }];
 }
 
+/** Ovens whose pans are tender so far apart are two clocks, minutes. */
+const APART_MIN = 20;
+
+/** Two ovens that are not done at the same time. */
+function ovenTimeWarnings(braise: PlanBraise | null): PlanWarning[] {
+	const ovens = (braise?.groups ?? []).filter(({ oven }) => oven !== null);
+	const slow = ovens[0];
+	const quick = ovens.findLast(({ oven }) => oven?.id !== slow?.oven?.id);
+	const minutes = slow && quick ? slow.allowed_min - quick.allowed_min : 0;
+	if (!slow?.oven || !quick?.oven || minutes < APART_MIN) return [];
+	return [{ code: "ovenTimes", place: "braise", slow: slow.oven.name, quick: quick.oven.name, minutes }];
+}
+
 /** Pans that never get there, and pans that boil dry before they do. */
 function tenderWarnings(braise: PlanBraise | null): PlanWarning[] {
 	if (!braise) return [];
@@ -76,16 +113,80 @@ function tenderWarnings(braise: PlanBraise | null): PlanWarning[] {
 	return never ? [{ code: "neverTender", place: "braise" }] : [];
 }
 
-function clockWarnings({ recipe, tasks }: Planned, { policy }: Kitchen): PlanWarning[] {
-	const isOutside = ({ start }: PlacedTask) => !isOpen(start, policy.timeZone, policy.hours);
-	// The first thing that somebody has to be there for says it for all that follow.
-	const early = tasks.find((task) => task.part !== "order" && task.part !== "keep" && isOutside(task));
+function clockWarnings(planned: Planned, { policy }: Kitchen): PlanWarning[] {
+	const { recipe, tasks, lines, chain } = planned;
+	const isOutside = (at: number) => !isOpen(at, policy.timeZone, policy.hours);
+	// Somebody has to be there when a thing begins, and at both ends of what hands do.
+	const early = tasks.filter(
+		(task) =>
+			task.part !== "order" &&
+			task.part !== "keep" &&
+			(isOutside(task.start) || (task.minutes.handsOn.likely > 0 && isOutside(task.end - 1))),
+	);
+	const [first] = early;
 	return [
-		...(early && early.place !== "make"
-			? [{ code: "beforeOpening" as const, place: early.place, at: early.start }]
+		...(first && first.place !== "make"
+			? [
+					{
+						code: "beforeOpening" as const,
+						place: first.place,
+						at: isOutside(first.start) ? first.start : first.end,
+						tasks: early.length,
+					},
+				]
 			: []),
 		...marinadeWarnings(recipe, tasks),
+		...coverWarnings(recipe, marinadeOf({ lines }).litres, chain.trimmed_kg),
+		...soakingWarnings(recipe, lines),
+		...serviceWarnings(planned),
 	];
+}
+
+/** Marinade that covers a kilo of meat in a pan, l; in bags less does. General practice. */
+export const MARINADE_L_PER_KG = 0.35;
+const IN_BAGS_L_PER_KG = 0.15;
+
+/** A wet marinade that does not cover. */
+function coverWarnings({ marinate }: Recipe, litres: number, meat_kg: number): PlanWarning[] {
+	if (!marinate || litres === 0) return [];
+	const aKilo_l = /\bbags?\b/i.test(marinate.container) ? IN_BAGS_L_PER_KG : MARINADE_L_PER_KG;
+	const wanted_l = aKilo_l * meat_kg;
+	return litres < wanted_l * 0.99 ? [{ code: "marinadeShort", place: "marinate", litres, wanted_l }] : [];
+}
+
+/** Pulses that need no soaking. */
+const UNSOAKED = /lentil|split|pea\b/i;
+
+/** Dry pulses whose card has no step to soak them. */
+function soakingWarnings({ steps }: Recipe, lines: readonly PlanLine[]): PlanWarning[] {
+	if (steps.some(({ text }) => /\bsoak/i.test(text))) return [];
+	const names = lines
+		.filter(({ ingredient: { category, name } }) => category === "pulse" && !UNSOAKED.test(name))
+		.map(({ ingredient }) => ingredient.name);
+	return names.length > 0 ? [{ code: "soaking", place: "buy", names }] : [];
+}
+
+/** Meat that waits longer than this without being held dries, minutes. */
+const LONG_WAIT_MIN = 60;
+/** Plating that takes longer wants more people at the pass, minutes: the first plates would be cold. */
+const LONG_PLATING_MIN = 30;
+/** Beyond so many portions a braise is usually made ahead. General practice. */
+export const USUALLY_AHEAD = 150;
+
+function serviceWarnings({ recipe, order, chain, work, wait_min, hold_min, pans }: Planned): PlanWarning[] {
+	const { handsOn_min, wall_min } = work.places.plate;
+	const found: PlanWarning[] = [];
+	if (wait_min > LONG_WAIT_MIN && hold_min === 0)
+		found.push({ code: "meatWaits", place: "rest", minutes: wait_min });
+	if (hold_min > 0)
+		found.push({ code: "holdHot", place: "rest", minutes: wait_min + hold_min, pans: pans.pans.length });
+	if (wall_min > LONG_PLATING_MIN) {
+		const people = Math.ceil(handsOn_min / LONG_PLATING_MIN);
+		found.push({ code: "platesAMinute", place: "plate", minutes: wall_min, people, hands: order.hands });
+	}
+	if (chain.portions > USUALLY_AHEAD && !isMadeAhead(recipe))
+		found.push({ code: "aheadOffer", place: "braise", portions: chain.portions });
+	return found;
 }
 
 function marinadeWarnings({ marinate }: Recipe, tasks: readonly PlacedTask[]): PlanWarning[] {
@@ -100,7 +201,18 @@ function marinadeWarnings({ marinate }: Recipe, tasks: readonly PlacedTask[]): P
 /** Share by which the line and the piece may differ before it is said. */
 const PIECE_GAP = 0.1;
 
-function pieceWarnings({ lines, piece }: Recipe): PlanWarning[] {
+function pieceWarnings(recipe: Recipe): PlanWarning[] {
+	return [...saidWarnings(recipe), ...wholeWarnings(recipe)];
+}
+
+/** Pieces that are neither one, two or three to a plate, nor cut evenly for several. */
+function wholeWarnings(recipe: Recipe): PlanWarning[] {
+	if (isByPiece(recipe.portion) || isWholeOnPlate(recipe)) return [];
+	const cooked_g = recipe.piece.weight_g * cookedShare(recipe.losses);
+	return [{ code: "notWhole", place: "plate", cooked_g, portion_g: recipe.portion.portion_g }];
+}
+
+function saidWarnings({ lines, piece }: Recipe): PlanWarning[] {
 	const said_g = pieceSaid(lines.find((line) => line.role === "main")?.preparation);
 	if (said_g === null || Math.abs(said_g / piece.weight_g - 1) <= PIECE_GAP) return [];
 	return [{ code: "pieceSize", place: "trim", said_g, piece_g: piece.weight_g }];

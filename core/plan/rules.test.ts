@@ -197,7 +197,8 @@ describe("pans in unlike ovens", () => {
 		expect(two.allowed_min).toBe(allowed[0]);
 		const tasks = two.tasks.filter(({ part }) => part === "oven");
 		expect(tasks).toHaveLength(groups.length);
-		expect(new Set(tasks.map(({ end }) => end)).size).toBe(1);
+		const ends = tasks.map(({ end }) => end);
+		expect(Math.max(...ends) - Math.min(...ends)).toBeLessThan(5 * 60_000);
 		for (const { id, allowed_min } of groups) {
 			const task = tasks.find((oven) => oven.id.includes(id));
 			expect(task?.minutes.planned).toBe(allowed_min);

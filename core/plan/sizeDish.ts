@@ -1,8 +1,11 @@
+import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import type { PanLoad, PanWish } from "../pans/index.ts";
 import { asScaleLine, ingredientOf, type Recipe } from "../recipe/index.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import { bedUnder } from "./panLines.ts";
+import { usualTender } from "./planBraise.ts";
+import { wantedBeforePans } from "./planPour.ts";
 import { type BatchSize, sizeOfBatch } from "./sizeOfBatch.ts";
 
 /** One dish sized, before it has pans. */
@@ -15,14 +18,23 @@ export interface SizedDish {
 }
 
 /** How big the batch is and what of it goes into pans. @throws {Refusal} as `plan` does */
-export function sizeDish(recipe: Recipe, order: DishOrder, kitchen: Kitchen): SizedDish {
+export function sizeDish(
+	recipe: Recipe,
+	order: DishOrder,
+	kitchen: Kitchen,
+	beliefs: Beliefs = SHIPPED_BELIEFS,
+): SizedDish {
 	const size = sizeOfBatch(recipe, order, kitchen);
 	const factor = size.chain.trimmed_kg / cardMain_kg(recipe, kitchen);
+	const tender_min = usualTender(recipe, beliefs).likely;
+	const wanted_l = wantedBeforePans(recipe, order, size.chain, factor, tender_min, kitchen, beliefs);
 	const load: PanLoad = {
 		piece: recipe.piece,
 		pieces: size.pieces,
 		gap_mm: recipe.gap_mm,
 		line: recipe.braise.line,
+		...(wanted_l === undefined ? {} : { wanted_l }),
+		...(recipe.layers === undefined ? {} : { layers: recipe.layers }),
 		bed: bedUnder(recipe, factor, kitchen.known.byId),
 		wishes: wishesOf(order, kitchen),
 	};

@@ -1,6 +1,6 @@
 import { refuse } from "../check/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
-import { type PanType, piecesPerPan } from "../pans/index.ts";
+import { capacityOf, type PanType } from "../pans/index.ts";
 import { wholeDown, wholeUp } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import {
@@ -57,15 +57,40 @@ export function sizeOfBatch(recipe: Recipe, order: DishOrder, kitchen: Kitchen):
 function piecesOf(recipe: Recipe, chain: YieldChain): number {
 	if (chain.pieces !== undefined) return chain.pieces;
 	const byWeight = Math.max(1, wholeUp((chain.trimmed_kg * 1000) / recipe.piece.weight_g));
-	return isPieceAPortion(recipe) ? Math.max(byWeight, chain.portions) : byWeight;
+	return Math.max(byWeight, chain.portions * piecesAPortion(recipe));
 }
 
-/** A piece that cooks down to about a portion is one: from three quarters of it to half as much again. */
-export function isPieceAPortion({ portion, piece, losses }: Recipe): boolean {
-	if (isByPiece(portion)) return false;
+/**
+ * Whole pieces on a plate: one that cooks down to about a portion, from three quarters of it to
+ * half as much again, is one; smaller ones are two or three where so many come near.
+ *
+ * @returns 0 where a piece is cut for several, or many small ones make a portion
+ */
+export function piecesAPortion({ portion, piece, losses }: Recipe): number {
+	if (isByPiece(portion)) return 0;
 	const share = (piece.weight_g * cookedShare(losses)) / portion.portion_g;
-	return share >= 0.75 && share < 1.5;
+	if (share >= 0.75) return share < 1.5 ? 1 : 0;
+	const whole = Math.round(1 / share);
+	return whole <= MOST_ON_PLATE && Math.abs(whole * share - 1) <= NEARLY_WHOLE ? whole : 0;
 }
+
+/** More than so many pieces on a plate are not counted but weighed. */
+const MOST_ON_PLATE = 3;
+/** How far the pieces of a plate may be from its portion, a share. */
+const NEARLY_WHOLE = 0.15;
+
+/** Whether a plate gets whole pieces, or an even cut of a joint, or so many small ones that it does not matter. */
+export function isWholeOnPlate(recipe: Recipe): boolean {
+	if (isByPiece(recipe.portion)) return true;
+	if (piecesAPortion(recipe) > 0) return true;
+	const share = (recipe.piece.weight_g * cookedShare(recipe.losses)) / recipe.portion.portion_g;
+	const cutFor = Math.round(share);
+	if (share > 1) return cutFor > MOST_CUT_FOR || Math.abs(share / cutFor - 1) <= NEARLY_WHOLE;
+	return 1 / share > MOST_ON_PLATE + 0.5;
+}
+
+/** A joint for more than so many is sliced as it comes. */
+const MOST_CUT_FOR = 4;
 
 function portionsFrom({ portion, piece, losses }: Recipe, pieces: number): number {
 	if (isByPiece(portion)) return wholeDown(pieces / portion.piecesPerPortion);
@@ -74,7 +99,7 @@ function portionsFrom({ portion, piece, losses }: Recipe, pieces: number): numbe
 
 /** Pieces in one pan of the kind chosen, or of the largest kind in stock. */
 function fullestPan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): number {
-	const capacity = (type: PanType) => piecesPerPan(type.shape, recipe.piece, recipe.gap_mm);
+	const capacity = (type: PanType) => capacityOf(type.shape, recipe);
 	const kinds = stockFor(order, kitchen);
 	const most = Math.max(0, ...kinds.map(capacity));
 	if (most === 0) {

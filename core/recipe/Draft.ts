@@ -79,6 +79,7 @@ export const DISH_FIELDS = {
 	diameter: "60",
 	pieceWeight: "260 g",
 	gap: "10",
+	layers: "1",
 	marinated: "",
 	marinateFor: "",
 	marinateMost: "",
@@ -96,6 +97,7 @@ export const DISH_FIELDS = {
 	ovenHigh: "165",
 	rest: "20",
 	sauce: "70 ml",
+	servedIn: "plates",
 	/** Per cent; empty where the usual reduction stands. */
 	reducedBy: "",
 } as const;
@@ -108,6 +110,7 @@ export const PREPARATION_FIELDS = {
 	category: "stock",
 	makes: "5 l",
 	density: "",
+	gelatin: "",
 } as const;
 export type PreparationField = keyof typeof PREPARATION_FIELDS;
 

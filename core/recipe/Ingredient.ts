@@ -22,6 +22,8 @@ export interface Ingredient {
 	readonly takesRoom: boolean | null;
 	/** Salt in 100 g of it, g; null where its name and category say it. */
 	readonly salt_pct: number | null;
+	/** Gelatin of a stock made in the house, g a litre; null where its name and category say it. */
+	readonly gelatin_g_per_l: number | null;
 	/** Share lost in cleaning it, where a line does not say its own. */
 	readonly trimLoss: number;
 	/** Whether its allergens are described: only then is it free of those it does not name. */
@@ -61,6 +63,7 @@ export function ingredient({ category = "vegetable", ...given }: Given): Ingredi
 		givesWater: null,
 		takesRoom: null,
 		salt_pct: null,
+		gelatin_g_per_l: null,
 		trimLoss: 0,
 		described: true,
 		allergens: [],

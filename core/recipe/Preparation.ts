@@ -28,6 +28,10 @@ export const Preparation = Type.Object(
 		density_g_per_ml: Type.Optional(
 			Type.Number({ minimum: 0.1, maximum: 3, allowed: "a density from 0.1 to 3 g/ml" }),
 		),
+		/** Gelatin of a stock: it stays liquid cold under 6, trembles at 12, stands at 25. */
+		gelatin_g_per_l: Type.Optional(
+			Type.Number({ minimum: 0, maximum: 120, allowed: "grams of gelatin a litre, from 0 to 120" }),
+		),
 		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
 		steps: Type.Array(RecipeStep, { maxItems: 100 }),
 	},

@@ -71,6 +71,9 @@ export const RecipeStep = Type.Object(
 );
 export type RecipeStep = Static<typeof RecipeStep>;
 
+/** What a portion goes into at the end. */
+export const SERVED_IN = ["plates", "boxes"] as const;
+
 /**
  * One version of a standard recipe. Amounts are those of the card's own `portions`;
  * the main line is its trimmed weight. Searing fat is for one load, thickener for one
@@ -93,6 +96,8 @@ export const Recipe = Type.Object(
 		/** One trimmed piece. */
 		piece: Piece,
 		gap_mm: MillimetresOrNone,
+		/** How many pieces lie on one another: small soft ones may lie two deep. One where it is absent. */
+		layers: Type.Optional(Type.Integer({ minimum: 1, maximum: 2, allowed: "1 layer or 2" })),
 		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
 		marinate: Type.Optional(Type.Object({ minutes: Minutes, longest_min: Minutes, container: Text })),
 		sear: Type.Optional(
@@ -119,6 +124,8 @@ export const Recipe = Type.Object(
 				{ additionalProperties: false },
 			),
 		),
+		/** On plates where it is absent. */
+		servedIn: Type.Optional(oneOf(SERVED_IN)),
 		sauce_ml: Type.Number({ minimum: 0, maximum: 1000, allowed: "ml a portion from 0 to 1,000" }),
 		/** What was chosen where practitioners disagree. */
 		schools: Type.Optional(Schools),

@@ -66,6 +66,7 @@ function preparationFields(doc: Preparation): Record<string, string> {
 		category: doc.category,
 		makes: formatQuantity(doc.makes),
 		density: doc.density_g_per_ml === undefined ? "" : written(doc.density_g_per_ml),
+		gelatin: doc.gelatin_g_per_l === undefined ? "" : written(doc.gelatin_g_per_l),
 	};
 }
 
@@ -92,6 +93,7 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		orderLead: written(doc.orderLead_days),
 		...pieceFields(doc),
 		gap: written(doc.gap_mm),
+		layers: written(doc.layers ?? 1),
 		...(marinate
 			? {
 					marinated: "yes",
@@ -116,6 +118,7 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		ovenHigh: written(braise.oven_C.high),
 		rest: written(doc.rest_min),
 		sauce: `${doc.sauce_ml} ml`,
+		servedIn: doc.servedIn ?? "plates",
 		reducedBy: doc.finish === undefined ? "" : percent(doc.finish.reduceBy),
 	};
 }

@@ -11,6 +11,8 @@ export interface InPan {
 	readonly takesRoom: boolean;
 	/** Salt it brings, g in 100 g. */
 	readonly salt_pct: number;
+	/** Gelatin that a stock brings, g a litre. */
+	readonly gelatin_g_per_l: number;
 }
 
 interface Known extends Partial<InPan> {
@@ -24,6 +26,7 @@ interface Known extends Partial<InPan> {
  * 10 to 12, anchovy 12 to 16, capers in brine 5 to 7, cured pork 2.5 to 4, olives 3 to 4, hard
  * cheese 1.5 to 3, mustard 4 to 6, bottled brown sauces and ketchup 2 to 3, salted butter 1.5,
  * stock cubes 40 to 50, stock of the house 0 to 0.3). An ingredient's own figure goes before it.
+ * Gelatin: light poultry 8 to 12 g a litre, brown veal 25 to 40, water, cubes and vegetables none.
  * @see model, section L
  */
 const KNOWN: readonly Known[] = [
@@ -53,8 +56,13 @@ const KNOWN: readonly Known[] = [
 	{ words: ["mustard", "seed"], salt_pct: 0 },
 	{ words: ["mustard"], salt_pct: 5 },
 	{ words: ["salted", "butter"], salt_pct: 1.5 },
-	{ words: ["stock", "cube"], salt_pct: 45 },
-	{ words: ["bouillon"], salt_pct: 45 },
+	{ words: ["stock", "cube"], salt_pct: 45, gelatin_g_per_l: 0 },
+	{ words: ["stock", "powder"], salt_pct: 45, gelatin_g_per_l: 0 },
+	{ words: ["bouillon"], salt_pct: 45, gelatin_g_per_l: 0 },
+	{ words: ["vegetable", "stock"], gelatin_g_per_l: 0 },
+	{ words: ["fish", "stock"], gelatin_g_per_l: 5 },
+	{ words: ["brown"], gelatin_g_per_l: 28 },
+	{ words: ["veal", "stock"], gelatin_g_per_l: 28 },
 	{ words: ["cheese"], salt_pct: 2 },
 	{ words: ["honey"], givesWater: 0, takesRoom: false, salt_pct: 0 },
 	{ words: ["squid", "ink"], givesWater: 0, takesRoom: false, salt_pct: 3 },
@@ -66,14 +74,23 @@ const KNOWN: readonly Known[] = [
  * what its category usually does.
  */
 export function inPan(ingredient: Ingredient): InPan {
-	const { category, givesWater, takesRoom, salt_pct } = ingredient;
+	const { category, givesWater, takesRoom, salt_pct, gelatin_g_per_l } = ingredient;
 	const known = knownBy(ingredient.name, category === "salt");
 	const usual = CATEGORIES[category];
 	return {
 		givesWater: givesWater ?? known?.givesWater ?? usual.givesWater,
 		takesRoom: takesRoom ?? known?.takesRoom ?? usual.takesRoom,
 		salt_pct: salt_pct ?? known?.salt_pct ?? usual.salt_pct,
+		gelatin_g_per_l: gelatin_g_per_l ?? gelatinOf(ingredient, known),
 	};
+}
+
+/** A light stock of meat or poultry where nothing nearer is known. */
+const LIGHT_STOCK_G_PER_L = 10;
+
+function gelatinOf({ category, origins }: Ingredient, known: Known | undefined): number {
+	if (category !== "stock" || origins.every((origin) => origin === "plant")) return 0;
+	return known?.gelatin_g_per_l ?? LIGHT_STOCK_G_PER_L;
 }
 
 /** Salt itself is salt, whatever is in its name. */

@@ -72,6 +72,7 @@ function made(id: string, preparation: Preparation, known: ReadonlyMap<string, I
 		origins: origins.length > 0 ? origins : [CATEGORIES[preparation.category].origin],
 		density_g_per_ml: densityOf(preparation),
 		salt_pct: saltOf(preparation, inside),
+		gelatin_g_per_l: preparation.gelatin_g_per_l ?? null,
 		described: inside.every(({ described }) => described),
 		allergens,
 		mayContain,

@@ -63,6 +63,9 @@ const TYPED_IN: readonly (readonly [RegExp, string])[] = [
 	[/^finish/, "reducedBy"],
 	[/^makes/, "makes"],
 	[/^density/, "density"],
+	[/^gelatin/, "gelatin"],
+	[/^layers/, "layers"],
+	[/^servedIn/, "servedIn"],
 ];
 
 function wrongOf(

@@ -173,6 +173,10 @@ function preparationOf(fields: FieldReader) {
 			"density_g_per_ml",
 			fields.optional("density", () => fields.number("density")),
 		),
+		...given(
+			"gelatin_g_per_l",
+			fields.optional("gelatin", () => fields.number("gelatin")),
+		),
 	};
 }
 
@@ -204,6 +208,7 @@ function dishOf(fields: FieldReader, draft: Draft) {
 		orderLead_days: fields.number("orderLead"),
 		piece: pieceOf(fields),
 		gap_mm: fields.millimetres("gap"),
+		...given("layers", fields.text("layers") === "2" ? 2 : undefined),
 		...given("marinate", marinadeOf(fields)),
 		...given("sear", searOf(fields)),
 		braise: {
@@ -220,6 +225,7 @@ function dishOf(fields: FieldReader, draft: Draft) {
 			"finish",
 			fields.optional("reducedBy", () => ({ reduceBy: fields.share("reducedBy") })),
 		),
+		...given("servedIn", fields.text("servedIn") === "boxes" ? ("boxes" as const) : undefined),
 		sauce_ml: fields.millilitres("sauce"),
 		...(Object.keys(draft.schools).length > 0 ? { schools: draft.schools } : {}),
 	};

@@ -48,7 +48,7 @@ export const SCHOOLS = {
 		words: "Colour",
 		answers: {
 			pan: { words: "pan, in loads", means: "deep crust and fond; burner minutes and hands" },
-			oven: { words: "hot oven, on trays", means: "few hands, even; takes oven slots for an hour" },
+			oven: { words: "hot oven, on trays", means: "few hands, even; takes oven slots for half an hour" },
 			both: { words: "both", means: "best faces in the pan, the rest in the oven" },
 		},
 	},

@@ -30,12 +30,22 @@ export interface Reduced {
  * @throws {Refusal} naming `target_l` when it is more than there is
  * @see model, section G
  */
-export function reduce({ start_l, target_l, pot, power_kW, salt_pct }: Reduction): Reduced {
+export function reduce({ pot, ...rest }: Reduction): Reduced {
+	return reduceIn({ ...rest, floor_m2: (Math.PI / 4) * (pot.diameter_mm / 1000) ** 2 });
+}
+
+/** The same in a pan of any shape, by the surface of what boils in it. */
+export function reduceIn({
+	start_l,
+	target_l,
+	floor_m2: area_m2,
+	power_kW,
+	salt_pct,
+}: Omit<Reduction, "pot"> & { readonly floor_m2: number }): Reduced {
 	if (target_l > start_l) {
 		throw refuse("target_l", `${target_l} l was given; ${start_l} l, what there is, or less is allowed`);
 	}
 	const steam_kg = start_l - target_l;
-	const area_m2 = (Math.PI / 4) * (pot.diameter_mm / 1000) ** 2;
 	const byPower = (steam_kg * STEAM_KJ_PER_KG) / power_kW / 60;
 	const bySurface = (steam_kg / (area_m2 * MOST_STEAM_KG_PER_M2_H)) * 60;
 	const depth_mm = (litres: number) => litres / area_m2;

@@ -31,7 +31,19 @@ export const ScaleTo = Type.Object({
 	),
 	sauce_l: Type.Optional(Litres),
 });
-export type ScaleTo = Static<typeof ScaleTo>;
+
+/** A kind of pot that a batch is cooked in. */
+export interface PotShare {
+	/** Share of the batch that is in pots of it. */
+	readonly share: number;
+	/** What a full one holds over what the card is for. */
+	readonly growth: number;
+}
+
+export type ScaleTo = Static<typeof ScaleTo> & {
+	/** In what it is cooked; one pot that grows with the batch where it is absent. */
+	readonly pots?: readonly PotShare[];
+};
 
 export interface ScaledLine {
 	readonly name: string;
@@ -86,7 +98,7 @@ function factorOf(line: ScaleLine, to: ScaleTo): number {
 	const straight = to.main_kg / to.baseMain_kg;
 	switch (line.role) {
 		case "potent":
-			return straight ** (line.exponent ?? 1);
+			return potentFactor(straight, line.exponent ?? 1, to.pots);
 		case "searFat":
 			return neededFor(line, to.searLoads, "searLoads", "searing fat goes by the load");
 		case "thickener":
@@ -96,6 +108,16 @@ function factorOf(line: ScaleLine, to: ScaleTo): number {
 		default:
 			return straight;
 	}
+}
+
+/**
+ * Strong spices are damped as one pot grows; more pots of the same kind are each seasoned alike,
+ * so that a portion tastes the same however many there are.
+ */
+function potentFactor(straight: number, exponent: number, pots: readonly PotShare[] = []): number {
+	if (pots.length === 0 || straight < 1) return straight ** exponent;
+	const damped = ({ growth }: PotShare) => Math.max(1, Math.min(straight, growth)) ** (exponent - 1);
+	return straight * pots.reduce((sum, pot) => sum + pot.share * damped(pot), 0);
 }
 
 function neededFor(line: ScaleLine, value: number | undefined, field: string, why: string): number {

@@ -1,25 +1,14 @@
 import type { Oven } from "../ovens/index.ts";
-import {
-	areaOf,
-	GASTRONORM,
-	insideAt,
-	type PanType,
-	type Piece,
-	piecesPerPan,
-	rungsHigh,
-	shelfShare,
-} from "../pans/index.ts";
-import { FAT_KG_PER_L, SEAR_GAP_MM } from "./searPlan.ts";
+import { GASTRONORM, type PanType, type Piece, piecesPerPan, rungsHigh, shelfShare } from "../pans/index.ts";
+import { SEAR_GAP_MM } from "./searPlan.ts";
 
-/** Colouring on trays: 45 to 60 minutes at 180 to 220 °C fan; the middle. @see model, section D */
-export const COLOUR_MIN = 50;
-export const COLOUR_C = 200;
+/** Colouring on dry trays: 20 to 30 minutes at 230 °C fan; the middle. @see model, section D */
+export const COLOUR_MIN = 25;
+export const COLOUR_C = 230;
 /** Minutes until the oven is as hot again after it was emptied and filled. */
 export const COLOUR_RECOVERY_MIN = 5;
-/** One cook's minutes for one tray: laid, oiled, turned once, lifted out. General practice. */
+/** One cook's minutes for one tray: laid, turned once, lifted out. General practice. */
 export const TRAY_HANDS_MIN = 4;
-/** Film of fat on a tray, mm. */
-export const TRAY_FILM_MM = 0.3;
 
 export interface OvenColouring {
 	readonly oven: Oven;
@@ -35,7 +24,6 @@ export interface OvenColouring {
 	readonly hands_min: number;
 	/** Tray slots times the minutes they are taken. */
 	readonly slot_min: number;
-	readonly fat_g: number;
 }
 
 /**
@@ -64,7 +52,6 @@ function colouringIn(oven: Oven, tray: PanType, piece: Piece, pieces: number): O
 	if (perTray === 0 || atOnce === 0) return null;
 	const count = Math.ceil(pieces / perTray);
 	const rounds = Math.ceil(count / atOnce);
-	const film_l = (areaOf(insideAt(tray.shape, 0)) * TRAY_FILM_MM) / 1e6;
 	return {
 		oven,
 		tray,
@@ -75,7 +62,6 @@ function colouringIn(oven: Oven, tray: PanType, piece: Piece, pieces: number): O
 		minutes: rounds * COLOUR_MIN + (rounds - 1) * COLOUR_RECOVERY_MIN,
 		hands_min: count * TRAY_HANDS_MIN,
 		slot_min: count * COLOUR_MIN,
-		fat_g: count * film_l * FAT_KG_PER_L * 1000,
 	};
 }
 

@@ -4,14 +4,15 @@ export {
 	COLOUR_RECOVERY_MIN,
 	colourInOven,
 	type OvenColouring,
-	TRAY_FILM_MM,
 	TRAY_HANDS_MIN,
 } from "./colourInOven.ts";
 export {
 	BURNERS_A_COOK,
+	CROWDED_MM,
 	DEGLAZE_MM,
 	FAT_KG_PER_L,
 	FILM_MM,
+	HANDLING_S,
 	LOADS_A_FAT,
 	LOADS_A_FAT_FLOURED,
 	SEAR_GAP_MM,
@@ -19,4 +20,5 @@ export {
 	type SearPlan,
 	type SearWay,
 	searPlan,
+	TOP_UP_ML,
 } from "./searPlan.ts";

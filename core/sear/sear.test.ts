@@ -15,6 +15,15 @@ describe("searing in loads", () => {
 		expect(light.fat_g / light.loads).toBeCloseTo((Math.PI / 4) * 360 ** 2 * 0.92e-3, 6);
 	});
 
+	it("a fat begins as a film, is topped up, and is changed after three loads", () => {
+		const plan = searPlan(PAN, PIECE, 100, { ...WAY, film_mm: 0.4, topUp_ml: 15, handling_s: 4 });
+		expect(plan.films + plan.topUps).toBe(plan.loads);
+		expect(plan.films).toBe(plan.deglazings);
+		expect(plan.fat_g).toBeCloseTo(plan.films * plan.film_g + plan.topUps * 15 * 0.92, 9);
+		expect(plan.cycle_min).toBeCloseTo(4 * 2 + 2 + (plan.perLoad * 4) / 60, 9);
+		expect(searPlan(PAN, PIECE, 100, { ...WAY, mostPerLoad: 3 }).perLoad).toBe(3);
+	});
+
 	it("another burner never takes longer, and a wider gap never fewer loads", () => {
 		fc.assert(
 			fc.property(
@@ -72,7 +81,7 @@ describe("colouring in the oven", () => {
 		const way = colourInOven(PIECE, 100, [TRAY], [NORTH]);
 		expect(way).toMatchObject({ atOnce: 6, trays: Math.ceil(100 / (way?.perTray ?? 1)) });
 		expect(way?.rounds).toBe(Math.ceil((way?.trays ?? 0) / 6));
-		expect(way?.minutes).toBe((way?.rounds ?? 0) * 50 + ((way?.rounds ?? 1) - 1) * 5);
+		expect(way?.minutes).toBe((way?.rounds ?? 0) * 25 + ((way?.rounds ?? 1) - 1) * 5);
 	});
 
 	it("chooses the oven that is done first, and none that is not hot enough", () => {

@@ -1,11 +1,17 @@
 import { refuse } from "../check/index.ts";
 import { areaOf, insideAt, type PanShape, type Piece, packLayer, panWords } from "../pans/index.ts";
 
-/** Film of fat under one load, mm, and the density of cooking fat, kg/l. @see model, section D */
-export const FILM_MM = 1;
+/** Film of fat to start with, mm, its topping up before each further load, ml, and its density, kg/l. @see model, section D */
+export const FILM_MM = 0.4;
+export const TOP_UP_ML = 15;
 export const FAT_KG_PER_L = 0.92;
 /** Gap that lets the steam out, mm. @see model, section D */
 export const SEAR_GAP_MM = 15;
+
+/** Gap from which pieces are crowded: the steam has no way out, mm. General practice. */
+export const CROWDED_MM = 8;
+/** One cook's seconds to lay and lift one piece. @see model, section D */
+export const HANDLING_S = 4;
 
 export interface SearWay {
 	readonly sides: number;
@@ -15,6 +21,12 @@ export interface SearWay {
 	readonly recovery_min: number;
 	readonly burners: number;
 	readonly film_mm: number;
+	/** What a load after the first of a fat is topped up by, ml; where it is absent each has a film of its own. */
+	readonly topUp_ml?: number;
+	/** Seconds to lay and lift one piece; none where it is absent. */
+	readonly handling_s?: number;
+	/** The most pieces that are laid and turned in time, however many would lie. */
+	readonly mostPerLoad?: number;
 }
 
 /** Loads that one fat takes before it is spent: clean pieces, and floured ones. General practice. */
@@ -40,8 +52,15 @@ export interface SearPlan {
 	readonly loads: number;
 	/** Wall minutes from the first piece in to the last recovery. */
 	readonly minutes: number;
-	/** Fat for all loads, g. */
+	/** Burners in use, and minutes from one load to the next on each. */
+	readonly burners: number;
+	readonly cycle_min: number;
+	/** Fat for all loads, g; a film so often, and topped up so often. */
 	readonly fat_g: number;
+	readonly films: number;
+	readonly topUps: number;
+	readonly film_g: number;
+	readonly topUp_g: number;
 	/** One cook's minutes. */
 	readonly hands_min: number;
 	/** Burners times the minutes they are taken. */
@@ -68,12 +87,16 @@ export function searPlan(
 	floured = false,
 ): SearPlan {
 	const floor = insideAt(pan, 0);
-	const perLoad = packLayer(floor, piece, way.gap_mm).length;
+	const perLoad = Math.min(
+		packLayer(floor, piece, way.gap_mm).length,
+		way.mostPerLoad ?? Number.POSITIVE_INFINITY,
+	);
 	if (perLoad === 0) {
 		throw refuse("piece", `lies no way round in the searing pan (${panWords(pan)})`);
 	}
 	const loads = Math.ceil(pieces / perLoad);
-	const cycle_min = way.sides * way.minutesPerSide + way.recovery_min;
+	const handling_min = (Math.min(pieces, perLoad) * (way.handling_s ?? 0)) / 60;
+	const cycle_min = way.sides * way.minutesPerSide + way.recovery_min + handling_min;
 	const minutes = Math.ceil(loads / way.burners) * cycle_min;
 	const area_mm2 = areaOf(floor);
 	const order = loadsInOrder(pieces, perLoad, way.burners, cycle_min, floured);
@@ -81,13 +104,30 @@ export function searPlan(
 		perLoad,
 		loads,
 		minutes,
-		fat_g: (loads * way.film_mm * area_mm2 * FAT_KG_PER_L) / 1000,
+		burners: Math.min(way.burners, loads),
+		cycle_min,
+		...fatFor(order, way, area_mm2),
 		hands_min: Math.ceil(Math.min(way.burners, loads) / BURNERS_A_COOK) * minutes,
 		burner_min: loads * cycle_min,
 		order,
 		deglazings: order.filter(({ changeFat }) => changeFat).length,
 		deglaze_ml: (DEGLAZE_MM * area_mm2) / 1000,
 	};
+}
+
+/** Fresh fat is a film; what it loses to a load is topped up until it is changed. */
+function fatFor(
+	order: readonly SearLoad[],
+	{ film_mm, topUp_ml }: SearWay,
+	area_mm2: number,
+): Pick<SearPlan, "fat_g" | "films" | "topUps" | "film_g" | "topUp_g"> {
+	const film_g = (film_mm * area_mm2 * FAT_KG_PER_L) / 1000;
+	const topUp_g = (topUp_ml ?? 0) * FAT_KG_PER_L;
+	// A pan's fat is changed after its last load too, so there are as many films as changes.
+	const changes = order.filter(({ changeFat }) => changeFat).length;
+	const films = topUp_ml === undefined ? order.length : changes;
+	const topUps = order.length - films;
+	return { films, topUps, film_g, topUp_g, fat_g: films * film_g + topUps * topUp_g };
 }
 
 /** Loads go round the burners; each pan's fat is changed when it is spent, and after its last load. */

@@ -21,6 +21,8 @@ export interface SittingDish {
 	/** A liquid line other than the card's. */
 	readonly line: Recipe["braise"]["line"] | null;
 	readonly colour: ColourWay | null;
+	/** Cooked the day before, or the same day; null leaves it to the card. */
+	readonly ahead: boolean | null;
 }
 
 /** A dish new on a sitting, from covers, with nothing chosen yet. */
@@ -37,18 +39,19 @@ export function newDish(id: string, recipeVersionId: string, uptake: number, spa
 		panWishes: [],
 		line: null,
 		colour: null,
+		ahead: null,
 	};
 }
 
-/** The recipe as this sitting cooks it: with its own liquid line, where it has one. */
+/** The recipe as this sitting cooks it: with its own liquid line and its own day, where it has them. */
 export function cookedRecipe({
 	recipe,
 	line,
-}: {
-	readonly recipe: Recipe;
-	readonly line: SittingDish["line"];
-}): Recipe {
-	return line === null ? recipe : { ...recipe, braise: { ...recipe.braise, line } };
+	ahead,
+}: { readonly recipe: Recipe } & Pick<SittingDish, "line" | "ahead">): Recipe {
+	const poured = line === null ? recipe : { ...recipe, braise: { ...recipe.braise, line } };
+	if (ahead === null) return poured;
+	return { ...poured, schools: { ...poured.schools, service: ahead ? "madeAhead" : "sameDay" } };
 }
 
 /** A dish as the plan takes it. */
@@ -57,7 +60,19 @@ export function orderOf(
 	dish: SittingDish,
 ): DishOrder {
 	const { id, uptake, spare, panTypeId, panWishes, colour } = dish;
-	return { id, serviceAt, covers, hands, uptake, spare, panTypeId, panWishes, colour, basis: basisOf(dish) };
+	return {
+		id,
+		serviceAt,
+		covers,
+		hands,
+		uptake,
+		spare,
+		panTypeId,
+		panWishes,
+		colour,
+		lineSettled: dish.line !== null,
+		basis: basisOf(dish),
+	};
 }
 
 /** From covers where what it is to be scaled from was never said. */

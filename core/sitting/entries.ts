@@ -1,5 +1,6 @@
 import { Type } from "@sinclair/typebox";
 import { Count, Covers, Name, oneOf } from "../check/index.ts";
+import { COLOUR_WAYS } from "../plan/index.ts";
 import { BASES } from "./SittingDish.ts";
 
 /** What is typed of a sitting and its dishes: percentages, and the house's own day and time. */
@@ -38,5 +39,6 @@ export const TrialEntry = Type.Object({
 	panType: Type.Optional(Type.String({ maxLength: 40 })),
 	wishes: Type.Optional(Type.String({ maxLength: 2000 })),
 	line: Type.Optional(Type.String({ maxLength: 40 })),
-	colour: Type.Optional(oneOf(["", "pan", "oven"] as const)),
+	colour: Type.Optional(oneOf(["", ...COLOUR_WAYS] as const)),
+	ahead: Type.Optional(oneOf(["", "yes", "no"] as const)),
 });

@@ -18,6 +18,7 @@ describe("a dish of a sitting", () => {
 			panTypeId: null,
 			panWishes: [],
 			colour: null,
+			lineSettled: false,
 		});
 	});
 
@@ -38,9 +39,16 @@ describe("a dish of a sitting", () => {
 	});
 
 	it("is cooked with its own liquid line where it has one, and nothing else is other", () => {
-		expect(cookedRecipe({ recipe: RECIPE, line: null })).toBe(RECIPE);
-		const own = cookedRecipe({ recipe: RECIPE, line: { share: 0.5 } });
+		expect(cookedRecipe({ recipe: RECIPE, line: null, ahead: null })).toBe(RECIPE);
+		const own = cookedRecipe({ recipe: RECIPE, line: { share: 0.5 }, ahead: null });
 		expect(own.braise).toEqual({ ...RECIPE.braise, line: { share: 0.5 } });
 		expect({ ...own, braise: RECIPE.braise }).toEqual(RECIPE);
+		expect(orderOf(SERVICE, { ...DISH, line: { share: 0.5 } }).lineSettled).toBe(true);
+	});
+
+	it("is cooked on its own day where the sitting says so", () => {
+		const before = cookedRecipe({ recipe: RECIPE, line: null, ahead: true });
+		expect(before.schools?.service).toBe("madeAhead");
+		expect(cookedRecipe({ recipe: before, line: null, ahead: false }).schools?.service).toBe("sameDay");
 	});
 });

@@ -68,6 +68,7 @@ export type TaskPart =
 	| "late"
 	| "lift"
 	| "rest"
+	| "hold"
 	| "chill"
 	| "keep"
 	| "reheat"

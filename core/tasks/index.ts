@@ -1,4 +1,13 @@
-export { handsOn, taskMinutes, type WorkMinutes, workMinutes } from "./minutes.ts";
+export {
+	type BatchWork,
+	BOX_S,
+	handsOnOf,
+	PAN_UP_MIN,
+	PLATE_S,
+	taskMinutes,
+	type WorkMinutes,
+	workMinutes,
+} from "./minutes.ts";
 export { type Clockwork, placeBackwards } from "./placeBackwards.ts";
 export {
 	AT_ANY_TIME,

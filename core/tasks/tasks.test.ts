@@ -3,7 +3,11 @@ import { describe, expect, it } from "vitest";
 import { fromWallClock, wallClock } from "../time/index.ts";
 import {
 	AT_ANY_TIME,
+	BOX_S,
 	exactly,
+	handsOnOf,
+	PAN_UP_MIN,
+	PLATE_S,
 	type PlacedTask,
 	placeBackwards,
 	type Task,
@@ -147,9 +151,25 @@ describe("minutes of work", () => {
 		{ ...step, place: "build", text: "", station: "", grows: "fixed" },
 	] as const;
 
-	it("hands-on minutes grow with the weight and are shared, waiting is neither", () => {
-		expect(workMinutes(steps, 3, 2)).toEqual({ handsOn_min: 48, waiting_min: 40, wall_min: 64 });
-		expect(workMinutes(steps, 3, 1).wall_min).toBe(88);
-		expect(workMinutes([], 3, 2)).toEqual({ handsOn_min: 0, waiting_min: 0, wall_min: 0 });
+	it("hands-on minutes grow with the size and are shared, waiting is neither", () => {
+		const handsOn_min = 12 * 3 ** 0.6 + 12;
+		const two = workMinutes(steps, { factor: 3 }, 2);
+		expect(two.handsOn_min).toBeCloseTo(handsOn_min, 9);
+		expect(two).toMatchObject({ waiting_min: 40, wall_min: Math.ceil(handsOn_min / 2 + 40) });
+		expect(workMinutes(steps, { factor: 3 }, 1).wall_min).toBe(Math.ceil(handsOn_min + 40));
+		expect(workMinutes([], { factor: 3 }, 2)).toEqual({ handsOn_min: 0, waiting_min: 0, wall_min: 0 });
+	});
+
+	it("panning up goes by the pan and plating by the plate, whether a card has a step for it or not", () => {
+		const plate = { ...step, place: "plate", text: "", station: "", waiting_min: 0 } as const;
+		const batch = { factor: 9, pans: 6, portions: 120 };
+		expect(workMinutes([plate], batch, 1, "plate").handsOn_min).toBeCloseTo((120 * PLATE_S) / 60, 9);
+		expect(workMinutes([], { ...batch, boxed: true }, 1, "plate").handsOn_min).toBeCloseTo(
+			(120 * BOX_S) / 60,
+			9,
+		);
+		expect(workMinutes([], batch, 1, "panUp").handsOn_min).toBeCloseTo(6 * PAN_UP_MIN, 9);
+		const halves = handsOnOf([plate, { ...plate, handsOn_min: 4 }], batch);
+		expect(halves[0]).toBeCloseTo(3 * (halves[1] ?? 0), 9);
 	});
 });

@@ -103,6 +103,10 @@ function DishFields(props: FieldSheetsProps) {
 						</>
 					)}
 					{text("sauce", "Sauce, a portion")}
+					{choice("servedIn", "Served in", [
+						["plates", "plates"],
+						["boxes", "boxes"],
+					])}
 					{text("trimLoss", "Trim loss", "%")}
 					{text("boneShare", "Bone", "%")}
 					{text("cookingLoss", "Cooking loss", "%")}
@@ -122,6 +126,10 @@ function DishFields(props: FieldSheetsProps) {
 					{is("shape", "block") ? text("width", "Width", "mm") : null}
 					{is("shape", "block") ? text("height", "Height", "mm") : text("diameter", "Thickness", "mm")}
 					{text("gap", "Gap in the pan", "mm")}
+					{choice("layers", "They lie", [
+						["1", "in one layer"],
+						["2", "two deep, small and soft"],
+					])}
 				</Columns>
 				{is("shape", "block") ? kept(["diameter"]) : kept(["width", "height"])}
 				{is("shape", "ball") ? kept(["length"]) : null}
@@ -185,6 +193,7 @@ function PreparationFields(props: FieldSheetsProps) {
 				)}
 				{text("makes", "Makes")}
 				{text("density", "Density", "g/ml")}
+				{text("gelatin", "Gelatin of a stock", "g/l")}
 				{text("tags", "Tags, by commas")}
 			</Columns>
 		</Part>

@@ -1,8 +1,46 @@
-import { joinsLate, startAt } from "#core/plan";
+import { lineWords } from "#core/pans";
+import { joinsLate, type Plan, type PlanPour, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
-import { counted } from "../../ui/words/reading.ts";
+import type { Fact } from "../../ui/parts/Facts.tsx";
+import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
+import { spiceWords } from "../words.ts";
 import { accountView } from "./account.view.ts";
+
+/** Less than this is no surplus, litres. */
+const A_LADLE_L = 0.2;
+
+/** Why so much is poured, and what would be over. */
+function pourWords({ pour, sauce }: Plan, reading: Reading): string {
+	if (!pour) return "No pan for it yet.";
+	const over_l = sauce?.over_l ?? 0;
+	const over = over_l > A_LADLE_L ? ` ${reading.volume(over_l)} will be over.` : "";
+	return `${POURED[pour.decidedBy]}.${over}`;
+}
+
+const POURED: Readonly<Record<PlanPour["decidedBy"], string>> = {
+	sauce: "What the sauce asks, and no more",
+	least: "A third up the pieces: meat and vegetables give most of what the sauce asks",
+	line: "To the card's line, the most; the sauce would ask more",
+	chef: "To the line you have set",
+	wine: "What the wine brings is enough",
+};
+
+/** The three figures that decide, beside each other. */
+function pourFacts({ pour, recipe }: Plan, reading: Reading): Fact[] {
+	if (!pour) return [];
+	return [
+		{ figure: reading.volume(pour.forSauce_l), label: "the sauce asks" },
+		{ figure: reading.volume(pour.least_l), label: "a third up the pieces" },
+		{
+			figure: reading.volume(pour.most_l),
+			label:
+				pour.decidedBy === "chef"
+					? `your line: ${lineWords(recipe.braise.line)}`
+					: `the card's line: ${lineWords(pour.cardLine)}`,
+		},
+	];
+}
 
 export const build: Place = {
 	key: "build",
@@ -10,8 +48,9 @@ export const build: Place = {
 	task: (_, { plan, reading }) => `Build ${reading.volume(plan.pans.liquid_l)} of liquid`,
 	headline: ({ plan, reading }) => ({
 		title: `${reading.volume(plan.pans.liquid_l)} of liquid`,
-		says: `What the pans need to reach the line. From ${reading.clock(startAt(plan, "build"))}.`,
+		says: `${pourWords(plan, reading)} From ${reading.clock(startAt(plan, "build"))}.`,
 		facts: [
+			...pourFacts(plan, reading),
 			{
 				figure: durationWords(plan.work.places.build.wall_min),
 				label: `for ${counted(plan.order.hands, "cook")}`,
@@ -25,4 +64,8 @@ export const build: Place = {
 		return line.group === "base" && line.role !== "main" && line.role !== "searFat";
 	},
 	drawing: accountView,
+	paper: ({ plan }) => {
+		const spices = spiceWords(plan);
+		return spices ? [{ what: "Build", text: `Into the liquid: ${spices.in}` }] : [];
+	},
 };

@@ -58,13 +58,13 @@ describe("the kitchen's pans", () => {
 	});
 
 	it("none can be taken away where none is, none added where none is left", () => {
-		shelf(viewFor());
-		expect(screen.getByRole<HTMLButtonElement>("button", { name: "One GN 1/2-100 fewer" }).disabled).toBe(
-			true,
-		);
-		expect(screen.getByRole<HTMLButtonElement>("button", { name: "One GN 1/2-100 more" }).disabled).toBe(
-			false,
-		);
+		const view = viewFor(KITCHEN, { ...ORDER, panTypeId: "full" });
+		expect(view.shelf.find(({ id }) => id === "half")?.here).toBe(0);
+		shelf(view);
+		const half = (which: string) =>
+			screen.getByRole<HTMLButtonElement>("button", { name: `One GN 1/2-100 ${which}` });
+		expect(half("fewer").disabled).toBe(true);
+		expect(half("more").disabled).toBe(false);
 		shelf(viewFor(KITCHEN, { ...ORDER, covers: 2000 }));
 		const [, more] = screen.getAllByRole<HTMLButtonElement>("button", { name: "One GN 1/1-100 more" });
 		expect(more?.disabled).toBe(true);

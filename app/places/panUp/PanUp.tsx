@@ -78,7 +78,7 @@ function LiquidLineCut({ view, chosen }: { readonly view: PanUpView; readonly ch
 		label: "Liquid line",
 		text: state.text,
 		onMove: (mm: number) => {
-			last.current = lineAt(mm - state.cut.bed_mm, view.piece);
+			last.current = lineAt(mm - state.cut.bed_mm, view.piece, view.layers);
 			setMoved(last.current);
 		},
 		onDrop: () => {
@@ -103,7 +103,7 @@ function LiquidLineCut({ view, chosen }: { readonly view: PanUpView; readonly ch
 			{view.cardLine ? (
 				<div>
 					<Act kind="quiet" type="button" paddingInline="0" onClick={() => setTrial({ line: "" })}>
-						Back to the card's own line
+						Leave the line to the plan
 					</Act>
 				</div>
 			) : null}

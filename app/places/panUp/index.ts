@@ -1,4 +1,5 @@
 import { lineWords } from "#core/pans";
+import { acidsUnderFoil, type Plan } from "#core/plan";
 import { LIDS } from "#core/trade";
 import { counted } from "../../ui/words/reading.ts";
 import { type Headline, NO_LINES, type Place, type PlaceGiven, type TableGiven } from "../Place.ts";
@@ -12,10 +13,10 @@ export const panUp: Place = {
 	headline,
 	takes: NO_LINES,
 	drawing: (given: TableGiven) => (given.plan.pans.pans.length > 0 ? panUpView(given) : undefined),
-	paper: ({ plan: { recipe } }) => [
+	paper: ({ plan }) => [
 		{
 			what: "Pan up",
-			text: `Cover with ${LIDS[recipe.braise.lid]}; liquid ${lineWords(recipe.braise.line)}`,
+			text: `Cover with ${coverWords(plan)}; liquid ${lineWords(plan.recipe.braise.line)}`,
 		},
 	],
 };
@@ -31,7 +32,7 @@ function headline({ plan, reading, kitchen }: PlaceGiven): Headline {
 	});
 	return {
 		title: `${counted(pans.length, "pan")}, ${alike(pans.map((pan) => pan.pieces))} pieces`,
-		says: `${left.join(", ")}. Covered with ${LIDS[braise.lid]}; liquid ${lineWords(braise.line)}.`,
+		says: `${left.join(", ")}. Covered with ${coverWords(plan)}; liquid ${lineWords(braise.line)}.`,
 		facts: [
 			{ figure: reading.volume(full.liquid_l), label: "to pour, fullest pan" },
 			{ figure: reading.volume(plan.pans.liquid_l), label: "all pans" },
@@ -42,6 +43,13 @@ function headline({ plan, reading, kitchen }: PlaceGiven): Headline {
 			{ figure: reading.mass(full.lifted_kg), label: "to carry, with the pan" },
 		],
 	};
+}
+
+/** "foil over parchment: dry cider pits bare foil" */
+function coverWords({ recipe, lines }: Plan): string {
+	const acids = acidsUnderFoil(recipe, lines);
+	if (acids.length === 0) return LIDS[recipe.braise.lid];
+	return `foil over parchment, one edge folded: ${acids.join(" and ")} pit${acids.length === 1 ? "s" : ""} bare foil`;
 }
 
 /** "2 × 19 + 3 × 18" */

@@ -20,10 +20,12 @@ const SNAP_MM = 1.5;
 const SHALLOWEST = 0.02;
 
 /** A line drawn so high above the foot of the pieces: a school where it is near one, else its figure. */
-export function lineAt(above_mm: number, piece: Piece): LiquidLine {
-	const school = LINE_SCHOOLS.find(({ line }) => Math.abs(lineAbovePiece(piece, line) - above_mm) <= SNAP_MM);
+export function lineAt(above_mm: number, piece: Piece, layers = 1): LiquidLine {
+	const school = LINE_SCHOOLS.find(
+		({ line }) => Math.abs(lineAbovePiece(piece, line, layers) - above_mm) <= SNAP_MM,
+	);
 	if (school) return school.line;
-	const height = pieceHeight(piece);
+	const height = pieceHeight(piece) * layers;
 	if (above_mm > height) return { over_mm: Math.round(above_mm - height) };
 	return { share: Math.max(SHALLOWEST, Math.round((above_mm / height) * 100) / 100) };
 }
@@ -66,8 +68,8 @@ export function lineState(view: PanUpView, chosen: number, line: LiquidLine): Li
 	};
 }
 
-function fill({ piece, limits }: PanUpView, pan: AlikePans, line: LiquidLine): FilledPan {
-	return fillPan(pan.shape, piece, pan.pieces, line, pan.bed, limits);
+function fill({ piece, layers, limits }: PanUpView, pan: AlikePans, line: LiquidLine): FilledPan {
+	return fillPan(pan.shape, piece, pan.pieces, line, pan.bed, limits, layers);
 }
 
 function cutOf(
@@ -77,11 +79,12 @@ function cutOf(
 	line: LiquidLine,
 	{ length }: Measures,
 ): CutDrawing {
-	const { piece } = view;
+	const { piece, layers } = view;
 	const words = lineWords(line);
 	return {
 		line_mm: filled.line_mm,
 		bed_mm: filled.bed_mm,
+		layers,
 		lid: view.lid,
 		lineWords: words,
 		line: length(filled.line_mm),
@@ -89,9 +92,9 @@ function cutOf(
 		headspace_mm: view.limits.headspace_mm,
 		schools: LINE_SCHOOLS.map((school) => ({
 			name: school.name,
-			mm: filled.bed_mm + lineAbovePiece(piece, school.line),
+			mm: filled.bed_mm + lineAbovePiece(piece, school.line, layers),
 		})).filter(({ mm }) => mm <= depthOf(pan.shape)),
-		words: `${pan.name} cut through: ${length(filled.bed_mm)} of vegetables, pieces ${length(pieceHeight(piece))} high, liquid line ${length(filled.line_mm)} above the floor (${words}), dip ${length(filled.dip_mm)} from the rim.`,
+		words: `${pan.name} cut through: ${length(filled.bed_mm)} of vegetables, pieces ${length(pieceHeight(piece))} high${layers > 1 ? `, ${layers} deep` : ""}, liquid line ${length(filled.line_mm)} above the floor (${words}), dip ${length(filled.dip_mm)} from the rim.`,
 	};
 }
 
@@ -99,7 +102,7 @@ function warningsOf(filled: FilledPan, { limits }: PanUpView, { length, mass }: 
 	const words = {
 		overfull: `over-full: ${length(filled.dip_mm)} to the rim, ${length(limits.headspace_mm)} is wanted`,
 		heavy: `over the ${mass(limits.liftLimit_kg)} limit for one`,
-		tallPiece: `pieces stand ${length(Math.max(1, filled.pieceOver_mm))} into the headspace`,
+		tallPiece: `the cover will not close: pieces ${length(Math.max(1, filled.pieceOver_mm))} too high`,
 	};
 	return filled.warnings.map((code) => words[code]);
 }

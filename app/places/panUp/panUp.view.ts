@@ -1,5 +1,5 @@
 import type { Bed, ChosenPan, LiquidLine, PanLimits, PanShape, PanWish, Piece } from "#core/pans";
-import { lineWords, piecesPerPan, rimOf } from "#core/pans";
+import { capacityOf, lineWords, piecesPerPan, rimOf, tightGap } from "#core/pans";
 import type { UnitSystem } from "#core/quantity";
 import type { Recipe } from "#core/recipe";
 import { LIDS } from "#core/trade";
@@ -12,10 +12,12 @@ import type { PlaceGiven, TableGiven } from "../Place.ts";
 export interface PanUpView {
 	readonly units: UnitSystem;
 	readonly piece: Piece;
+	/** How many pieces lie on one another. */
+	readonly layers: number;
 	readonly gap_mm: number;
 	readonly line: LiquidLine;
 	readonly lineWords: string;
-	/** The card's own line, to which it can be put back; null when that holds. */
+	/** The card's own line, where the chef has set another; null while the plan decides. */
 	readonly cardLine: LiquidLine | null;
 	readonly lid: string;
 	readonly limits: PanLimits;
@@ -65,6 +67,7 @@ export function panUpView(given: TableGiven): PanUpView {
 	return {
 		units: reading.units,
 		piece: recipe.piece,
+		layers: recipe.layers ?? 1,
 		gap_mm: recipe.gap_mm,
 		line: recipe.braise.line,
 		lineWords: lineWords(recipe.braise.line),
@@ -81,7 +84,7 @@ export function panUpView(given: TableGiven): PanUpView {
 				stock: type.stock,
 				here: plan.pans.pans.filter((pan) => pan.type.id === type.id).length,
 				elsewhere: plan.elsewhere.get(type.id) ?? 0,
-				takes: piecesPerPan(type.shape, recipe.piece, recipe.gap_mm),
+				takes: capacityOf(type.shape, recipe),
 				settled: order.panWishes.find(({ typeId }) => typeId === type.id)?.count ?? null,
 				rim: rimOf(type.shape),
 			})),
@@ -113,11 +116,11 @@ const WIDEST_GAP_MM = 80;
 const GAP_STEP_MM = 2;
 
 /** The gap at which the pieces of a pan lie spread over its floor: the recipe's, or wider where there is room. */
-function spreadGap(pan: ChosenPan, { piece, gap_mm }: Recipe): number {
-	let gap = gap_mm;
+function spreadGap(pan: ChosenPan, { piece, gap_mm, layers = 1 }: Recipe): number {
+	let gap = tightGap(gap_mm);
 	while (
 		gap + GAP_STEP_MM <= WIDEST_GAP_MM &&
-		piecesPerPan(pan.type.shape, piece, gap + GAP_STEP_MM) >= pan.pieces
+		piecesPerPan(pan.type.shape, piece, gap + GAP_STEP_MM) * layers >= pan.pieces
 	) {
 		gap += GAP_STEP_MM;
 	}
@@ -127,10 +130,11 @@ function spreadGap(pan: ChosenPan, { piece, gap_mm }: Recipe): number {
 /** What is still free stays at the end of the pattern. */
 function drawingOf(pan: ChosenPan, recipe: Recipe, reading: Reading): PanDrawing {
 	const gap_mm = spreadGap(pan, recipe);
+	const { layers = 1 } = recipe;
 	const base = panDrawing(pan.type.shape, reading, { piece: recipe.piece, gap_mm });
 	return {
 		...base,
-		placed: base.placed.slice(0, pan.pieces),
-		words: `${pan.type.name} from above: ${counted(pan.pieces, "piece")} in one layer, ${reading.length(gap_mm)} apart, of ${pan.capacity} that it holds.`,
+		placed: base.placed.slice(0, Math.ceil(pan.pieces / layers)),
+		words: `${pan.type.name} from above: ${counted(pan.pieces, "piece")} in ${layers === 1 ? "one layer" : `${layers} layers`}, ${reading.length(gap_mm)} apart, of ${pan.capacity} that it holds.`,
 	};
 }

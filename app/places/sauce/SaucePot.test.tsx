@@ -10,10 +10,12 @@ import { SaucePot } from "./SaucePot.tsx";
 const POT: PotView = {
 	units: "metric",
 	name: "Pot 360",
-	diameter_mm: 360,
+	across_mm: 360,
+	floor_m2: (Math.PI / 4) * 0.36 ** 2,
 	height_mm: 300,
 	power_kW: 3,
 	count: 1,
+	goes: 1,
 	take_l: 10,
 	wanted_l: 6.4,
 	fat_mm: 3,

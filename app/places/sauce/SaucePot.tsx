@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
 import { type PointerEvent, useEffect, useRef, useState } from "react";
-import { reduce } from "#core/sauce";
+import { reduceIn } from "#core/sauce";
 import { durationWords } from "#core/time";
 import { LevelGrip } from "../../ui/drawings/LevelGrip.tsx";
 import { Label, Line, Path, Rect, Svg } from "../../ui/drawings/svg.tsx";
@@ -50,13 +50,15 @@ export function SaucePot({ pot }: { readonly pot: PotView }) {
 }
 
 function triedLevel(pot: PotView, level_l: number) {
-	return reduce({
-		start_l: pot.take_l / pot.count,
-		target_l: Math.min(level_l, pot.take_l) / pot.count,
-		pot: { diameter_mm: pot.diameter_mm },
+	const fillings = pot.count * pot.goes;
+	const tried = reduceIn({
+		start_l: pot.take_l / fillings,
+		target_l: Math.min(level_l, pot.take_l) / fillings,
+		floor_m2: pot.floor_m2,
 		power_kW: pot.power_kW,
 		...(pot.salt_pct === null ? {} : { salt_pct: pot.salt_pct }),
 	});
+	return { ...tried, minutes: tried.minutes * pot.goes };
 }
 
 interface DrawingProps {
@@ -68,9 +70,9 @@ interface DrawingProps {
 
 function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 	const svg = useRef<SVGSVGElement>(null);
-	const px = scaleLinear().domain([0, pot.diameter_mm]).range([0, WIDTH]);
+	const px = scaleLinear().domain([0, pot.across_mm]).range([0, WIDTH]);
 	const depth = px(pot.height_mm);
-	const area_m2 = pot.count * (Math.PI / 4) * (pot.diameter_mm / 1000) ** 2;
+	const area_m2 = pot.count * pot.goes * pot.floor_m2;
 	const up = (litres: number) => depth - px(litres / area_m2);
 	const { volume, length } = measuresIn(pot.units);
 	const take = (litres: number) => onLevel(Math.min(pot.take_l, Math.max(pot.take_l * 0.05, litres)));
@@ -93,7 +95,7 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 			ref={svg}
 			viewBox={`${-RULER} ${-ABOVE} ${WIDTH + RULER + RIGHT} ${depth + ABOVE + BELOW}`}
 			role="group"
-			aria-label={`${pot.count > 1 ? `One of ${pot.count}: ` : ""}${pot.name} cut through: ${volume(pot.take_l)} taken, ${length(pot.fat_mm)} of fat on it, ${volume(pot.wanted_l)} wanted.`}
+			aria-label={`${pot.count > 1 ? `One of ${pot.count}: ` : ""}${pot.goes > 1 ? `filled ${pot.goes} times, ` : ""}${pot.name} cut through: ${volume(pot.take_l)} taken, ${length(pot.fat_mm)} of fat on it, ${volume(pot.wanted_l)} wanted.`}
 		>
 			<Rect x={0} y={there} width={WIDTH} height={Math.max(0, at - there)} fill="place" />
 			<Rect x={0} y={at} width={WIDTH} height={depth - at} fill="broth" />

@@ -1,4 +1,5 @@
-import { type PlanSauce, startAt } from "#core/plan";
+import { FIRST_LOOK, type Liquor, type Plan, type PlanSauce, startAt } from "#core/plan";
+import { ALLERGENS } from "#core/recipe";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
@@ -14,13 +15,43 @@ export const sauce: Place = {
 	paper,
 };
 
-/** Less than this is not worth keeping, litres. */
+/** Less than this is not worth a word, litres. */
 const A_LADLE_L = 0.2;
 
-/** "; 3.1 l of it is drawn off" */
-function leftWords({ there_l, take_l }: PlanSauce, reading: Reading): string {
-	const left_l = there_l - take_l;
-	return left_l > A_LADLE_L ? `; ${reading.volume(left_l)} of it is over` : "";
+/** Where what is over goes: over the meat, and under a label. */
+function overWords({ liquor, recipe }: Plan, reading: Reading): string {
+	if (!liquor) return "";
+	const { moistens_l, litres, useBy } = liquor;
+	const moist = moistens_l > A_LADLE_L ? [`${reading.volume(moistens_l)} moistens the meat`] : [];
+	const label =
+		litres > 0
+			? [
+					`label ${reading.volume(litres)} “${recipe.name}, liquor, ${allergenWords(liquor)}, use by ${reading.day(useBy)}”`,
+				]
+			: [];
+	const words = [...moist, ...label].join("; ");
+	return words ? ` Over: ${words}.` : "";
+}
+
+function allergenWords({ allergens }: Liquor): string {
+	const contains = allergens
+		.filter(({ presence }) => presence === "contains")
+		.map(({ allergen }) => ALLERGENS[allergen]);
+	const notKnown = allergens.some(({ presence }) => presence === "notKnown");
+	const words = [...contains, ...(notKnown ? ["others not known"] : [])];
+	return words.length > 0 ? `contains ${words.join(", ")}` : "none of the listed allergens";
+}
+
+/** What boils down while the meat still braises. */
+function drawnWords({ drawn }: PlanSauce, at: string, reading: Reading): string {
+	if (!drawn) return "";
+	return ` At the first look, ${at}, draw off ${reading.volume(drawn.litres)} and boil ${reading.volume(drawn.boilsAway_l)} of it away, ${durationWords(drawn.minutes)}, while the meat stays covered.`;
+}
+
+/** When somebody looks first. */
+function firstLook(plan: Plan, reading: Reading): string {
+	const into = startAt(plan, "braise");
+	return reading.clockAfter(into + plan.braise_min.likely * FIRST_LOOK * 60_000, into);
 }
 
 function headline({ plan, reading }: PlaceGiven): Headline {
@@ -34,21 +65,29 @@ function headline({ plan, reading }: PlaceGiven): Headline {
 	const reduces = first?.kind === "reduce" && planned.take_l > planned.wanted_l;
 	return {
 		title: reduces ? `Reduce ${reading.volume(planned.take_l)} to ${wanted}` : `${wanted} of sauce`,
-		says: `${from}, out of ${reading.volume(planned.there_l)} that will be left${leftWords(planned, reading)}. Skim ${reading.mass(planned.fat_kg)} of fat first.`,
+		says: `${from}, out of ${reading.volume(planned.there_l)} that will be left. Skim ${reading.mass(planned.fat_kg)} of fat first.${drawnWords(planned, firstLook(plan, reading), reading)}${overWords(plan, reading)}`,
 		facts: [
 			...(planned.pot
 				? [
 						{
 							figure: reading.length(planned.mark_mm),
-							label: `on the stick in ${planned.pots > 1 ? `each of ${planned.pots} ` : "the "}${planned.pot.name}`,
+							label: `on the stick in ${potWords(planned)}`,
 						},
 					]
 				: []),
-			...(reduces ? [{ figure: durationWords(first.minutes), label: "at a rolling boil" }] : []),
+			...(reduces
+				? [{ figure: durationWords(planned.after_min), label: "at a rolling boil after the lift" }]
+				: []),
 			...(plan.salt_pct === null ? [] : [{ figure: saltWords(plan.salt_pct), label: "salt at the end" }]),
 			plate,
 		],
 	};
+}
+
+/** "each of 2 Rondeau 400", "the Tilting pan, filled twice" */
+function potWords({ pot, pots, goes }: PlanSauce): string {
+	const which = pots > 1 ? `each of ${pots} ${pot?.name}` : `the ${pot?.name}`;
+	return goes > 1 ? `${which}, filled ${goes === 2 ? "twice" : `${goes} times`}` : which;
 }
 
 /** What the sauce comes to, and the mark it is reduced to. */
@@ -60,10 +99,9 @@ function paper({ plan, reading }: PlaceGiven): PaperLine[] {
 	const line = (text: string) => [{ what: "Sauce", text }];
 	if (way?.kind === "thin") return line(`${there}: add ${reading.volume(way.stock_l)} of stock`);
 	if (way?.kind !== "reduce") return line(there);
-	const where =
-		planned.pots > 1 ? `each of ${planned.pots} ${planned.pot?.name}` : `the ${planned.pot?.name}`;
-	const stick = planned.pot ? `to ${reading.length(way.mark_mm)} on the stick in ${where}, ` : "";
+	const stick = planned.pot ? `to ${reading.length(way.mark_mm)} on the stick in ${potWords(planned)}, ` : "";
+	const reduced = `${there}: skim ${reading.mass(planned.fat_kg)} of fat, reduce ${reading.volume(planned.take_l)} ${stick}about ${durationWords(planned.after_min)} after the lift.`;
 	return line(
-		`${there}: skim ${reading.mass(planned.fat_kg)} of fat, reduce ${reading.volume(planned.take_l)} ${stick}about ${durationWords(way.minutes)}`,
+		`${reduced}${drawnWords(planned, firstLook(plan, reading), reading)}${overWords(plan, reading)}`,
 	);
 }

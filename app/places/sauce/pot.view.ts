@@ -1,4 +1,5 @@
 import type { Remedy } from "#core/liquid";
+import { areaOf, depthOf, insideAt, rimOf } from "#core/pans";
 import { threeDigits, type UnitSystem } from "#core/quantity";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
@@ -8,11 +9,14 @@ import type { PlaceGiven } from "../Place.ts";
 export interface PotView {
 	readonly units: UnitSystem;
 	readonly name: string;
-	readonly diameter_mm: number;
+	/** Across, floor of one, and height. */
+	readonly across_mm: number;
+	readonly floor_m2: number;
 	readonly height_mm: number;
 	readonly power_kW: number;
-	/** How many of it stand side by side; the litres are of all together. */
+	/** How many of it stand side by side, and how often they are filled; the litres are of all together. */
 	readonly count: number;
+	readonly goes: number;
 	/** What is taken of the liquid; the rest is kept. */
 	readonly take_l: number;
 	readonly wanted_l: number;
@@ -32,15 +36,17 @@ export interface RemedyView {
 
 export function potView({ plan, kitchen: { equipment, policy }, reading }: PlaceGiven): PotView | undefined {
 	const { sauce, liquid } = plan;
-	if (!sauce?.pot || !liquid || !("round" in sauce.pot.shape)) return undefined;
-	const { diameter_mm, height_mm } = sauce.pot.shape.round;
+	if (!sauce?.pot || !liquid) return undefined;
+	const { shape, heat_kW } = sauce.pot;
 	return {
 		units: reading.units,
 		name: sauce.pot.name,
-		diameter_mm,
-		height_mm,
-		power_kW: equipment.hobPower_kW,
+		across_mm: insideAt(shape, 0).kind === "circle" ? rimOf(shape).width_mm : rimOf(shape).length_mm,
+		floor_m2: areaOf(insideAt(shape, 0)) / 1e6,
+		height_mm: depthOf(shape),
+		power_kW: heat_kW ?? equipment.hobPower_kW,
 		count: sauce.pots,
+		goes: sauce.goes,
 		take_l: sauce.take_l,
 		wanted_l: sauce.wanted_l,
 		fat_mm: sauce.fat_mm,
@@ -67,7 +73,7 @@ function remedyWords(remedy: Remedy, reading: Reading): { name: string; says: st
 			};
 		}
 		case "thin":
-			return { name: "Lengthen", says: `${reading.volume(remedy.stock_l)} of unsalted stock, at the boil` };
+			return { name: "Thin", says: `${reading.volume(remedy.stock_l)} of unsalted stock, at the boil` };
 		case "starch":
 			return {
 				name: "Starch slurry",

@@ -1,4 +1,4 @@
-import type { ColourWay } from "#core/plan";
+import { type ColourWay, type PanColour, searTaken } from "#core/plan";
 import { COLOUR_C, SEAR_GAP_MM } from "#core/sear";
 import { durationWords } from "#core/time";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
@@ -41,29 +41,32 @@ const MOST_DRAWN = 60;
 export function colourView(given: TableGiven): ColourView | undefined {
 	const { colour } = given.plan;
 	if (!colour) return undefined;
-	const taken = colour.way === "pan" ? panRow(given) : ovenRow(given);
+	const taken = colour.way === "oven" ? ovenRow(given) : panRow(given);
 	return {
 		taken: colour.way,
 		settled: given.plan.order.colour !== null,
-		ways: [panWay(given), ovenWay(given)],
+		ways: [
+			panWay("pan", colour.pan, given),
+			...(colour.tilting ? [panWay("tilting", colour.tilting, given)] : []),
+			ovenWay(given),
+		],
 		...(taken ?? { drawing: null, row: [], rowWords: "" }),
 	};
 }
 
-function panWay({ plan, kitchen: { equipment }, reading }: PlaceGiven): WayView {
-	const pan = plan.colour?.pan;
-	const name = `Pan, in loads${equipment.searPan ? `: ${equipment.searPan.name}` : ""}`;
-	if (!pan) return { way: "pan", name, missing: "Choose a searing pan under Kitchen.", facts: [] };
+function panWay(way: ColourWay, pan: PanColour | null, { reading }: PlaceGiven): WayView {
+	const name = pan ? `${pan.vessel.name}, in loads` : "Pan, in loads";
+	if (!pan) return { way, name, missing: "It needs a searing pan in which a piece lies.", facts: [] };
 	return {
-		way: "pan",
+		way,
 		name,
 		missing: null,
 		facts: [
 			{ label: "on the clock", figure: durationWords(pan.minutes) },
 			{ label: "of a cook's time", figure: durationWords(pan.hands_min) },
 			{ label: `of ${pan.perLoad}`, figure: counted(pan.loads, "load") },
-			{ label: "in use", figure: counted(equipment.burners, "burner") },
-			{ label: "of fat", figure: reading.mass(pan.fat_g / 1000) },
+			{ label: "in use", figure: pan.vessel.heat_kW ? "its own heat" : counted(pan.burners, "burner") },
+			...(pan.fat_g > 0 ? [{ label: "of fat", figure: reading.mass(pan.fat_g / 1000) }] : []),
 			{
 				label: `to deglaze, ${counted(pan.deglazings, "time")}`,
 				figure: reading.volume(pan.deglaze_ml / 1000),
@@ -87,7 +90,7 @@ function ovenWay({ plan, reading }: PlaceGiven): WayView {
 			{ label: "of a cook's time", figure: durationWords(oven.hands_min) },
 			{ label: `of ${oven.perTray}`, figure: counted(oven.trays, "tray") },
 			{ label: "at once", figure: counted(oven.atOnce, "oven slot") },
-			{ label: "of fat", figure: reading.mass(oven.fat_g / 1000) },
+			{ label: "no fat", figure: "dry trays" },
 			{ label: "oven", figure: reading.temperature(COLOUR_C) },
 		],
 	};
@@ -95,17 +98,17 @@ function ovenWay({ plan, reading }: PlaceGiven): WayView {
 
 type Taken = Pick<ColourView, "drawing" | "row" | "rowWords">;
 
-function panRow({ plan, kitchen: { equipment }, reading }: PlaceGiven): Taken | null {
+function panRow({ plan, reading }: PlaceGiven): Taken | null {
 	const { recipe } = plan;
-	const pan = plan.colour?.pan;
-	if (!pan || !equipment.searPan || !recipe.sear) return null;
+	const pan = plan.colour && searTaken(plan.colour);
+	if (!pan || !recipe.sear) return null;
 	const { piece, sear } = recipe;
 	return {
-		drawing: panDrawing(equipment.searPan.shape, reading, { piece, gap_mm: sear.gap_mm }),
+		drawing: panDrawing(pan.vessel.shape, reading, { piece, gap_mm: sear.gap_mm }),
 		row: pan.order.slice(0, MOST_DRAWN).map(({ pieces, start_min, burner, changeFat }, index) => ({
 			number: index + 1,
 			pieces,
-			when: `after ${durationWords(start_min)}, burner ${burner}`,
+			when: `after ${durationWords(start_min)}${pan.burners > 1 ? `, burner ${burner}` : ""}`,
 			change: changeFat,
 		})),
 		rowWords: "Loads in their order. Marked below: then pour the fat off and deglaze.",

@@ -1,7 +1,7 @@
-import { startAt } from "#core/plan";
+import { type PanColour, type PlanColour, searTaken, startAt } from "#core/plan";
 import { COLOUR_C } from "#core/sear";
 import { durationWords } from "#core/time";
-import { counted } from "../../ui/words/reading.ts";
+import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
 import { colourView } from "./colour.view.ts";
 
@@ -24,11 +24,12 @@ function taken({ plan: { colour } }: PlaceGiven) {
 		const { trays, minutes } = colour.oven;
 		return { figure: counted(trays, "tray"), verb: "Colour in the oven", minutes };
 	}
-	if (colour?.way !== "pan" || !colour.pan) return null;
-	return { figure: counted(colour.pan.loads, "load"), verb: "Sear", minutes: colour.pan.minutes };
+	const pan = colour && searTaken(colour);
+	if (!pan) return null;
+	return { figure: counted(pan.loads, "load"), verb: "Sear", minutes: pan.minutes };
 }
 
-function headline({ plan, reading, kitchen: { equipment } }: PlaceGiven): Headline {
+function headline({ plan, reading }: PlaceGiven): Headline {
 	const { colour, recipe } = plan;
 	const from = `From ${reading.clock(startAt(plan, "sear"))}.`;
 	if (colour?.way === "oven" && colour.oven) {
@@ -42,28 +43,42 @@ function headline({ plan, reading, kitchen: { equipment } }: PlaceGiven): Headli
 			],
 		};
 	}
-	if (!colour?.pan) return { title: "No searing pan", says: "Choose one under Kitchen.", facts: [] };
-	const { loads, perLoad, minutes, fat_g } = colour.pan;
+	const pan = colour && searTaken(colour);
+	if (!pan) return { title: "No searing pan", says: "See the warning below.", facts: [] };
+	const { loads, perLoad, minutes } = pan;
 	return {
 		title: `${counted(loads, "load")} of ${perLoad}`,
-		says: `${equipment.searPan?.name ?? ""}, ${counted(equipment.burners, "burner")}. ${from}`,
+		says: `${vesselWords(pan)}. ${from}`,
 		facts: [
 			{ figure: durationWords(minutes), label: "on the wall clock" },
-			{ figure: reading.mass(fat_g / 1000), label: "fat, a film for each load" },
+			fatFact(colour, pan, reading),
 			{ figure: `${recipe.sear?.sides} × ${recipe.sear?.minutesPerSide} min`, label: "sides" },
 		],
 	};
 }
 
+/** "Wide pan 360 on 3 burners"; what heats itself takes none. */
+function vesselWords({ vessel, burners }: PanColour): string {
+	return vessel.heat_kW ? vessel.name : `${vessel.name} on ${counted(burners, "burner")}`;
+}
+
+/** What fat goes in, or what comes off the skin. */
+function fatFact({ givenOff_kg }: PlanColour, { fat_g }: PanColour, reading: Reading) {
+	return fat_g > 0 || givenOff_kg === 0
+		? { figure: reading.mass(fat_g / 1000), label: "fat: a film, topped up, fresh when it darkens" }
+		: { figure: reading.mass(givenOff_kg), label: "fat comes off: pour it off and keep it; none goes in" };
+}
+
 /** How the pieces are coloured, with the loads or the trays. */
-function paper({ plan: { colour }, reading, kitchen: { equipment } }: PlaceGiven): PaperLine[] {
+function paper({ plan: { colour }, reading }: PlaceGiven): PaperLine[] {
 	if (colour?.way === "oven" && colour.oven) {
 		const { trays, perTray, tray, oven, minutes } = colour.oven;
 		const text = `${counted(trays, "tray")} of ${perTray} (${tray.name}) in the ${oven.name} at ${reading.temperature(COLOUR_C)}, ${durationWords(minutes)}`;
 		return [{ what: "Sear", text }];
 	}
-	if (colour?.way !== "pan" || !colour.pan) return [];
-	const { loads, perLoad, minutes, deglazings, deglaze_ml } = colour.pan;
-	const text = `${counted(loads, "load")} of ${perLoad} in ${equipment.searPan?.name ?? "the pan"}, ${durationWords(minutes)} on ${counted(equipment.burners, "burner")}; fresh fat and ${reading.volume(deglaze_ml / 1000)} to deglaze ${counted(deglazings, "time")}`;
+	const pan = colour && searTaken(colour);
+	if (!pan) return [];
+	const { loads, perLoad, minutes, deglazings, deglaze_ml } = pan;
+	const text = `${counted(loads, "load")} of ${perLoad}, ${durationWords(minutes)}: ${vesselWords(pan)}; fresh fat and ${reading.volume(deglaze_ml / 1000)} to deglaze ${counted(deglazings, "time")}`;
 	return [{ what: "Sear", text }];
 }

@@ -2,7 +2,7 @@ import { startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import { counted } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
-import { pieceWords } from "../words.ts";
+import { pieceWeightWords, pieceWords } from "../words.ts";
 
 export const trim: Place = {
 	key: "trim",
@@ -10,7 +10,7 @@ export const trim: Place = {
 	task: (_, { plan, reading }) => `Trim to ${reading.mass(plan.chain.trimmed_kg)}`,
 	headline: ({ plan, reading }) => ({
 		title: `${reading.mass(plan.chain.trimmed_kg)} trimmed, ${plan.pieces} pieces`,
-		says: `${reading.mass(plan.recipe.piece.weight_g / 1000)} each, ${pieceWords(plan.recipe, reading)}. Start by ${reading.clock(startAt(plan, "trim"))}.`,
+		says: `${pieceWeightWords(plan.recipe, reading)} each; ${pieceWords(plan.recipe, reading)}. Start by ${reading.clock(startAt(plan, "trim"))}.`,
 		facts: [
 			{
 				figure: reading.mass(plan.chain.asPurchased_kg - plan.chain.trimmed_kg),

@@ -67,11 +67,11 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 			)}
 			<Layer from={0} to={cut.line_mm} lean={lean} up={up} fill="broth" depth_mm={pan.depth_mm} />
 			<Layer from={0} to={cut.bed_mm} lean={lean} up={up} fill="bed" depth_mm={pan.depth_mm} />
-			{nearestRow(pan).map((piece) => (
+			{layersOf(pan, cut).map(({ layer, piece }) => (
 				<Rect
-					key={piece.x_mm}
+					key={`${layer} ${piece.x_mm}`}
 					x={WIDTH / 2 + px(piece.x_mm - piece.length_mm / 2)}
-					y={up(cut.bed_mm + pan.pieceHeight_mm)}
+					y={up(cut.bed_mm + (layer + 1) * pan.pieceHeight_mm)}
 					width={px(piece.length_mm)}
 					height={px(pan.pieceHeight_mm)}
 					rx={pan.round ? px(pan.pieceHeight_mm) / 2 : 12}
@@ -233,6 +233,13 @@ function Layer({ from, to, lean, up, fill, depth_mm }: LayerProps) {
 			fill={fill}
 		/>
 	);
+}
+
+/** The same row in each layer. */
+function layersOf(pan: PanDrawing, { layers = 1 }: CutDrawing) {
+	return Array.from({ length: layers }, (_, layer) =>
+		nearestRow(pan).map((piece) => ({ layer, piece })),
+	).flat();
 }
 
 /** The pieces that a cut lengthways near the middle goes through. */

@@ -20,6 +20,8 @@ export interface PanDrawing {
 export interface CutDrawing {
 	readonly line_mm: number;
 	readonly bed_mm: number;
+	/** How many pieces lie on one another; one where it is absent. */
+	readonly layers?: number;
 	readonly lid: string;
 	readonly lineWords: string;
 	readonly line: string;

@@ -32,6 +32,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	panWishes: "pans settled",
 	line: "liquid line",
 	colour: "colouring",
+	ahead: "the day it is cooked",
 	recipeVersionId: "standard",
 	calledOff: "called off",
 	depth_mm: "depth",

@@ -1,5 +1,5 @@
 import type { RecipeStep } from "#core/recipe";
-import { workMinutes } from "#core/tasks";
+import { type BatchWork, handsOnOf } from "#core/tasks";
 import { durationWords } from "#core/time";
 import { PLACE_WORDS } from "#core/trade";
 import { counted } from "./reading.ts";
@@ -16,23 +16,24 @@ export interface StepView {
 }
 
 /**
- * @param factor size of the batch over the card's
- * @param hands  cooks who work on it side by side
+ * The steps of a method with their minutes.
+ *
+ * @param hands cooks who work on it side by side
  */
-export function stepView(step: RecipeStep, factor: number, hands: number): StepView {
-	return {
+export function stepViews(steps: readonly RecipeStep[], batch: BatchWork, hands: number): StepView[] {
+	const handsOn = handsOnOf(steps, batch);
+	return steps.map((step, index) => ({
 		place: PLACE_WORDS[step.place],
 		text: step.text,
 		station: step.station,
-		minutes: minutesWords(step, factor, hands),
+		minutes: minutesWords(handsOn[index] ?? 0, step.waiting_min, hands),
 		caution: step.caution ?? null,
 		check: step.check ?? null,
-	};
+	}));
 }
 
 /** How long a step takes, in the same minutes as clock and arithmetic. */
-export function minutesWords(step: RecipeStep, factor: number, hands: number): string {
-	const { handsOn_min, waiting_min } = workMinutes([step], factor, hands);
+function minutesWords(handsOn_min: number, waiting_min: number, hands: number): string {
 	const shared = hands > 1 ? [`${durationWords(handsOn_min / hands)} with ${counted(hands, "cook")}`] : [];
 	return [
 		...(handsOn_min > 0 ? [`${durationWords(handsOn_min)} for one cook`, ...shared] : []),

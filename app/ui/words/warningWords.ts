@@ -1,5 +1,6 @@
-import { MOST_REDUCING_MIN, type PlanWarning, type StockUse } from "#core/plan";
+import { MOST_WAIT_MIN, type PlanWarning, type StockUse } from "#core/plan";
 import { threeDigits } from "#core/quantity";
+import { ALLERGENS } from "#core/recipe";
 import { COLOUR_C } from "#core/sear";
 import { durationWords } from "#core/time";
 import { percent, type Reading } from "./reading.ts";
@@ -64,16 +65,6 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: `Only ${reading.volume(warning.left_l)} of ${reading.volume(warning.in_l)} would be left when it is tender.`,
 				remedy: "Cover tighter or raise the line, and look half way.",
 			};
-		case "foilAcid":
-			return {
-				says: `Foil over ${warning.acids.join(", ")}: acid pits bare aluminium.`,
-				remedy: "Parchment first, then the foil; fold one edge so that it opens and closes again.",
-			};
-		case "countOut":
-			return {
-				says: `Count out ${warning.counted.map(({ name, count }) => `${count} ${name}`).join(", ")}.`,
-				remedy: "As many as were counted in; none of it reaches a plate.",
-			};
 		case "overfull":
 			return {
 				says: `The line leaves ${reading.length(warning.dip_mm)} to the rim; ${reading.length(warning.headspace_mm)} is wanted.`,
@@ -86,7 +77,7 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "tallPiece":
 			return {
-				says: `The pieces stand ${reading.length(Math.max(1, warning.over_mm))} into the headspace.`,
+				says: `The cover will not close: the pieces stand ${reading.length(Math.max(1, warning.over_mm))} too high under it.`,
 				remedy: "Use a deeper pan, or cut them lower.",
 			};
 		case "ovenSpace":
@@ -98,14 +89,6 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			return {
 				says: `No free oven takes these pans at ${reading.temperature(warning.low_C)} to ${reading.temperature(warning.high_C)}.`,
 				remedy: "Choose another pan, or look at the ovens under Kitchen.",
-			};
-		case "ratio":
-			return {
-				says: `The pans take ${reading.volume(warning.pans_l)}; the card's ratio would give ${reading.volume(warning.card_l)}.`,
-				remedy:
-					warning.pans_l > warning.card_l
-						? "Expect a weaker sauce: reduce longer, or lay the pieces closer."
-						: "Expect a stronger, shorter sauce: taste for salt before it reduces.",
 			};
 		case "bedReachesLine":
 			return {
@@ -119,8 +102,8 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "finishTooLong":
 			return {
-				says: `Reduced ${reducedWords(warning.asked)}, as the card says, the meat would wait more than ${durationWords(MOST_REDUCING_MIN)}; ${reducedWords(warning.reduces)} is what there is time for.`,
-				remedy: `Pour less, draw ${reading.volume(warning.tooMuch_l)} off at the first check and reduce it meanwhile, or thicken.`,
+				says: `Reduced ${reducedWords(warning.asked)}, as the card says, the meat would wait more than ${durationWords(MOST_WAIT_MIN)}; ${reducedWords(warning.reduces)} is what there is time for.`,
+				remedy: "Take a wider pot or the tilting pan, or give it body with starch, roux or a purée.",
 			};
 		case "overfullLate":
 			return {
@@ -154,7 +137,7 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "beforeOpening":
 			return {
-				says: `It starts at ${reading.clock(warning.at)}, outside the kitchen's hours.`,
+				says: `${warning.tasks > 1 ? `${warning.tasks} things fall outside the kitchen's hours, the first` : "Somebody has to be there outside the kitchen's hours,"} at ${reading.clock(warning.at)}.`,
 				remedy: "Put on more hands, choose a quicker dish, or cook the day before.",
 			};
 		case "marinatedTooLong":
@@ -164,8 +147,76 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "noSearPan":
 			return {
-				says: "The kitchen has no searing pan.",
-				remedy: "Choose one under Kitchen; until then searing takes no time in the clock.",
+				says: "The kitchen has no searing pan in which a piece lies.",
+				remedy: "Add one under Kitchen; until then searing takes no time in the clock.",
+			};
+		case "noSaucePot":
+			return warning.name === null
+				? {
+						says: `No pot of the kitchen takes ${reading.volume(warning.wanted_l)} of sauce.`,
+						remedy: "Add a pot under Kitchen, or borrow one.",
+					}
+				: {
+						says: `The sauce would stand ${reading.length(warning.depth_mm)} deep in the ${warning.name}, the narrowest there is: under ${reading.length(warning.least_mm)} it catches.`,
+						remedy: "Use a narrower pot, or do not boil it down: give it body with a purée or starch.",
+					};
+		case "meatWaits":
+			return {
+				says: `The meat would wait ${durationWords(warning.minutes)} between lift and plate.`,
+				remedy: "Shorten the sauce, lift later, or hold it hot in its liquid.",
+			};
+		case "holdHot":
+			return {
+				says: `${warning.pans === 1 ? "1 pan is" : `${warning.pans} pans are`} held hot, covered, until the last plate: ${durationWords(warning.minutes)} from the lift.`,
+				remedy: `Keep rungs free at ${reading.temperature(70)} to ${reading.temperature(80)}, or a warmer; plate pan by pan, so that each is opened once.`,
+			};
+		case "platesAMinute":
+			return {
+				says: `Plating takes ${durationWords(warning.minutes)} with ${warning.hands === 1 ? "1 person" : `${warning.hands} people`}; the first plates would be cold.`,
+				remedy: `Put ${warning.people} people at the pass for that time, or serve on platters.`,
+			};
+		case "searingLong":
+			return {
+				says: `Searing takes ${durationWords(warning.minutes)}.`,
+				remedy: "Colour on trays in the oven or in a tilting pan, or put on another burner and a cook.",
+			};
+		case "ovenTimes":
+			return {
+				says: `The ${warning.quick} is done ${durationWords(warning.minutes)} before the ${warning.slow}.`,
+				remedy: `The pans of the ${warning.slow} go in first; or put all into ovens of one kind.`,
+			};
+		case "soaking":
+			return {
+				says: `No step of the card soaks ${warning.names.join(", ")}.`,
+				remedy:
+					"Soak them overnight in three times their weight of cold water, or write the step into the card.",
+			};
+		case "marinadeShort":
+			return {
+				says: `${reading.volume(warning.litres)} of marinade do not cover the meat; ${reading.volume(warning.wanted_l)} would.`,
+				remedy: "Marinate in bags with the air pressed out, make more of it, or turn the meat three times.",
+			};
+		case "notWhole":
+			return {
+				says: `A piece comes to ${reading.mass(warning.cooked_g / 1000)} cooked, a portion is ${reading.mass(warning.portion_g / 1000)}: no plate gets whole pieces.`,
+				remedy: "Have them cut to the portion, or portion by the piece.",
+			};
+		case "hiddenSalt":
+			return {
+				says: `${percent(Math.round(warning.share * 100) / 100)} of the salt comes with ${warning.names.join(", ")}.`,
+				remedy: "Salt the meat less, or take unsalted stock; taste before you correct.",
+			};
+		case "liquorAllergens":
+			return {
+				says: `${reading.volume(warning.litres)} of liquor are over, with ${warning.notKnown ? "allergens that nobody has described" : warning.contains.map((allergen) => ALLERGENS[allergen]).join(", ")} in it.`,
+				remedy:
+					"Label it with the dish, its allergens and a use-by, or ladle it over the meat; never unnamed into a stock.",
+			};
+		case "aheadOffer":
+			return {
+				says: `${warning.portions} portions: beyond 150 a braise is usually cooked the day before.`,
+				remedy:
+					"Set “Cooked” to the day before: the sauce is made cold, the fat lifts off, and the ovens are free for reheating.",
 			};
 		case "noColourOven":
 			return {

@@ -1,5 +1,5 @@
-import type { FilledPan, PanLimits } from "../shape/index.ts";
-import { lineAbovePiece, type PanType, pieceBelow } from "../shape/index.ts";
+import type { FilledPan, LiquidLine, PanLimits } from "../shape/index.ts";
+import { layeredBelow, lineAbovePiece, type PanType } from "../shape/index.ts";
 import { type Candidate, fillOne, type PanLoad, rungsOf } from "./panCandidates.ts";
 import { spreadEvenly } from "./spreadEvenly.ts";
 
@@ -28,9 +28,11 @@ export function panInLitres(poured_l: number): number {
 }
 
 /** The least that could be poured: all pieces in the kind that wastes least, less what the solids take up. */
-export function leastPoured({ pieces, piece, line, bed }: PanLoad, kinds: readonly Candidate[]): number {
+export function leastPoured(load: PanLoad, kinds: readonly Candidate[]): number {
+	const { pieces, piece, line, bed, wanted_l, layers = 1 } = load;
+	if (wanted_l !== undefined) return wanted_l;
 	const perPiece_l = Math.min(...kinds.map(({ below_l, capacity }) => below_l / capacity));
-	const solid_l = pieces * pieceBelow(piece, lineAbovePiece(piece, line)) + bed.volume_l;
+	const solid_l = pieces * layeredBelow(piece, lineAbovePiece(piece, line, layers), layers) + bed.volume_l;
 	return kinds.length === 0 ? 0 : Math.max(0, pieces * perPiece_l - solid_l);
 }
 
@@ -71,6 +73,19 @@ function filled(
 		known.set(held, pan);
 		return pan;
 	});
+}
+
+/** The same pans brought to another line. */
+export function filledTo(choice: PanChoice, load: PanLoad, line: LiquidLine, limits: PanLimits): PanChoice {
+	const { wanted_l: _, ...fixed } = load;
+	const known = new Map<string, FilledPan>();
+	const pans = choice.pans.map((pan): ChosenPan => {
+		const key = `${pan.type.id} ${pan.pieces}`;
+		const filled = known.get(key) ?? fillOne(pan.type, { ...fixed, line }, pan.pieces, limits);
+		known.set(key, filled);
+		return { ...pan, ...filled };
+	});
+	return { ...choice, pans, liquid_l: pans.reduce((sum, { liquid_l }) => sum + liquid_l, 0) };
 }
 
 function shareOut(counts: Counts, placed: number, room: number): { of: Candidate; pieces: number[] }[] {

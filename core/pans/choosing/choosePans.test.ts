@@ -88,8 +88,11 @@ describe.each(["by bids", "as an integer programme"])("choosing pans %s", (way) 
 
 	it("evens out a half-empty last pan", () => {
 		expect(spreadEvenly(58, 4)).toEqual([15, 15, 14, 14]);
-		const counts = choose([load(78)], STOCK, LIMITS)[0]?.pans.map((pan) => pan.pieces) ?? [];
-		expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
+		const pans = choose([load(78)], STOCK, LIMITS)[0]?.pans ?? [];
+		for (const { type } of pans) {
+			const counts = pans.filter((pan) => pan.type.id === type.id).map(({ pieces }) => pieces);
+			expect(Math.max(...counts) - Math.min(...counts)).toBeLessThanOrEqual(1);
+		}
 	});
 
 	it("leaves a pan that one person cannot carry on the shelf while another does", () => {

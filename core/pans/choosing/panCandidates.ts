@@ -5,10 +5,11 @@ import {
 	type FilledPan,
 	fillPan,
 	type LiquidLine,
+	lineForLitres,
 	type PanLimits,
+	type PanShape,
 	type PanType,
 	type Piece,
-	pieceHeight,
 	rungsHigh,
 	shelfShare,
 	volumeBelow,
@@ -25,7 +26,12 @@ export interface PanLoad {
 	readonly piece: Piece;
 	readonly pieces: number;
 	readonly gap_mm: number;
+	/** The card's line, or the chef's: the highest that is poured. */
 	readonly line: LiquidLine;
+	/** Litres that are wanted for all pieces; where it is absent, the line itself is poured. */
+	readonly wanted_l?: number;
+	/** How many pieces lie on one another; one where it is absent. */
+	readonly layers?: number;
 	/** Vegetables under all the pieces together. */
 	readonly bed: Bed;
 	/** What the chef has settled. */
@@ -70,7 +76,7 @@ const OVER_LIMIT = 2;
 export const DRAWBACK_RUNGS = 300;
 
 function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
-	const capacity = piecesPerPan(type.shape, load.piece, load.gap_mm);
+	const capacity = capacityOf(type.shape, load);
 	const full = fillOne(type, load, Math.min(capacity, load.pieces), limits);
 	return {
 		type,
@@ -79,7 +85,7 @@ function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
 		high: rungsHigh(type.shape),
 		below_l: volumeBelow(type.shape, Math.min(full.line_mm, depthOf(type.shape))),
 		wished: load.wishes?.find(({ typeId }) => typeId === type.id)?.count,
-		drawback: drawbackOf(full, full.bed_mm + pieceHeight(load.piece) <= depthOf(type.shape), limits),
+		drawback: drawbackOf(full, !full.warnings.includes("tallPiece"), limits),
 	};
 }
 
@@ -95,5 +101,25 @@ function drawbackOf(full: FilledPan, closes: boolean, { liftLimit_kg }: PanLimit
 export function fillOne(type: PanType, load: PanLoad, pieces: number, limits: PanLimits): FilledPan {
 	const share = pieces / load.pieces;
 	const bed = { volume_l: load.bed.volume_l * share, weight_kg: load.bed.weight_kg * share };
-	return fillPan(type.shape, load.piece, pieces, load.line, bed, limits);
+	const { piece, layers = 1 } = load;
+	const at = (line: LiquidLine) => fillPan(type.shape, piece, pieces, line, bed, limits, layers);
+	if (load.wanted_l === undefined) return at(load.line);
+	const litresAt = (line: LiquidLine) => at(line).liquid_l;
+	return at(lineForLitres(litresAt, load.wanted_l * share, piece, load.line, layers));
+}
+
+/** The gap gives so much before another pan is taken, mm, and never more than half of it. @see model, section C */
+export const GAP_GIVES_MM = 5;
+
+/** Pieces that one pan takes when the gap gives a little. */
+export function capacityOf(
+	shape: PanShape,
+	{ piece, gap_mm, layers = 1 }: Pick<PanLoad, "piece" | "gap_mm" | "layers">,
+): number {
+	return layers * piecesPerPan(shape, piece, tightGap(gap_mm));
+}
+
+/** The gap between pieces that a pan is filled to at the most, mm. */
+export function tightGap(gap_mm: number): number {
+	return Math.max(gap_mm / 2, gap_mm - GAP_GIVES_MM);
 }

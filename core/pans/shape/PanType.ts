@@ -9,9 +9,8 @@ export interface PanType {
 	readonly stock: number;
 }
 
-/** Height of one rung in an oven, mm, and the free space over a pan: the usual catering pitch. */
+/** Height of one rung in an oven, mm: the usual catering pitch. */
 export const RUNG_MM = 65;
-export const OVER_PAN_MM = 10;
 
 /** Share of a gastronorm 1/1 shelf that a pan takes. */
 export function shelfShare(shape: PanShape): number {
@@ -25,7 +24,7 @@ export function shelfShare(shape: PanShape): number {
 	return turned <= 1 ? 1 : 2;
 }
 
-/** Rungs that a pan of this depth takes up. */
+/** Rungs that a pan of this depth takes up: it hangs by its rim, so one as deep as the pitch takes one. */
 export function rungsHigh(shape: PanShape, pitch_mm = RUNG_MM): number {
-	return Math.max(1, Math.ceil((depthOf(shape) + OVER_PAN_MM) / pitch_mm));
+	return Math.max(1, Math.ceil(depthOf(shape) / pitch_mm));
 }

@@ -31,6 +31,15 @@ export function pieceBelow(piece: Piece, height_mm: number): number {
 	return (piece.weight_g / 1000 / MEAT_KG_PER_L) * shareBelow(piece.shape, share);
 }
 
+/** Litres of one piece below a height above the floor, on the average of the layers it may lie in. */
+export function layeredBelow(piece: Piece, height_mm: number, layers: number): number {
+	if (layers === 1) return pieceBelow(piece, height_mm);
+	const below = Array.from({ length: layers }, (_, layer) =>
+		pieceBelow(piece, height_mm - layer * pieceHeight(piece)),
+	);
+	return below.reduce((sum, litres) => sum + litres, 0) / layers;
+}
+
 /** Share of the volume under a share of the height: slab, lying cylinder, ball. */
 function shareBelow(shape: Piece["shape"], share: number): number {
 	if (shape === "block") return share;

@@ -1,6 +1,6 @@
 import { type LiquidLine, lineAbovePiece } from "./liquidLine.ts";
 import { depthOf, emptyPanWeight, heightOf, type PanShape, volumeBelow } from "./PanShape.ts";
-import { type Piece, pieceBelow, pieceHeight } from "./Piece.ts";
+import { layeredBelow, type Piece, pieceHeight } from "./Piece.ts";
 
 /** Share of its own bulk that a bed of cut vegetables fills; the rest is gaps. Loose diced roots. */
 export const BED_FILL = 0.6;
@@ -12,6 +12,9 @@ export const LIFT_LIMIT_KG = 15;
 /** Free wall above the liquid, mm: under a lid, and carried open. @see model, section C */
 export const HEADSPACE_LID_MM = 25;
 export const HEADSPACE_OPEN_MM = 35;
+
+/** A piece of a covered pan may stand so close under its rim, mm: the cover still closes. @see model, section C */
+export const UNDER_COVER_MM = 5;
 
 /** Vegetables that lie under the pieces of one pan. */
 export interface Bed {
@@ -45,7 +48,7 @@ export interface FilledPan {
 	readonly contents_kg: number;
 	/** With the pan itself, kg. */
 	readonly lifted_kg: number;
-	/** How far the piece stands into the headspace, mm; 0 when it does not. */
+	/** How far the piece stands too high for the cover to close, mm; 0 when it does not. */
 	readonly pieceOver_mm: number;
 	readonly warnings: readonly PanWarning[];
 }
@@ -68,9 +71,11 @@ export function bedHeight(pan: PanShape, bed: Bed): number {
 }
 
 /**
- * One pan with so many pieces in one layer over its bed, and liquid to the line.
+ * One pan with so many pieces over its bed, and liquid to the line.
  * A line above the rim is poured to the brim and flagged, never silently lowered.
+ * Headspace is for the liquid; a piece may stand up to the cover.
  *
+ * @param layers how many pieces lie on one another
  * @see model, section C
  */
 export function fillPan(
@@ -80,19 +85,21 @@ export function fillPan(
 	line: LiquidLine,
 	bed: Bed,
 	limits: PanLimits,
+	layers = 1,
 ): FilledPan {
 	const bed_mm = bedHeight(pan, bed);
-	const line_mm = bed_mm + lineAbovePiece(piece, line);
+	const line_mm = bed_mm + lineAbovePiece(piece, line, layers);
 	const depth = depthOf(pan);
 	const top = depth - limits.headspace_mm;
 	const reached = Math.min(line_mm, depth);
-	const liquid_l = litresToLine(pan, reached, bed.volume_l + pieces * pieceBelow(piece, reached - bed_mm));
+	const solid_l = bed.volume_l + pieces * layeredBelow(piece, reached - bed_mm, layers);
+	const liquid_l = litresToLine(pan, reached, solid_l);
 	const contents_kg = liquid_l * LIQUID_KG_PER_L + (pieces * piece.weight_g) / 1000 + bed.weight_kg;
 	const lifted_kg = contents_kg + emptyPanWeight(pan);
 	const warnings: PanWarning[] = [];
 	if (line_mm > top) warnings.push("overfull");
 	if (lifted_kg > limits.liftLimit_kg) warnings.push("heavy");
-	const pieceOver_mm = Math.max(0, bed_mm + pieceHeight(piece) - top);
+	const pieceOver_mm = Math.max(0, bed_mm + pieceHeight(piece) * layers - (depth - UNDER_COVER_MM));
 	if (pieceOver_mm > 0) warnings.push("tallPiece");
 	return {
 		pieces,

@@ -11,6 +11,7 @@ export {
 	NO_BED,
 	type PanLimits,
 	type PanWarning,
+	UNDER_COVER_MM,
 } from "./fillPan.ts";
 export {
 	GASTRONORM,
@@ -33,8 +34,9 @@ export {
 	rimOf,
 	volumeBelow,
 } from "./PanShape.ts";
-export { OVER_PAN_MM, type PanType, RUNG_MM, rungsHigh, shelfShare } from "./PanType.ts";
-export { footprint, MEAT_KG_PER_L, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
+export { type PanType, RUNG_MM, rungsHigh, shelfShare } from "./PanType.ts";
+export { footprint, layeredBelow, MEAT_KG_PER_L, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
+export { LEAST_LINE, lineAtHeight, lineForLitres } from "./pour.ts";
 export {
 	BoxPan,
 	GastronormPan,

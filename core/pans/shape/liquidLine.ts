@@ -13,9 +13,13 @@ export const LINE_SCHOOLS = [
 	{ name: "well covered", line: { over_mm: 15 } },
 ] as const satisfies readonly { name: string; line: LiquidLine }[];
 
-/** Height of the line above the foot of the piece, mm; never below it. */
-export function lineAbovePiece(piece: Piece, line: LiquidLine): number {
-	const height = pieceHeight(piece);
+/**
+ * Height of the line above the foot of the piece, mm; never below it.
+ *
+ * @param layers how many pieces lie on one another: they count as one that is so much higher
+ */
+export function lineAbovePiece(piece: Piece, line: LiquidLine, layers = 1): number {
+	const height = pieceHeight(piece) * layers;
 	if ("share" in line) return height * line.share;
 	if ("below_mm" in line) return Math.max(0, height - line.below_mm);
 	return height + line.over_mm;

@@ -32,7 +32,9 @@ export function workWorkings({ work, order }: WorkedPlan, place: PlaceKey): Work
  */
 export function startWorkings(plan: WorkedPlan, place: PlaceKey): Working[] {
 	return plan.tasks
-		.filter((task) => task.place === place && task.part !== "rest" && task.part !== "keep")
+		.filter(
+			(task) => task.place === place && task.part !== "rest" && task.part !== "keep" && task.part !== "hold",
+		)
 		.flatMap((task) => startWorking(task, plan));
 }
 
@@ -60,8 +62,14 @@ function limitsOf(task: PlacedTask, { tasks, order }: WorkedPlan): Sum[] {
 		return least_min > 0 ? subtract(start, figure(least_min, "min", lagName(task))) : start;
 	});
 	const { to } = task.window;
-	if (to !== null) starts.push(figure(to, "instant", to === order.serviceAt ? "service" : "orderBy"));
+	if (to !== null) starts.push(figure(to, "instant", endName(task, to, order.serviceAt)));
 	return starts.length > 0 ? starts : [figure(order.serviceAt, "instant", "service")];
+}
+
+/** What the end of a window is called. */
+function endName({ part }: PlacedTask, to: number, serviceAt: number): string {
+	if (part === "order") return "orderBy";
+	return to === serviceAt ? "service" : "lastPlate";
 }
 
 /** The lift leaves time for the rest and for the sauce, whichever is longer. */

@@ -1,4 +1,3 @@
-import type { Beliefs } from "../../beliefs/index.ts";
 import type { Kitchen } from "../../kitchen/index.ts";
 import { PLACES, type PlaceKey } from "../../trade/index.ts";
 import type { Working } from "../../workings/index.ts";
@@ -15,17 +14,13 @@ export type { WorkedPlan };
  * The sums behind the figures of a plan, place by place: values of the plan itself, so that what
  * is shown cannot differ from what is reckoned.
  */
-export function workingsOf(
-	plan: WorkedPlan,
-	kitchen: Kitchen,
-	beliefs: Beliefs,
-): Record<PlaceKey, readonly Working[]> {
+export function workingsOf(plan: WorkedPlan, kitchen: Kitchen): Record<PlaceKey, readonly Working[]> {
 	const own: Readonly<Record<PlaceKey, readonly Working[]>> = {
 		buy: [...portionWorkings(plan), ...purchaseWorkings(plan)],
 		trim: [...trimWorkings(plan), ...workWorkings(plan, "trim")],
 		marinate: [...marinadeWorkings(plan), ...workWorkings(plan, "marinate")],
-		sear: colourWorkings(plan, kitchen),
-		build: [...liquidWorkings(plan, beliefs), ...workWorkings(plan, "build")],
+		sear: colourWorkings(plan),
+		build: [...liquidWorkings(plan), ...workWorkings(plan, "build")],
 		panUp: [...panWorkings(plan, kitchen), ...workWorkings(plan, "panUp")],
 		braise: braiseWorkings(plan),
 		rest: [],

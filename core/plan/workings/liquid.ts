@@ -1,5 +1,5 @@
-import type { Beliefs } from "../../beliefs/index.ts";
 import type { Kitchen } from "../../kitchen/index.ts";
+import { areaOf, insideAt } from "../../pans/index.ts";
 import {
 	KNEADED_FLOUR_G_PER_L,
 	MOST_STEAM_KG_PER_M2_H,
@@ -27,14 +27,51 @@ import type { PlanSauce } from "../planSauce.ts";
 import type { WorkedPlan } from "./WorkedPlan.ts";
 
 /** What is poured, line by line, and what becomes of it until the meat is lifted. */
-export function liquidWorkings(plan: WorkedPlan, beliefs: Beliefs): Working[] {
+export function liquidWorkings(plan: WorkedPlan): Working[] {
 	const { pans, lines } = plan;
 	if (pans.pans.length === 0) return [];
 	const liquids = lines.filter(({ line }) => line.role === "liquid" && line.late_min === undefined);
 	return [
+		...pourWorkings(plan),
 		working("poured", sumOf(alike(pans.pans.map(({ liquid_l }) => liquid_l))), "l"),
 		...liquids.flatMap((line) => liquidLine(line)),
-		...accountWorkings(plan, beliefs),
+		...accountWorkings(plan),
+	];
+}
+
+/** What the sauce asks to be poured, and what decides: the sauce, a third up the piece, or the line. */
+function pourWorkings({ pour, sauce, sauce_l }: WorkedPlan): Working[] {
+	if (!pour || !sauce) return [];
+	const { asked_l, steam_l, own_l, least_l, most_l, fixed_l, forSauce_l, poured_l, decidedBy } = pour;
+	const forSauce = working(
+		"forSauce",
+		most(
+			subtract(
+				add(
+					multiply(
+						figure(sauce_l, "l", "sauce"),
+						figure(sauce_l > 0 ? asked_l / sauce_l : 1, "number", "toALitre"),
+					),
+					figure(steam_l, "l", "steam"),
+				),
+				figure(own_l, "l", "givenByItself"),
+			),
+			figure(0, "l"),
+		),
+		"l",
+	);
+	if (decidedBy === "chef") return [forSauce];
+	const needed = [
+		figure(forSauce_l, "l", "forTheSauce"),
+		figure(least_l, "l", "thirdUp"),
+		...(fixed_l > 0 ? [figure(fixed_l, "l", "boiledDownWine")] : []),
+	];
+	return [
+		forSauce,
+		working("toPour", least(most(...needed), figure(most_l, "l", "toTheLine")), "l", {
+			decidedBy,
+			poured_l,
+		}),
 	];
 }
 
@@ -43,7 +80,7 @@ function alike(litres: readonly number[]): Sum[] {
 	const counts = new Map<number, number>();
 	for (const litre of litres) counts.set(litre, (counts.get(litre) ?? 0) + 1);
 	return [...counts].map(([value, count]) =>
-		count === 1 ? figure(value, "l") : multiply(figure(count, "count", "pans"), figure(value, "l")),
+		count === 1 && counts.size > 1 ? figure(value, "l") : multiply(figure(count, "count", "pans"), figure(value, "l")),
 	);
 }
 
@@ -67,21 +104,18 @@ function liquidLine({ ingredient, line, measure_ml, card_ml }: PlanLine): Workin
 	return [working("fillsUp", fills, "l", about)];
 }
 
-function accountWorkings({ liquid, chain, recipe, braise_min }: WorkedPlan, beliefs: Beliefs): Working[] {
+function accountWorkings({ liquid, recipe, braise_min }: WorkedPlan): Working[] {
 	if (!liquid) return [];
-	const raw_kg = chain.trimmed_kg * (1 - (recipe.losses.boneShare ?? 0));
-	const fat_kg = Math.min(raw_kg * beliefs.gives[recipe.cut].fat, Math.max(0, raw_kg - chain.cooked_kg));
+	const { juice } = liquid;
 	return [
 		...fromVegetables(liquid),
 		working(
 			"outOfTheMeat",
-			most(
-				subtract(
-					figure(raw_kg, "kg", "rawMeat"),
-					figure(chain.cooked_kg, "kg", "cooked"),
-					figure(fat_kg, "kg", "itsFat"),
-				),
-				figure(0, "kg"),
+			subtract(
+				multiply(figure(juice.loss_kg, "kg", "lostByMeat"), figure(juice.share, "share", "inThePan")),
+				figure(juice.fat_kg, "kg", "itsFat"),
+				...(juice.searing_kg > 0 ? [figure(juice.searing_kg, "kg", "fatAtSearing")] : []),
+				...(juice.dried_l > 0 ? [figure(juice.dried_l, "kg", "driedOnTrays")] : []),
 			),
 			"l",
 		),
@@ -144,7 +178,7 @@ export function sauceWorkings(plan: WorkedPlan, kitchen: Kitchen): Working[] {
 	return [
 		finished,
 		...takenWorking(plan, sauce, kitchen),
-		...markWorkings(sauce, kitchen),
+		...markWorkings(plan, sauce, kitchen),
 		...saltOfSauce(plan, sauce),
 		...thickenerWorkings(plan),
 		...sauceMinutes(plan),
@@ -158,8 +192,10 @@ function takenWorking({ liquid }: WorkedPlan, sauce: PlanSauce, { policy }: Kitc
 	const byCard = divide(wanted, lessShare(cardReduces, "boiledAway"));
 	const about = { limitedBy: limitedBy ?? "" };
 	if (limitedBy === "salt" && liquid.salt_pct > 0) {
+		const most_kg = multiply(wanted, figure(policy.saltBand_pct.high / 100, "share", "mostSalt"));
+		const { finish_g } = liquid.salt;
 		const bySalt = divide(
-			multiply(wanted, figure(policy.saltBand_pct.high / 100, "share", "mostSalt")),
+			finish_g > 0 ? subtract(most_kg, figure(finish_g / 1000, "kg", "saltOfFinish")) : most_kg,
 			figure(liquid.salt_pct / 100, "share", "saltWhenLifted"),
 		);
 		return [working("taken", least(most(bySalt, wanted), figure(there_l, "l", "thereIs")), "l", about)];
@@ -170,12 +206,16 @@ function takenWorking({ liquid }: WorkedPlan, sauce: PlanSauce, { policy }: Kitc
 	return [working("taken", least(byCard, figure(there_l, "l", "thereIs")), "l", about)];
 }
 
-function markWorkings(sauce: PlanSauce, { equipment }: Kitchen): Working[] {
-	const { pot, pots, wanted_l, take_l } = sauce;
-	if (!pot || !("round" in pot.shape)) return [];
-	const area_m2 = (Math.PI / 4) * (pot.shape.round.diameter_mm / 1000) ** 2;
-	const about = { pot: pot.name, pots };
-	const aPot = (litres: Sum): Sum => (pots === 1 ? litres : divide(litres, figure(pots, "count", "pots")));
+function markWorkings({ sauce_l }: WorkedPlan, sauce: PlanSauce, { equipment }: Kitchen): Working[] {
+	const { pot, pots, goes, wanted_l, take_l } = sauce;
+	if (!pot || sauce_l === 0) return [];
+	const area_m2 = areaOf(insideAt(pot.shape, 0)) / 1e6;
+	const about = { pot: pot.name, pots, goes };
+	const fillings = [
+		...(pots > 1 ? [figure(pots, "count", "pots")] : []),
+		...(goes > 1 ? [figure(goes, "count", "goes")] : []),
+	];
+	const aPot = (litres: Sum): Sum => (fillings.length === 0 ? litres : divide(litres, ...fillings));
 	const mark = working(
 		"mark",
 		divide(aPot(figure(wanted_l, "l", "sauce")), figure(area_m2, "number", "floorOfPot")),
@@ -187,7 +227,7 @@ function markWorkings(sauce: PlanSauce, { equipment }: Kitchen): Working[] {
 	const steam = aPot(subtract(figure(take_l, "l", "taken"), figure(wanted_l, "l", "sauce")));
 	const byPower = divide(
 		multiply(steam, figure(STEAM_KJ_PER_KG, "number", "kJ")),
-		figure(equipment.hobPower_kW, "number", "kW"),
+		figure(pot.heat_kW ?? equipment.hobPower_kW, "number", "kW"),
 		figure(60, "number", "secondsAMinute"),
 	);
 	const bySurface = multiply(
@@ -198,21 +238,43 @@ function markWorkings(sauce: PlanSauce, { equipment }: Kitchen): Working[] {
 		),
 		figure(60, "number", "minutesAnHour"),
 	);
-	return [mark, working("toReduce", first.limitedBy === "power" ? byPower : bySurface, "min", about)];
+	const aGo = first.limitedBy === "power" ? byPower : bySurface;
+	const toReduce = working(
+		"toReduce",
+		goes > 1 ? multiply(aGo, figure(goes, "count", "goes")) : aGo,
+		"min",
+		about,
+	);
+	return [mark, toReduce, ...drawnWorkings(sauce)];
+}
+
+/** What boils down before the lift, so that the meat need not wait. */
+function drawnWorkings({ drawn, take_l, wanted_l }: PlanSauce): Working[] {
+	if (!drawn) return [];
+	const all = figure(take_l - wanted_l, "l", "boilsAway");
+	return [
+		working(
+			"drawnOff",
+			divide(
+				figure(drawn.boilsAway_l, "l", "boilsBefore"),
+				figure(drawn.boilsAway_l / drawn.litres, "share", "ofItBoilsAway"),
+			),
+			"l",
+			{ minutes: drawn.minutes },
+		),
+		working("boilsAfter", subtract(all, figure(drawn.boilsAway_l, "l", "boilsBefore")), "l"),
+	];
 }
 
 function saltOfSauce({ liquid, salt_pct }: WorkedPlan, { take_l, wanted_l }: PlanSauce): Working[] {
 	if (!liquid || salt_pct === null) return [];
-	return [
-		working(
-			"saltOfSauce",
-			divide(
-				multiply(figure(liquid.salt_pct / 100, "share", "saltWhenLifted"), figure(take_l, "l", "taken")),
-				figure(wanted_l, "l", "sauce"),
-			),
-			"share",
-		),
-	];
+	const reduced = divide(
+		multiply(figure(liquid.salt_pct / 100, "share", "saltWhenLifted"), figure(take_l, "l", "taken")),
+		figure(wanted_l, "l", "sauce"),
+	);
+	const { finish_g } = liquid.salt;
+	const finish = divide(figure(finish_g / 1000, "kg", "saltOfFinish"), figure(wanted_l, "l", "sauce"));
+	return [working("saltOfSauce", finish_g > 0 ? add(reduced, finish) : reduced, "share")];
 }
 
 /** What would give the sauce its body instead of reduction, less the flour that is in it already. */

@@ -13,7 +13,7 @@ import {
 	working,
 } from "../../workings/index.ts";
 import { isByPiece } from "../../yields/index.ts";
-import { isPieceAPortion } from "../sizeOfBatch.ts";
+import { piecesAPortion } from "../sizeOfBatch.ts";
 import type { WorkedPlan } from "./WorkedPlan.ts";
 
 /** Portions that the sitting wants, and what the batch makes where something else sets its size. */
@@ -153,7 +153,9 @@ export function piecesWorking(plan: WorkedPlan): Working[] {
 	const byWeight = wholeUp(
 		divide(figure(chain.trimmed_kg, "kg", "trimmed"), figure(recipe.piece.weight_g / 1000, "kg", "aPiece")),
 	);
+	const aPlate = piecesAPortion(recipe);
 	const portions = figure(chain.portions, "count", "portions");
-	const sum = isPieceAPortion(recipe) && pieces === chain.portions ? most(byWeight, portions) : byWeight;
+	const whole = aPlate === 1 ? portions : multiply(portions, figure(aPlate, "count", "aPlate"));
+	const sum = aPlate > 0 && pieces === chain.portions * aPlate ? most(byWeight, whole) : byWeight;
 	return [working("pieces", sum, "count")];
 }

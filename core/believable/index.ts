@@ -1,0 +1,11 @@
+export {
+	BOUNDS,
+	type Bound,
+	beyondBelief,
+	borrowedFor,
+	cookedFor,
+	cooksFor,
+	type Figures,
+	figuresOf,
+	handsOnByPlace,
+} from "./believable.ts";

@@ -1,0 +1,42 @@
+import { type LiquidLine, lineAbovePiece } from "./liquidLine.ts";
+import { type Piece, pieceHeight } from "./Piece.ts";
+
+/** The least a braise is poured: a third up the piece, so that steam and juice keep it moist. @see model, section B */
+export const LEAST_LINE: LiquidLine = { share: 1 / 3 };
+
+/** Halvings of the height between the least line and the most: to a thousandth of a millimetre. */
+const HALVINGS = 24;
+
+/**
+ * The line at which so many litres stand: at least a third up the piece, at most the card's line.
+ *
+ * @param litresAt what has to be poured for a line, litres; more for a higher one
+ * @param wanted_l litres that are wanted
+ * @param most     the highest line that may be poured
+ * @param layers   how many pieces lie on one another
+ */
+export function lineForLitres(
+	litresAt: (line: LiquidLine) => number,
+	wanted_l: number,
+	piece: Piece,
+	most: LiquidLine,
+	layers = 1,
+): LiquidLine {
+	let high = lineAbovePiece(piece, most, layers);
+	let low = Math.min(high, lineAbovePiece(piece, LEAST_LINE, layers));
+	const at = (above_mm: number) => lineAtHeight(above_mm, piece, layers);
+	if (litresAt(most) <= wanted_l) return most;
+	if (litresAt(at(low)) >= wanted_l) return high === low ? most : at(low);
+	for (let halving = 0; halving < HALVINGS; halving += 1) {
+		const middle = (low + high) / 2;
+		if (litresAt(at(middle)) > wanted_l) high = middle;
+		else low = middle;
+	}
+	return at((low + high) / 2);
+}
+
+/** The line that stands so high above the foot of the pieces. */
+export function lineAtHeight(above_mm: number, piece: Piece, layers = 1): LiquidLine {
+	const height = pieceHeight(piece) * layers;
+	return above_mm > height ? { over_mm: above_mm - height } : { share: above_mm / height };
+}

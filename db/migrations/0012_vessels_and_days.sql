@@ -1,0 +1,2 @@
+ALTER TABLE `pan_type` ADD `heat_w` integer;--> statement-breakpoint
+ALTER TABLE `sitting_dish` ADD `ahead` integer;

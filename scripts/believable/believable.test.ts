@@ -1,0 +1,93 @@
+import { readFileSync } from "node:fs";
+import fc from "fast-check";
+import { beforeAll, describe, expect, it } from "vitest";
+import { BOUNDS, beyondBelief } from "#core/believable";
+import { type Kitchen, saucePotsOf } from "#core/kitchen";
+import { isMadeAhead, type Plan, type PlanWarning } from "#core/plan";
+import type { Recipe } from "#core/recipe";
+import { believableTable, demoHouse, planFor } from "./table.ts";
+
+let kitchen: Kitchen;
+let dishes: readonly Recipe[];
+
+beforeAll(async () => {
+	({ kitchen, dishes } = await demoHouse());
+});
+
+/** What a chef has to decide; everything else is a step, a check or an offer, and is no warning. */
+const DECISIONS: ReadonlySet<PlanWarning["code"]> = new Set([
+	"heavy",
+	"halfEmpty",
+	"ovenSpace",
+	"ovenTimes",
+	"platesAMinute",
+	"searingLong",
+	"holdHot",
+	"liquorAllergens",
+	"finishTooSalt",
+	"finishTooLong",
+	"beforeOpening",
+]);
+
+const sizes = fc.integer({ min: 10, max: 1200 });
+
+/** Every dish at generated sizes. */
+function everyDish(holds: (plan: Plan) => void): void {
+	for (const recipe of dishes) {
+		fc.assert(
+			fc.property(sizes, (size) => holds(planFor(recipe, size, kitchen))),
+			{ numRuns: 14 },
+		);
+	}
+}
+
+describe("the figures of every dish from 10 to 1,200 portions", () => {
+	it("lie within what a chef would nod at", () => {
+		everyDish((planned) => {
+			expect(
+				beyondBelief(planned).map(({ bound, is }) => `${planned.recipe.name}: ${bound.words} ${is}`),
+			).toEqual([]);
+		});
+	});
+
+	it("have meat waiting no longer than 45 minutes, or held hot on purpose", () => {
+		everyDish(({ wait_min, hold_min, recipe }) => {
+			expect(wait_min <= 45 || hold_min > 0 || isMadeAhead(recipe)).toBe(true);
+		});
+	});
+
+	it("finish the sauce in pots that are there, as many as there are", () => {
+		everyDish(({ sauce }) => {
+			const pot = saucePotsOf(kitchen.equipment).find(({ id }) => id === sauce?.pot?.id);
+			expect(pot).toBeDefined();
+			expect(sauce?.pots).toBeLessThanOrEqual(pot?.stock ?? 0);
+		});
+	});
+
+	it("warn only of what has to be decided", () => {
+		everyDish(({ warnings }) => {
+			expect(warnings.map(({ code }) => code).filter((code) => !DECISIONS.has(code))).toEqual([]);
+		});
+	});
+
+	it("taste alike: as much spice and salt a portion for six hundred as for two hundred", () => {
+		for (const recipe of dishes) {
+			const [some, many] = [200, 600].map((size) => planFor(recipe, size, kitchen)) as [Plan, Plan];
+			for (const [index, line] of some.lines.entries()) {
+				if (line.line.role !== "potent" && line.line.role !== "salt") continue;
+				const aPortion = ({ chain, lines }: Plan) =>
+					(lines[index]?.amount_g ?? lines[index]?.count ?? 0) / chain.portions;
+				expect(Math.abs(aPortion(many) / aPortion(some) - 1)).toBeLessThan(0.05);
+			}
+		}
+	});
+});
+
+describe("the table in the docs", () => {
+	it("is the one these plans make, with every figure inside its bounds", async () => {
+		const { text, amiss } = await believableTable();
+		expect(amiss).toEqual([]);
+		expect(readFileSync("docs/believable.md", "utf8")).toBe(text);
+		for (const { words } of BOUNDS) expect(text).toContain(words);
+	}, 60_000);
+});
