@@ -54,9 +54,15 @@ describe("the production sheet", () => {
 			expect(clock.map(({ at }) => at)).toEqual(clock.map(({ at }) => at).sort((a, b) => a - b));
 			expect(clock.at(-1)?.task).toBe("Service");
 			const tasks = clock.map(({ task }) => task);
-			const at = [/^Build/, /^Pan up/, /^Into .* oven/, /^Check first/, /^Lift/, /^(Plate|Fill)/, /^Service/].map(
-				(words) => tasks.findIndex((task) => words.test(task)),
-			);
+			const at = [
+				/^Build/,
+				/^Pan up/,
+				/^Into .* oven/,
+				/^Check first/,
+				/^Lift/,
+				/^(Plate|Fill)/,
+				/^Service/,
+			].map((words) => tasks.findIndex((task) => words.test(task)));
 			expect(at).not.toContain(-1);
 			expect(at).toEqual([...at].sort((a, b) => a - b));
 		}

@@ -19,5 +19,6 @@ export type { PlanSauce, SauceBody } from "./planSauce.ts";
 export { FIRST_LOOK, MOST_WAIT_MIN, USUAL_REDUCTION } from "./planSauce.ts";
 export { type DishToPlan, type PlannedDish, type PlannedSitting, planSitting } from "./planSitting.ts";
 export { USUALLY_AHEAD } from "./planWarnings.ts";
-export { type SizedDish, sizeDish } from "./sizeDish.ts";
+export type { SizedDish } from "./SizedDish.ts";
+export { sizeDish } from "./sizeDish.ts";
 export { acidsUnderFoil, type WholeSpices, wholeSpices } from "./wholeSpices.ts";

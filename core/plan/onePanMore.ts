@@ -1,6 +1,6 @@
 import type { Kitchen } from "../kitchen/index.ts";
 import type { ChoosePans, PanChoice, PanType } from "../pans/index.ts";
-import type { SizedDish } from "./sizeDish.ts";
+import type { SizedDish } from "./SizedDish.ts";
 
 /** What one more pan of a kind would spare the whole sitting; each at least 0. */
 export interface PanSaving {

@@ -22,7 +22,8 @@ import { isMadeAhead, planLiquid } from "./planLiquid.ts";
 import { planPour } from "./planPour.ts";
 import { LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
 import { planWarnings } from "./planWarnings.ts";
-import { cardMain_kg, type SizedDish, sizeDish } from "./sizeDish.ts";
+import type { SizedDish } from "./SizedDish.ts";
+import { cardMain_kg, sizeDish } from "./sizeDish.ts";
 import { workingsOf } from "./workings/index.ts";
 
 /**

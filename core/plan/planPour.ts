@@ -14,7 +14,7 @@ import type { DishOrder } from "./DishOrder.ts";
 import type { PlanColour } from "./planColour.ts";
 import { type InPan, ownLiquid_l } from "./planLiquid.ts";
 import { cardReduces } from "./planSauce.ts";
-import type { SizedDish } from "./sizeDish.ts";
+import type { SizedDish } from "./SizedDish.ts";
 
 /** How much is poured, and what decides it: three figures, and the one that holds. */
 export interface PlanPour {

@@ -9,7 +9,8 @@ import type { DishOrder } from "./DishOrder.ts";
 import type { Plan } from "./Plan.ts";
 import { planIn } from "./planDish.ts";
 import { type PreparedBatch, planPreparations } from "./planPreparations.ts";
-import { type SizedDish, sizeDish } from "./sizeDish.ts";
+import type { SizedDish } from "./SizedDish.ts";
+import { sizeDish } from "./sizeDish.ts";
 
 export interface DishToPlan {
 	readonly recipe: Recipe;

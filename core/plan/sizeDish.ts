@@ -6,16 +6,8 @@ import type { DishOrder } from "./DishOrder.ts";
 import { bedUnder } from "./panLines.ts";
 import { usualTender } from "./planBraise.ts";
 import { wantedBeforePans } from "./planPour.ts";
-import { type BatchSize, sizeOfBatch } from "./sizeOfBatch.ts";
-
-/** One dish sized, before it has pans. */
-export interface SizedDish {
-	readonly recipe: Recipe;
-	readonly order: DishOrder;
-	readonly size: BatchSize;
-	readonly factor: number;
-	readonly load: PanLoad;
-}
+import type { SizedDish } from "./SizedDish.ts";
+import { sizeOfBatch } from "./sizeOfBatch.ts";
 
 /** How big the batch is and what of it goes into pans. @throws {Refusal} as `plan` does */
 export function sizeDish(

@@ -65,7 +65,7 @@ function headline({ plan, reading }: PlaceGiven): Headline {
 	const reduces = first?.kind === "reduce" && planned.take_l > planned.wanted_l;
 	return {
 		title: reduces ? `Reduce ${reading.volume(planned.take_l)} to ${wanted}` : `${wanted} of sauce`,
-		says: `${from}, out of ${reading.volume(planned.there_l)} that will be left. Skim ${reading.mass(planned.fat_kg)} of fat first.${drawnWords(planned, firstLook(plan, reading), reading)}${overWords(plan, reading)}`,
+		says: `${from}, out of ${reading.volume(planned.there_l)} that will be left${planned.pot ? `, in ${potWords(planned)}` : ""}. Skim ${reading.mass(planned.fat_kg)} of fat first.${drawnWords(planned, firstLook(plan, reading), reading)}${overWords(plan, reading)}`,
 		facts: [
 			...(planned.pot
 				? [

@@ -80,7 +80,9 @@ function alike(litres: readonly number[]): Sum[] {
 	const counts = new Map<number, number>();
 	for (const litre of litres) counts.set(litre, (counts.get(litre) ?? 0) + 1);
 	return [...counts].map(([value, count]) =>
-		count === 1 && counts.size > 1 ? figure(value, "l") : multiply(figure(count, "count", "pans"), figure(value, "l")),
+		count === 1 && counts.size > 1
+			? figure(value, "l")
+			: multiply(figure(count, "count", "pans"), figure(value, "l")),
 	);
 }
 
