@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { memo } from "react";
 import { type PanThrough, pointAt } from "#core/braise";
 import { thicknessOf } from "#core/heat";
-import { durationWords } from "#core/time";
+import { durationRange, durationWords } from "#core/time";
 import { cutWords } from "#core/trade";
 import { ReadCurve } from "../ui/drawings/ReadCurve.tsx";
 import { Figure, Muted, Sheet } from "../ui/parts/parts.tsx";
@@ -88,7 +88,7 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 				</Figure>
 				<Muted>
 					{tender_min
-						? `to fork-tender, ${durationWords(tender_min.low)} to ${durationWords(tender_min.high)}`
+						? `to fork-tender, ${durationRange(tender_min.low, tender_min.high)}`
 						: `the liquid stays at ${measures.temperature(through.peakLiquid_C)}`}
 				</Muted>
 			</Choose>

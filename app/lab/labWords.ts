@@ -1,7 +1,7 @@
 import type { OldClaims, PanThrough } from "#core/braise";
 import { formOf, thicknessOf } from "#core/heat";
 import { depthOf, panWords } from "#core/pans";
-import { durationWords } from "#core/time";
+import { durationRange, durationsWords, durationWords } from "#core/time";
 import { cutWords, LIDS } from "#core/trade";
 import type { Measures } from "../ui/words/measures.ts";
 import { counted, percent } from "../ui/words/reading.ts";
@@ -25,11 +25,7 @@ export function storyWords(through: PanThrough, { temperature, volume }: Measure
 		`Half way to tender in time the centre was at ${temperature(story.halfWay_C)} already, and it still pulled.`,
 		`By fork-tender ${volume(story.juice_l)} of juice has come out and ${volume(story.steam_l)} has steamed away.`,
 		...dry,
-		...(most
-			? [
-					`Least sure is ${UNSURE[most.what]}: ${durationWords(most.low_min)} to ${durationWords(most.high_min)}.`,
-				]
-			: []),
+		...(most ? [`Least sure is ${UNSURE[most.what]}: ${durationRange(most.low_min, most.high_min)}.`] : []),
 	];
 }
 
@@ -153,13 +149,33 @@ export interface OldClaimWords {
 	readonly here: string;
 }
 
+/** A share as it is said: "a good third", "nearly half". */
+function shareWords(share: number): string {
+	const [, words] = SHARES.find(([up]) => share <= up) ?? [1, "more than half"];
+	return words;
+}
+
+const SHARES: readonly (readonly [up: number, words: string])[] = [
+	[0.12, "about a tenth"],
+	[0.22, "about a fifth"],
+	[0.29, "about a quarter"],
+	[0.333, "nearly a third"],
+	[0.42, "a good third"],
+	[0.5, "nearly half"],
+];
+
 export function oldClaimWords(claims: OldClaims, { temperature }: Measures): OldClaimWords[] {
 	const { juiceShare, core, doubled } = claims;
+	const [now, morePans, widerPan] = durationsWords(
+		doubled.now_min,
+		doubled.morePans_min,
+		doubled.widerPan_min,
+	);
 	return [
 		{
 			claim: "“Searing seals in the juice.”",
 			plainly: "It does not. Searing is for flavour and colour.",
-			here: `Pan A loses ${percent(Math.round(juiceShare * 100) / 100)} of its weight as juice by fork-tender, coloured or not: it runs out as the meat passes 45 to 85 °C, and no crust holds it.`,
+			here: `By fork-tender pan A loses ${shareWords(juiceShare)} of its weight, most of it juice, some of it fat, coloured or not: it runs out as the meat passes ${temperature(45)} to ${temperature(85)}, and no crust holds it.`,
 		},
 		{
 			claim: "“It is done at a core temperature.”",
@@ -169,7 +185,7 @@ export function oldClaimWords(claims: OldClaims, { temperature }: Measures): Old
 		{
 			claim: "“Twice the portions, twice the time.”",
 			plainly: "The time goes by the thickness of a piece, not by how many there are.",
-			here: `Pan A takes ${durationWords(doubled.now_min)}; in twice as many pans ${durationWords(doubled.morePans_min)}, in one pan of twice the floor ${durationWords(doubled.widerPan_min)}.`,
+			here: `Pan A takes ${now}; in twice as many pans ${morePans}, in one pan of twice the floor ${widerPan}. A full oven comes up later; allow a quarter of an hour.`,
 		},
 	];
 }

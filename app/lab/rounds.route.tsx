@@ -43,18 +43,22 @@ function questionAt({ seed, position }: Place): Question | undefined {
 	return roundOnce(seed, () => roundOf(seed, IN_ROUND))[position - 1];
 }
 
-function newRound(): string {
-	return `/lab/rounds?round=${1 + Math.floor(Math.random() * LARGEST_SEED)}&at=1`;
+/** The round after the last one: rounds that follow each other come to ask every kind. */
+function newRound(last: number | undefined): string {
+	const seed =
+		last === undefined || last >= LARGEST_SEED ? 1 + Math.floor(Math.random() * LARGEST_SEED) : last + 1;
+	return `/lab/rounds?round=${seed}&at=1`;
 }
 
 export async function loader({ context, request }: Route.LoaderArgs) {
 	const { store, reading, who } = await visitOf(context);
 	const place = placeOf(request);
-	if (!place) throw redirect(newRound());
+	const answered = await readTrainingAnswers(store.db, who);
+	const last = answered.at(-1)?.seed;
+	if (!place) throw redirect(newRound(last));
 	const { seed, position } = place;
 	const question = questionAt(place);
-	if (!question) throw redirect(newRound());
-	const answered = await readTrainingAnswers(store.db, who);
+	if (!question) throw redirect(newRound(last));
 	const here = answered.filter((round) => round.seed === seed && round.position === position);
 	const said = Object.fromEntries(here.map((round) => [round.quantity, round.said])) as Partial<Said>;
 	const isSaid = QUANTITIES.every((quantity) => said[quantity] !== undefined);

@@ -1,7 +1,7 @@
 import { braiseCurve } from "#core/braise";
 import { thicknessOf } from "#core/heat";
 import { panWords } from "#core/pans";
-import { durationWords } from "#core/time";
+import { durationRange, durationWords } from "#core/time";
 import { cutWords, LIDS } from "#core/trade";
 import {
 	ANSWERS,
@@ -127,10 +127,10 @@ export type Said = Readonly<Record<Quantity, Answer>>;
 /** The answer with its reason, once the cook has said something. */
 export function answerView(question: Question, said: Said, measures: Measures) {
 	const { situation, outcome } = question;
-	const figures: Readonly<Record<Quantity, (value: number) => string>> = {
-		time: durationWords,
-		liquid: measures.volume,
-		salt: (pct) => `${pct.toFixed(2)} %`,
+	const figures: Readonly<Record<Quantity, (before: number, after: number) => string>> = {
+		time: durationRange,
+		liquid: (before, after) => `${measures.volume(before)} to ${measures.volume(after)}`,
+		salt: (before, after) => `${before.toFixed(2)} % to ${after.toFixed(2)} %`,
 	};
 	const curves = [outcome.first, outcome.second].map((braised) => braiseCurve(braised));
 	return {
@@ -140,7 +140,7 @@ export function answerView(question: Question, said: Said, measures: Measures) {
 				words: ASKED[quantity],
 				said: SAID[quantity][said[quantity]],
 				was: SAID[quantity][answer],
-				figures: `${figures[quantity](before)} to ${figures[quantity](after)}`,
+				figures: figures[quantity](before, after),
 				verdict: VERDICTS[Math.min(2, answersApart(said[quantity], answer))] ?? "",
 			};
 		}),
@@ -178,7 +178,7 @@ function reasonWords({ situation, outcome }: Question, measures: Measures): stri
 		case "thinner":
 			return "Heat has less far to go. What is left of the time is softening at the boil, and that does not get shorter with the piece.";
 		case "morePans":
-			return "Each pan has its own pieces and its own liquid. The oven shares its power among them, and it is enough: the time goes by thickness, not by portions.";
+			return "Each pan has its own pieces and its own liquid. The oven shares its power among them: a full oven comes up later; allow a quarter of an hour. After that the time goes by thickness, not by portions.";
 		case "coldStart":
 			return `All the cold liquid has to be brought up first; until then nothing softens. Once it boils all is as before: ${steam}.`;
 		case "doors":

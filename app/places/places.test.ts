@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import { type Plan, plan } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
+import { spokenDuration } from "#core/time";
 import { PLACES, type PlaceKey } from "#core/trade";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
 import { DEMO_DISHES } from "../../core/recipe/demoBook.testing.ts";
@@ -171,11 +172,11 @@ describe("the check sheet of a braise", () => {
 
 	it("gives a time to wait, and one to be ready for that is no shorter", () => {
 		const minutes = (words: string) => {
-			const [, h = "0", min = "0"] = /^(?:(\d+) h ?)?(?:(\d+)(?: min)?)?$/.exec(words.trim()) ?? [];
-			return Number(h) * 60 + Number(min);
+			const said = Array.from({ length: 600 }, (_, all) => all).find((all) => spokenDuration(all) === words);
+			return said ?? Number.NaN;
 		};
 		const [, wait = "", ready = ""] =
-			/give it ([\dhmin ]+), and be ready for ([\dhmin ]+)\./i.exec(checks(RECIPE)) ?? [];
+			/give it ([^,]+), and be ready for ([^.]+)\./i.exec(checks(RECIPE)) ?? [];
 		expect(minutes(wait)).toBeGreaterThanOrEqual(5);
 		expect(minutes(ready)).toBeGreaterThanOrEqual(minutes(wait));
 	});

@@ -1,5 +1,5 @@
 import { readingUnit } from "#core/quantity";
-import { durationWords } from "#core/time";
+import { durationsWords, durationWords } from "#core/time";
 import { LIDS, type Lid } from "#core/trade";
 import type { Figure, Working } from "#core/workings";
 import type { Reading } from "../ui/words/reading.ts";
@@ -308,7 +308,7 @@ const number = (working: Working, name: string) => Number(working.about?.[name] 
 /** What has to be said beside a sum. */
 export const NOTES: Readonly<Record<string, Note>> = {
 	inMarinade: (working) =>
-		`the card asks ${durationWords(number(working, "asked_min"))}, at most ${durationWords(number(working, "longest_min"))}`,
+		`the card asks ${durationsWords(number(working, "asked_min"), number(working, "longest_min")).join(", at most ")}`,
 	loads: (working, reading) =>
 		`${working.about?.pan}, ${reading.length(number(working, "gap_mm"))} between the pieces`,
 	trays: ({ about }) => String(about?.tray ?? ""),

@@ -27,6 +27,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		orderBy: order.orderBy === null ? null : reading.clock(order.orderBy),
 		paper: visit.preferences.paper,
 		without: order.without,
+		store: order.store.map((row) => rowView(row, reading, currency)),
 		groups: groups.map(({ name, rows }) => ({
 			name,
 			rows: rows.map((row) => rowView(row, reading, currency)),
@@ -76,6 +77,8 @@ const COLUMNS: readonly Column<Row>[] = [
 	{ words: "For", width: "30%", cell: ({ dishes }) => dishes },
 ];
 
+const FROM_STORE = COLUMNS.filter(({ words }) => words !== "Order");
+
 export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 	const here = `/sittings/${view.id}/order`;
 	return (
@@ -98,7 +101,9 @@ export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 				{view.without.length > 0 ? (
 					<Note>▲ Without a plan, so nothing of it is ordered here: {view.without.join(", ")}.</Note>
 				) : null}
-				{view.groups.length === 0 ? <p>Nothing to order: there is no dish on the sitting.</p> : null}
+				{view.groups.length === 0 && view.store.length === 0 ? (
+					<p>Nothing to order: there is no dish on the sitting.</p>
+				) : null}
 				{view.groups.map(({ name, rows, total }) => (
 					<section key={name}>
 						<h2>
@@ -107,6 +112,12 @@ export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 						<ColumnTable columns={COLUMNS} rows={rows} keyOf={(row) => row.name} onPaper />
 					</section>
 				))}
+				{view.store.length > 0 ? (
+					<section>
+						<h2>From the store: less than a quarter of a pack of each, nothing to order</h2>
+						<ColumnTable columns={FROM_STORE} rows={view.store} keyOf={(row) => row.name} onPaper />
+					</section>
+				) : null}
 			</Paper>
 		</PrintPage>
 	);

@@ -12,6 +12,8 @@ export interface Order {
 		readonly name: string;
 		readonly rows: readonly OrderRow[];
 	}[];
+	/** What is taken from the store and not ordered. */
+	readonly store: readonly OrderRow[];
 	/** Dishes without a plan: nothing of them is ordered. */
 	readonly without: readonly string[];
 	/** When the first of it has to be ordered. */
@@ -34,9 +36,10 @@ export async function orderFor({ store }: HouseVisit, sittingId: string): Promis
 			.map((supplier) => ({
 				supplier,
 				name: SUPPLIERS[supplier],
-				rows: list.filter(({ ingredient }) => ingredient.supplier === supplier),
+				rows: list.filter(({ ingredient, from }) => ingredient.supplier === supplier && from === "order"),
 			}))
 			.filter(({ rows: ofSupplier }) => ofSupplier.length > 0),
+		store: list.filter(({ from }) => from === "store"),
 		without: rows.filter(({ plan }) => !plan).map(({ dish }) => dish.recipe.name),
 		orderBy: starts.length > 0 ? Math.min(...starts) : null,
 	};

@@ -27,7 +27,10 @@ const sheetOf = (currency = "EUR") => {
 	if (!sheet) throw new Error("no sheet");
 	return sheet;
 };
-const rows = () => order.groups.flatMap(({ name, rows: bought }) => bought.map((row) => ({ name, row })));
+const rows = () => [
+	...order.groups.flatMap(({ name, rows: bought }) => bought.map((row) => ({ name, row }))),
+	...order.store.map((row) => ({ name: "From the store", row })),
+];
 
 describe("the order as a spreadsheet", () => {
 	it("has a row for each ingredient under its supplier, in the order of the paper", () => {
@@ -36,6 +39,18 @@ describe("the order as a spreadsheet", () => {
 		for (const [index, { name, row }] of rows().entries()) {
 			expect(sheet.getRow(index + 2).getCell("supplier").value).toBe(name);
 			expect(sheet.getRow(index + 2).getCell("what").value).toBe(row.ingredient.name);
+		}
+	});
+
+	it("orders nothing of what the store has, and a handful of salt is no sack", () => {
+		const salt = order.store.find(({ ingredient }) => ingredient.id === "salt");
+		expect(salt).toMatchObject({ from: "store", packs: null });
+		expect(order.groups.flatMap(({ rows: bought }) => bought).every(({ from }) => from === "order")).toBe(
+			true,
+		);
+		for (const { ingredient, asPurchased_kg, pack_kg } of order.store) {
+			expect(ingredient.supplier).toBe("dryStore");
+			expect(asPurchased_kg).toBeLessThan((pack_kg ?? 0) / 4);
 		}
 	});
 

@@ -17,7 +17,7 @@ const COLUMNS = [
 
 /** The order as a workbook of one sheet. */
 export function orderBook(
-	{ sitting, groups, without }: Order,
+	{ sitting, groups, store, without }: Order,
 	currency: string,
 	house: string,
 ): ExcelJS.Workbook {
@@ -28,11 +28,8 @@ export function orderBook(
 	sheet.columns = COLUMNS;
 	sheet.getRow(1).font = { bold: true };
 	for (const { name, rows } of groups) sheet.addRows(rows.map((row) => cellsOf(row, name, currency)));
-	addTotal(
-		sheet,
-		groups.flatMap(({ rows }) => rows),
-		currency,
-	);
+	sheet.addRows(store.map((row) => ({ ...cellsOf(row, "From the store", currency), order: null })));
+	addTotal(sheet, [...groups.flatMap(({ rows }) => rows), ...store], currency);
 	for (const name of without) sheet.addRow({ what: `▲ ${name}: no plan, so nothing of it is ordered here` });
 	for (const key of ["needed", "pack", "order"]) sheet.getColumn(key).numFmt = KILOGRAMS;
 	const cents = "0".repeat(Math.round(Math.log10(minorUnitsOf(currency))));

@@ -194,9 +194,17 @@ function marinadeTask({ recipe, order, work, pans }: WorkedOut, made: Namer): Ta
 			minutes: taskMinutes(work.places.marinate, order.hands),
 			after: [after(made.id("trim"))],
 			needs: [...cooks(order.hands), { kind: "fridge", litres }],
-			window: { withinHours: true },
+			window: { withinHours: true, byMinute: inTheAfternoon(recipe) },
 		}),
 	];
+}
+
+/** A marinade that stands over night goes on in the afternoon: by five, and not when the kitchen closes. */
+const AFTERNOON_MIN = 17 * 60;
+const OVERNIGHT_MIN = 8 * 60;
+
+function inTheAfternoon({ marinate }: Recipe): number | null {
+	return marinate && marinate.minutes >= OVERNIGHT_MIN ? AFTERNOON_MIN : null;
 }
 
 function beforeSear(recipe: Recipe): "marinate" | "trim" {

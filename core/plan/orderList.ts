@@ -26,11 +26,13 @@ export interface OrderRow {
 	/** Whole pieces, where the weight of one is not known. */
 	readonly pieces: number;
 	readonly pack_kg: number | null;
-	/** Whole packs; null when no pack is known. */
+	/** Ordered, or taken from the store: what keeps, where it is a small part of a pack. */
+	readonly from: "order" | "store";
+	/** Whole packs; null when no pack is known, or none is ordered. */
 	readonly packs: number | null;
-	/** What is ordered: packs, or the weight itself. */
+	/** What is ordered: packs, or the weight itself; from the store what is taken. */
 	readonly order_kg: number;
-	/** Minor units; null when the price is not known. */
+	/** Minor units, of what is ordered or taken; null when the price is not known. */
 	readonly cost_minor: number | null;
 	/** Names of the dishes it is for. */
 	readonly dishes: readonly string[];
@@ -131,9 +133,24 @@ function add(sums: Map<string, Sum>, { ingredient, grams, pieces, trimLoss, pack
 	sums.set(ingredient.id, sum);
 }
 
+/** Less than this share of a pack of what keeps is no order: ten kilos of salt for a handful. General practice. */
+export const STORE_SHARE = 0.25;
+
+/** What the dry store has anyway. */
+function isFromStore({ supplier }: Ingredient, asPurchased_kg: number, pack_kg: number | null): boolean {
+	return (
+		supplier === "dryStore" &&
+		pack_kg !== null &&
+		asPurchased_kg > 0 &&
+		asPurchased_kg < pack_kg * STORE_SHARE
+	);
+}
+
 function rowOf({ ingredient, asPurchased_kg, pieces, pack_kg, dishes }: Sum): OrderRow {
 	const pack = pack_kg ?? (ingredient.pack_g === null ? null : ingredient.pack_g / 1000);
-	const packs = pack === null || asPurchased_kg === 0 ? null : wholeUp(asPurchased_kg / pack);
+	const from = isFromStore(ingredient, asPurchased_kg, pack) ? "store" : "order";
+	const packs =
+		pack === null || asPurchased_kg === 0 || from === "store" ? null : wholeUp(asPurchased_kg / pack);
 	const order_kg = packs === null || pack === null ? asPurchased_kg : packs * pack;
 	const price = ingredient.pricePerKg_minor;
 	return {
@@ -141,6 +158,7 @@ function rowOf({ ingredient, asPurchased_kg, pieces, pack_kg, dishes }: Sum): Or
 		asPurchased_kg,
 		pieces: Math.ceil(pieces - 1e-9),
 		pack_kg: pack,
+		from,
 		packs,
 		order_kg,
 		cost_minor: price === null || pieces > 0 ? null : order_kg * price,

@@ -82,6 +82,8 @@ export interface TaskWindow {
 	readonly withinHours: boolean;
 	/** Whether it has to be over when the working day before that of its successor closes. */
 	readonly dayBefore: boolean;
+	/** Minute of the day by which it has to be over inside working hours; null where any will do. */
+	readonly byMinute: number | null;
 }
 
 /** A task with its place on the clock, ms since 1970 UTC. */
@@ -95,4 +97,10 @@ export function exactly(minutes: number): Range {
 	return { low: minutes, likely: minutes, high: minutes };
 }
 
-export const AT_ANY_TIME: TaskWindow = { from: null, to: null, withinHours: false, dayBefore: false };
+export const AT_ANY_TIME: TaskWindow = {
+	from: null,
+	to: null,
+	withinHours: false,
+	dayBefore: false,
+	byMinute: null,
+};

@@ -41,8 +41,9 @@ function latestEndFor(task: Task, next: Task, placed: ReadonlyMap<string, Placed
 function put(task: Task, endBy: number, { timeZone, hours }: Clockwork): PlacedTask {
 	const { minutes, window } = task;
 	const by = window.dayBefore ? Math.min(endBy, onDay(endBy, timeZone, hours.closes_min, -1)) : endBy;
+	const working = { ...hours, closes_min: Math.min(hours.closes_min, window.byMinute ?? hours.closes_min) };
 	const latest = window.withinHours
-		? startBefore(latestWorkingStart(by, minutes.planned, timeZone, hours), 0)
+		? startBefore(latestWorkingStart(by, minutes.planned, timeZone, working), 0)
 		: startBefore(by, minutes.planned);
 	return { ...task, start: latest, end: minutesBefore(latest, -minutes.planned) };
 }

@@ -126,6 +126,15 @@ describe("tasks put backwards in an empty kitchen", () => {
 		expect(wallClock(startOf(cold, "reheat"), HOUSE.timeZone).date).toBe("2026-11-28");
 	});
 
+	it("is over by its own minute of the day, where it has one", () => {
+		const night = [
+			task("in", 20, [], { withinHours: true, byMinute: 17 * 60 }),
+			task("sear", 30, [["in", 840]]),
+		];
+		const into = startOf(placeBackwards(night, SERVICE, HOUSE), "in");
+		expect(wallClock(into, HOUSE.timeZone)).toEqual({ date: "2026-11-27", time: "16:40" });
+	});
+
 	it("ends by its own window", () => {
 		const order = [task("order", 0, [], { to: at("2026-11-25", "06:00") }), task("trim", 60, ["order"])];
 		expect(startOf(placeBackwards(order, SERVICE, HOUSE), "order")).toBe(at("2026-11-25", "06:00"));

@@ -45,7 +45,35 @@ function weekday(at: number, timeZone: string): string {
 /** Minutes as a cook says them: "45 min", "2 h 20". */
 export function durationWords(minutes: number): string {
 	const whole = Math.round(minutes);
-	if (whole < 100 && whole !== 60) return `${whole} min`;
+	return whole < 100 && whole !== 60 ? `${whole} min` : inHours(whole);
+}
+
+/** Several that are held against each other, in one form: "45 min" and "95 min", or "1 h 30" and "2 h 10". */
+export function durationsWords(...minutes: readonly number[]): string[] {
+	const whole = minutes.map(Math.round);
+	const short = whole.every((each) => each < 100);
+	return whole.map((each) => (short ? `${each} min` : inHours(each)));
+}
+
+/** "35 to 95 min", "1 h 30 to 2 h 10" */
+export function durationRange(low_min: number, high_min: number): string {
+	const [low, high] = durationsWords(low_min, high_min);
+	return `${low?.endsWith(" min") ? low.slice(0, -4) : low} to ${high}`;
+}
+
+/** As it is said across a kitchen: "a quarter of an hour", "35 minutes", "an hour", "1 h 20". */
+export function spokenDuration(minutes: number): string {
+	const whole = Math.round(minutes);
+	const known: Readonly<Record<number, string>> = {
+		15: "a quarter of an hour",
+		30: "half an hour",
+		45: "three quarters of an hour",
+		60: "an hour",
+	};
+	return known[whole] ?? (whole < 100 ? `${whole} minutes` : inHours(whole));
+}
+
+function inHours(whole: number): string {
 	const [hours, rest] = [Math.floor(whole / 60), whole % 60];
 	return rest === 0 ? `${hours} h` : `${hours} h ${String(rest).padStart(2, "0")}`;
 }

@@ -1,4 +1,13 @@
-export { clockWords, type DayNames, dayNamesFor, dayWords, durationWords } from "./clockWords.ts";
+export {
+	clockWords,
+	type DayNames,
+	dayNamesFor,
+	dayWords,
+	durationRange,
+	durationsWords,
+	durationWords,
+	spokenDuration,
+} from "./clockWords.ts";
 export {
 	fromWallClock,
 	isOpen,

@@ -15,4 +15,4 @@ export {
 	SAME_WITHIN,
 } from "./outcome.ts";
 export { type CookRecord, type Judged, recordOf, type Score, share } from "./record.ts";
-export { CHANGES, type Change, type Situation, situationOf } from "./situation.ts";
+export { CHANGES, type Change, CUTS_ASKED, type Situation, situationOf } from "./situation.ts";

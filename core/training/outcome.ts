@@ -1,4 +1,5 @@
 import { type Braised, braise } from "../braise/index.ts";
+import { seeded, shuffled } from "../random/index.ts";
 import { CHANGES, type Change, type Situation, situationOf } from "./situation.ts";
 
 /** What a cook is asked about the second pan against the first. */
@@ -76,28 +77,53 @@ export interface Question {
 	readonly outcome: Outcome;
 }
 
-/** Tries after which a round is given up on. */
-const MOST_TRIES = 200;
+/** Rounds after which every kind has been asked. */
+const ROUNDS_FOR_ALL = 3;
+/** Draws of one kind among which the clearest is sought. */
+const TRIES = 24;
+/** Of the answers of a round so many at the most are “the same”: nobody wins by always saying so. */
+export const MOST_SAME = 0.4;
 
 /**
- * A round of situations that have clear outcomes, no kind twice while there are others.
+ * A round of situations that have clear outcomes, no kind twice while there are others. Rounds of
+ * seeds that follow each other ask different kinds, so that three of them ask every kind.
  *
  * @param seed  the same round for the same seed
  * @param count how many
  */
 export function roundOf(seed: number, count: number): Question[] {
+	const group = Math.floor(seed / ROUNDS_FOR_ALL);
+	const kinds = shuffled(CHANGES, seeded(group));
+	const first = Math.round(((seed % ROUNDS_FOR_ALL) * kinds.length) / ROUNDS_FOR_ALL);
 	const questions: Question[] = [];
-	const seen = new Set<Change>();
-	for (let tried = 0; questions.length < count && tried < MOST_TRIES; tried += 1) {
-		const situation = situationOf(seed * MOST_TRIES + tried);
-		if (seen.has(situation.change)) continue;
-		const outcome = outcomeOf(situation);
-		if (!outcome || !isClear(outcome)) continue;
-		questions.push({ situation, outcome });
-		seen.add(situation.change);
-		if (seen.size === CHANGES.length) seen.clear();
+	let same = 0;
+	for (let index = 0; questions.length < count && index < 2 * kinds.length; index += 1) {
+		const kind = kinds[(first + index) % kinds.length] as Change;
+		const most = Math.floor(MOST_SAME * QUANTITIES.length * (questions.length + 1)) - same;
+		const question = questionOf(seed, kind, Math.max(0, most));
+		if (!question) continue;
+		questions.push(question);
+		same += sameIn(question);
 	}
 	return questions;
+}
+
+/** The first clear one of a kind with so few answers “the same”; or the one that has fewest of them. */
+function questionOf(seed: number, kind: Change, mostSame: number): Question | null {
+	let best: Question | null = null;
+	for (let tried = 0; tried < TRIES; tried += 1) {
+		const situation = situationOf(seed * TRIES + tried, kind);
+		const outcome = outcomeOf(situation);
+		if (!outcome || !isClear(outcome)) continue;
+		const question = { situation, outcome };
+		if (sameIn(question) <= mostSame) return question;
+		if (!best || sameIn(question) < sameIn(best)) best = question;
+	}
+	return best;
+}
+
+function sameIn({ outcome: { of: value } }: Question): number {
+	return QUANTITIES.filter((quantity) => value[quantity].answer === "same").length;
 }
 
 function isClear({ of: value }: Outcome): boolean {

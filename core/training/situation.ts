@@ -35,15 +35,17 @@ export interface Situation {
 	readonly after: BraiseGiven;
 }
 
-const CUTS_ASKED: readonly Cut[] = [
-	"porkShoulder",
-	"goatShoulder",
-	"muttonNeck",
-	"vealBreast",
-	"duckLeg",
-	"lambShoulder",
-	"gooseLeg",
-];
+/** Cuts that are asked, with the thickness their pieces have, mm. General practice. */
+export const CUTS_ASKED: readonly { readonly cut: Cut; readonly from_mm: number; readonly to_mm: number }[] =
+	[
+		{ cut: "porkShoulder", from_mm: 40, to_mm: 65 },
+		{ cut: "goatShoulder", from_mm: 38, to_mm: 60 },
+		{ cut: "muttonNeck", from_mm: 40, to_mm: 60 },
+		{ cut: "vealBreast", from_mm: 35, to_mm: 50 },
+		{ cut: "duckLeg", from_mm: 35, to_mm: 48 },
+		{ cut: "lambShoulder", from_mm: 38, to_mm: 60 },
+		{ cut: "gooseLeg", from_mm: 38, to_mm: 55 },
+	];
 const PANS_ASKED: readonly { readonly gn: GastronormSize; readonly depth_mm: number }[] = [
 	{ gn: "1/1", depth_mm: 100 },
 	{ gn: "1/1", depth_mm: 150 },
@@ -71,11 +73,11 @@ export function situationOf(seed: number, change?: Change): Situation {
 function panOf(random: Random, kind: Change): BraiseGiven {
 	const pan = pick(PANS_ASKED, random);
 	const most_mm = pan.depth_mm - 30;
-	const thickness_mm = Math.round(within(random, 35, Math.min(65, most_mm)));
+	const { cut, from_mm, to_mm } = pick(CUTS_ASKED, random);
+	const thickness_mm = Math.round(within(random, from_mm, Math.min(to_mm, most_mm)));
 	const layer_l = volumeBelow(pan, thickness_mm);
 	const meat_kg = round(layer_l * within(random, 0.42, 0.58) * MEAT_KG_PER_L, 0.1);
 	const line_mm = thickness_mm * within(random, kind === "lessLiquid" ? 0.85 : 0.6, 1.05);
-	const cut = pick(CUTS_ASKED, random);
 	return {
 		cut,
 		sides: sidesByThickness(pick(PIECE_FORMS, random), thickness_mm, A_PIECE_KG),

@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { braise } from "../braise/index.ts";
+import { thicknessOf } from "../heat/index.ts";
 import { depthOf, volumeBelow } from "../pans/index.ts";
 import { seeded } from "../random/index.ts";
 import {
@@ -8,6 +9,7 @@ import {
 	answerFor,
 	answersApart,
 	CHANGES,
+	CUTS_ASKED,
 	type Judged,
 	outcomeOf,
 	QUANTITIES,
@@ -76,14 +78,37 @@ describe("a round", () => {
 		expect(asked(3)).not.toEqual(asked(4));
 	});
 
-	it("every kind of change comes up, given rounds enough", () => {
-		const random = seeded(5);
-		const seen = new Set(
-			Array.from({ length: 12 }, () => roundOf(Math.floor(random() * 1e6), 6))
-				.flat()
-				.map(({ situation }) => situation.change),
+	it("asks every kind of change in three that follow each other", () => {
+		for (const first of [0, 300, 77_778]) {
+			const rounds = [first, first + 1, first + 2].flatMap((seed) => roundOf(seed, 5));
+			const seen = new Set(rounds.map(({ situation }) => situation.change));
+			expect([...CHANGES].filter((change) => !seen.has(change))).toEqual([]);
+		}
+	});
+
+	it("is not won by always answering the same", () => {
+		const random = seeded(11);
+		for (let each = 0; each < 12; each += 1) {
+			const answers = roundOf(Math.floor(random() * 1e6), 5).flatMap(({ outcome }) =>
+				QUANTITIES.map((quantity) => outcome.of[quantity].answer),
+			);
+			expect(answers).toHaveLength(15);
+			for (const always of ANSWERS) {
+				expect(answers.filter((answer) => answer === always).length).toBeLessThanOrEqual(8);
+			}
+			expect(answers.filter((answer) => answer === "same").length).toBeLessThanOrEqual(7);
+		}
+	});
+
+	it("draws pieces of the cut's own sizes", () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 1e6 }), (seed) => {
+				const { before } = situationOf(seed);
+				const own = CUTS_ASKED.find(({ cut }) => cut === before.cut);
+				expect(thicknessOf(before.sides)).toBeGreaterThanOrEqual((own?.from_mm ?? 0) - 0.5);
+				expect(thicknessOf(before.sides)).toBeLessThanOrEqual((own?.to_mm ?? 0) + 0.5);
+			}),
 		);
-		expect([...CHANGES].filter((change) => !seen.has(change))).toEqual([]);
 	});
 });
 

@@ -2,7 +2,7 @@ import { stillToGo } from "#core/braise";
 import { startAt } from "#core/plan";
 import type { Range } from "#core/quantity";
 import { HOUSE_CODES } from "#core/safety";
-import { durationWords } from "#core/time";
+import { spokenDuration } from "#core/time";
 import type { Cut } from "#core/trade";
 import type { PlaceGiven } from "../Place.ts";
 
@@ -41,7 +41,7 @@ export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
 		{
 			when: at(tender.likely),
 			what: "Likely tender",
-			text: `If it still pulls here, give it ${minutesMore(pulls.likely_min)}, and be ready for ${minutesMore(pulls.high_min)}.`,
+			text: `If it still pulls, give it ${minutesMore(pulls.likely_min)}, and be ready for ${minutesMore(pulls.high_min)}.`,
 		},
 		{
 			when: "Early",
@@ -72,7 +72,7 @@ function earlyWords(
 }
 
 function minutesMore(minutes: number): string {
-	return durationWords(Math.max(STEP_MIN, Math.round(minutes / STEP_MIN) * STEP_MIN));
+	return spokenDuration(Math.max(STEP_MIN, Math.round(minutes / STEP_MIN) * STEP_MIN));
 }
 
 /** Near the boil, °C: the liquid has nothing to gain. */
@@ -81,5 +81,5 @@ const NEAR_BOIL_C = 98;
 function hotterWords(peak_C: number): string {
 	return peak_C >= NEAR_BOIL_C
 		? "A hotter oven gains nothing: the liquid boils already."
-		: "It never boils: every degree below costs time, and turned up it gains some of it.";
+		: "It never boils: every degree below costs time.";
 }

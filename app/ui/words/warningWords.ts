@@ -2,7 +2,7 @@ import { MOST_WAIT_MIN, type PlanWarning, type StockUse } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { ALLERGENS } from "#core/recipe";
 import { COLOUR_C } from "#core/sear";
-import { durationWords } from "#core/time";
+import { durationsWords, durationWords } from "#core/time";
 import { percent, type Reading } from "./reading.ts";
 
 export interface WarningWords {
@@ -142,7 +142,7 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "marinatedTooLong":
 			return {
-				says: `It would lie ${durationWords(warning.minutes)} in the marinade; ${durationWords(warning.longest_min)} is the most.`,
+				says: marinadeWords(warning.minutes, warning.longest_min),
 				remedy: "Start later; too long and the surface goes soft and mealy.",
 			};
 		case "noSearPan":
@@ -224,6 +224,11 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				remedy: "Add trays under Kitchen, or sear in the pan; until then it takes no time in the clock.",
 			};
 	}
+}
+
+function marinadeWords(minutes: number, longest_min: number): string {
+	const [lies, most] = durationsWords(minutes, longest_min);
+	return `It would lie ${lies} in the marinade; ${most} is the most.`;
 }
 
 /** "by half", "by 30 %" */
