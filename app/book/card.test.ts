@@ -5,7 +5,7 @@ import { readBookFile, readKitchen } from "#db";
 import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { compareView } from "./compareView.ts";
-import { type CardHouse, dishCard, planCard } from "./dishCard.ts";
+import { type CardHouse, dishCard, lineNote, planCard } from "./dishCard.ts";
 import { preparationCard } from "./preparationCard.ts";
 
 const NOW = Date.UTC(2026, 10, 24);
@@ -70,8 +70,14 @@ describe("a dish's card", () => {
 
 	it("shows a damped line with what it would be straight, and counts out what is counted", () => {
 		const card = dishCard(dish("Goat"), { basis: "covers", portions: 100 }, house);
-		expect(rowOf(card, "smoked paprika").note).toContain("straight 238 g");
+		expect(rowOf(card, "smoked paprika").note).toContain("straight 240 g");
 		expect(rowOf(card, "bay leaves").note).toMatch(/straight 30 pieces/);
+	});
+
+	it("says while it is written that its line gives more than twice its sauce", () => {
+		const deep = { ...dish("Goat"), braise: { ...dish("Goat").braise, line: { over_mm: 15 } } };
+		expect(lineNote(deep, house)).toMatch(/well covered, leaves [\d.]+ l for 700 ml of sauce/);
+		expect(lineNote({ ...deep, sauce_ml: 900 }, house)).toBeNull();
 	});
 
 	it("says rounding only where it is more than two percent", () => {

@@ -1,7 +1,7 @@
 import { type Cost, costOfPlan } from "#core/cost";
 import type { Kitchen } from "#core/kitchen";
 import { lineWords } from "#core/pans";
-import { type DishOrder, type Plan, plan } from "#core/plan";
+import { type DishOrder, lineGivesTooMuch, type Plan, type PlanWarning, plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
 import { cutWords, LIDS } from "#core/trade";
@@ -52,6 +52,25 @@ function orderFor(recipe: Recipe, size: CardSize, serviceAt: number): DishOrder 
 	}
 }
 
+/** The card is nobody's sitting: its hours, its hands and its wanted portions are not known. */
+const OF_A_SITTING: ReadonlySet<PlanWarning["code"]> = new Set([
+	"beforeOpening",
+	"tooFewFromMeat",
+	"tooFewFromPans",
+	"platesAMinute",
+	"holdHot",
+	"aheadOffer",
+	"searingLong",
+]);
+
+/** What is said of a card while it is written: that its line gives more than its sauce will take. */
+export function lineNote(recipe: Recipe, house: CardHouse): string | null {
+	const much = lineGivesTooMuch(planCard(recipe, { basis: "covers", portions: recipe.portions }, house));
+	if (!much) return null;
+	const { volume } = house.reading;
+	return `The liquid line, ${lineWords(recipe.braise.line)}, leaves ${volume(much.gives_l)} for ${volume(much.sauce_l)} of sauce: more than twice as much. The plan pours what the sauce asks; a lower line says the same on the card.`;
+}
+
 /** A dish's card at one size, ready to read. */
 export function dishCard(recipe: Recipe, size: CardSize, house: CardHouse) {
 	const planned = planCard(recipe, size, house);
@@ -66,8 +85,7 @@ export function dishCard(recipe: Recipe, size: CardSize, house: CardHouse) {
 		steps: stepViews(recipe.steps, planned.batch, planned.order.hands),
 		allergens: allergenView(planned.allergens, kitchen.policy.allergenList),
 		warnings: planned.warnings
-			// The card is nobody's sitting: its hours and its wanted portions are not known.
-			.filter(({ code }) => !["beforeOpening", "tooFewFromMeat", "tooFewFromPans"].includes(code))
+			.filter(({ code }) => !OF_A_SITTING.has(code))
 			.map((warning) => warningWords(warning, reading)),
 		schools: SCHOOL_QUESTIONS.flatMap((question) => {
 			const answer = recipe.schools?.[question];

@@ -2,13 +2,24 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, type SubmitEvent, useMemo, useRef } from "react";
 import { data, Form, redirect } from "react-router";
 import { Refusal } from "#core/check";
-import { cardServes, draftOf, type Ingredient, mainGrams, namesOf, readDraft, readTyped } from "#core/recipe";
+import {
+	cardServes,
+	draftOf,
+	type Ingredient,
+	isPreparation,
+	mainGrams,
+	namesOf,
+	type Recipe,
+	readDraft,
+	readTyped,
+} from "#core/recipe";
 import {
 	discardDraft,
 	Missing,
 	numberDraft,
 	readDraftOf,
 	readIngredients,
+	readKitchen,
 	readRecipe,
 	Stale,
 	saveDraft,
@@ -21,6 +32,7 @@ import { Tape } from "../ui/parts/Tape.tsx";
 import { type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import { fieldWords } from "../ui/words/fieldWords.ts";
 import type { Route } from "./+types/write.route";
+import { type CardHouse, lineNote } from "./dishCard.ts";
 import { draftIn, edited } from "./draftForm.ts";
 import { FieldSheets } from "./writer/FieldSheets.tsx";
 import { LineEditor } from "./writer/LineEditor.tsx";
@@ -34,12 +46,20 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ context, params }: Route.LoaderArgs) {
-	const { store, reading } = await visitOf(context);
+	const { store, reading, house } = await visitOf(context);
 	const [row, known] = await Promise.all([readDraftOf(store.db, params.recipeId), readIngredients(store.db)]);
 	const version = await currentOrNone(store, params.recipeId);
 	if (!row && !version) throw data({ missing: "recipe" }, { status: 404 });
 	const draft = row?.doc ?? (version ? draftOf(version.doc, known) : undefined);
 	if (!draft) throw data({ missing: "draft" }, { status: 404 });
+	const { wrong, doc } = readDraft(draft, known, namesOf(known.values()));
+	const { currency } = house;
+	const costing = async () => ({
+		kitchen: await readKitchen(store.db),
+		reading,
+		currency,
+		menuPrice_minor: null,
+	});
 	return {
 		id: params.recipeId,
 		units: reading.units,
@@ -49,9 +69,20 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		basedOn: row ? row.basedOn : (version?.number ?? null),
 		at: row ? reading.clock(row.at) : "",
 		by: row?.who ?? "",
-		open: readDraft(draft, known, namesOf(known.values())).wrong,
+		open: wrong,
+		lineNote: doc && !isPreparation(doc) ? noteOf(doc, await costing()) : null,
 		known: [...new Set(known.values())],
 	};
+}
+
+/** A card that cannot be planned yet says why elsewhere. */
+function noteOf(doc: Recipe, house: CardHouse): string | null {
+	try {
+		return lineNote(doc, house);
+	} catch (error) {
+		if (error instanceof Refusal) return null;
+		throw error;
+	}
 }
 
 async function currentOrNone(store: HouseVisit["store"], id: string) {
@@ -181,6 +212,11 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 						<NumberSheet wrong={wrong} basedOn={loaderData.basedOn} waits={hand.keeping === "keeping"} />
 						{serves && !serves.agrees ? (
 							<ServesNote draft={draft} card={serves} units={loaderData.units} onChange={change} />
+						) : null}
+						{loaderData.lineNote ? (
+							<Note>
+								<b>▲</b> {loaderData.lineNote}
+							</Note>
 						) : null}
 						<FieldSheets draft={draft} wrong={wrong} onChange={change} />
 						{draft.kind === "dish" ? <SchoolChooser draft={draft} named={named} onChange={change} /> : null}

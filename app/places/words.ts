@@ -35,15 +35,15 @@ export function pieceWeightWords({ piece }: Pick<Recipe, "piece">, reading: Read
 	const from = rounded(piece.weight_g * (1 - PIECE_SPREAD));
 	const to = rounded(piece.weight_g * (1 + PIECE_SPREAD));
 	const mass = (grams: number) => reading.mass(grams / 1000);
-	return `${mass(piece.weight_g)}, from ${mass(from)} to ${mass(to)}`;
+	return `${mass(rounded(piece.weight_g, 5))}, from ${mass(from)} to ${mass(to)}`;
 }
 
 /** Share by which the pieces of a pan may differ and still be done together. General practice. */
 const PIECE_SPREAD = 0.04;
 
 /** To what a butcher's scale is read at a glance, g. */
-function rounded(grams: number): number {
-	const step = grams < 100 ? 1 : grams < 1000 ? 10 : 50;
+function rounded(grams: number, fine = 10): number {
+	const step = grams < 100 ? 1 : grams < 1000 ? fine : 50;
 	return Math.round(grams / step) * step;
 }
 

@@ -11,11 +11,12 @@ import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
-import { plannedDishes } from "../ui/server/planned.server.ts";
+import { plannedSitting } from "../ui/server/planned.server.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/sitting.route";
+import { clashWords } from "./clashWords.ts";
 import { DetailFields } from "./DetailFields.tsx";
 import { DishRow } from "./DishRow.tsx";
 import { dietViews } from "./dietViews.ts";
@@ -31,7 +32,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
 	const reading = anyDay.towards(sitting.serviceAt);
 	const [kitchen, book] = await Promise.all([readKitchen(store.db), readBook(store.db)]);
-	const rows = await plannedDishes(store.db, sitting, kitchen);
+	const { rows, clashes } = await plannedSitting(store.db, sitting, kitchen);
 	const standards = new Map(book.map(({ recipeId, number }) => [recipeId, number]));
 	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);
 	const first = rows
@@ -50,6 +51,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		first: first ? { clock: reading.clock(first.at), task: first.words, dish: first.dish.recipe.name } : null,
 		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
 		dishes: rows.map((row) => dishView(row, sitting.serviceAt, kitchen, reading, standards)),
+		clashes: clashes.map((clash) => clashWords(clash, reading)),
 		diets: dietViews(sitting.diets, rows),
 		typed: {
 			name: sitting.name,
@@ -129,6 +131,21 @@ const Columns = chakra("div", {
 	},
 });
 
+/** What the dishes want at the same time and the kitchen has not. */
+function Clashes({ clashes }: { readonly clashes: readonly string[] }) {
+	return (
+		<Note>
+			<b>▲ Wanted twice at one time</b>
+			<ul>
+				{clashes.map((words) => (
+					<li key={words}>{words}</li>
+				))}
+			</ul>
+			Start one of them earlier, cook it the day before, or put on another pair of hands.
+		</Note>
+	);
+}
+
 export default function SittingPage({ loaderData, actionData: result }: Route.ComponentProps) {
 	const actionData = isNotSent(result) ? undefined : result;
 	const sitting = loaderData;
@@ -196,6 +213,7 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 						) : (
 							<Taken taken={sitting.taken} />
 						)}
+						{sitting.clashes.length > 0 ? <Clashes clashes={sitting.clashes} /> : null}
 						<Diets diets={sitting.diets} />
 						<Sheet display="flex" flexWrap="wrap" gap="12px" alignItems="end">
 							<chakra.div flex="1 1 260px">

@@ -17,6 +17,7 @@ beforeAll(async () => {
 		sitting,
 		rows: demo.tables.filter((table) => table.sitting === sitting).map(({ row }) => row),
 		batches: demo.batches.get(sitting.id) ?? [],
+		clashes: [],
 	}));
 });
 

@@ -75,13 +75,13 @@ function dishTasks({ sitting, rows }: ComingSitting, kitchen: Kitchen, reading: 
 
 /** What is made in the house for a sitting, once for all its dishes. */
 function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task[] {
-	return batches.flatMap(({ id, name, grams, litres, dishes, tasks }) =>
+	return batches.flatMap(({ id, name, grams, litres, pot, dishes, tasks }) =>
 		tasks.map((task) => ({
 			id: `${sitting.id} ${task.id}`,
 			at: task.start,
 			time: reading.time(task.start),
 			place: "Make",
-			task: `Make ${litres === null ? reading.mass(grams / 1000) : reading.volume(litres)} of ${name}`,
+			task: `Make ${litres === null ? reading.mass(grams / 1000) : reading.volume(litres)} of ${name}${pot ? `, ${pot.goes > 1 ? `${pot.goes} fillings of ` : ""}the ${pot.vessel.name}` : ""}`,
 			dish: dishes.join(", "),
 			sitting: sitting.name,
 			to: `/book/${id}`,

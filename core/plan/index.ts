@@ -1,3 +1,4 @@
+export { type BookedTwice, bookedTwice } from "./bookedTwice.ts";
 export { countByType } from "./countByType.ts";
 export { type Basis, COLOUR_WAYS, type ColourWay, type DishOrder } from "./DishOrder.ts";
 export type { PlanWork } from "./dishTasks.ts";
@@ -13,7 +14,7 @@ export { MOST_LOADS, type PanColour, type PlanColour, searTaken } from "./planCo
 export { plan } from "./planDish.ts";
 export type { PlanLine } from "./planLines.ts";
 export { dredgedFlour, isMadeAhead, type PlanLiquid } from "./planLiquid.ts";
-export type { PlanPour } from "./planPour.ts";
+export { lineGivesTooMuch, type PlanPour } from "./planPour.ts";
 export type { PreparedBatch } from "./planPreparations.ts";
 export type { PlanSauce, SauceBody } from "./planSauce.ts";
 export { FIRST_LOOK, MOST_WAIT_MIN, USUAL_REDUCTION } from "./planSauce.ts";

@@ -115,6 +115,22 @@ export function planPour(
 	return { ...pour, poured_l: litresAt(poured), decidedBy, line: poured };
 }
 
+/** A line that gives more than so many times its sauce is more than the card needs. @see model, section B */
+const TOO_MUCH = 2;
+
+/** What a card's line gives when the meat is lifted, where that is more than twice its sauce; null where it is not. */
+export function lineGivesTooMuch({
+	pour,
+	sauce_l,
+}: {
+	readonly pour: PlanPour | null;
+	readonly sauce_l: number;
+}): { readonly gives_l: number; readonly sauce_l: number } | null {
+	if (!pour || sauce_l === 0 || pour.most_l <= pour.least_l) return null;
+	const gives_l = pour.most_l + pour.own_l - pour.steam_l;
+	return gives_l > TOO_MUCH * sauce_l ? { gives_l, sauce_l } : null;
+}
+
 function boiledDown_l(lines: readonly InPan[]): number {
 	return lines.reduce(
 		(sum, { line, measure_ml }) =>

@@ -1,5 +1,6 @@
-import type { Kitchen } from "../kitchen/index.ts";
-import { toBase, UNITS } from "../quantity/index.ts";
+import { heatsItself, type Kitchen, saucePotsOf, type Vessel } from "../kitchen/index.ts";
+import { depthOf, volumeBelow } from "../pans/index.ts";
+import { toBase, UNITS, wholeUp } from "../quantity/index.ts";
 import { gramsOrNull, ingredientOf, makesGrams, type Preparation } from "../recipe/index.ts";
 import {
 	AT_ANY_TIME,
@@ -27,9 +28,34 @@ export interface PreparedBatch {
 	readonly factor: number;
 	/** By when it is wanted, ms since 1970 UTC. */
 	readonly neededBy: number;
+	/** The pot it is cooked in, filled so often; null where it is not poured, or no pot is there. */
+	readonly pot: PotTaken | null;
 	/** Dishes that it is for. */
 	readonly dishes: readonly string[];
 	readonly tasks: readonly PlacedTask[];
+}
+
+/** A pot of the kitchen, and how often it is filled. */
+export interface PotTaken {
+	readonly vessel: Vessel;
+	readonly goes: number;
+}
+
+/** How full a pot may be in which bones and water simmer, as a share of its depth. General practice. */
+const SIMMER_FULL = 0.85;
+
+/** The smallest pot that takes a batch with all that goes into it at once; else the largest, filled more often. */
+function potFor(preparation: Preparation, factor: number, { equipment, known }: Kitchen): PotTaken | null {
+	if (UNITS[preparation.makes.unit].dimension !== "volume") return null;
+	const grams = preparation.lines.reduce(
+		(sum, line) => sum + (gramsOrNull(line, ingredientOf(line, known.byId)) ?? 0),
+		0,
+	);
+	const litres = (grams * factor) / 1000;
+	const holds = ({ shape }: Vessel) => volumeBelow(shape, depthOf(shape) * SIMMER_FULL);
+	const pots = saucePotsOf(equipment).toSorted((a, b) => holds(a) - holds(b));
+	const vessel = pots.find((pot) => holds(pot) >= litres) ?? pots.at(-1);
+	return vessel ? { vessel, goes: Math.max(1, wholeUp(litres / holds(vessel))) } : null;
 }
 
 interface Wanted {
@@ -108,10 +134,12 @@ function batchOf(
 	id: string,
 	preparation: Preparation,
 	{ grams, neededBy, hands, dishes }: Wanted,
-	{ policy }: Kitchen,
+	kitchen: Kitchen,
 ): PreparedBatch {
 	const factor = grams / makesGrams(preparation);
 	const { makes } = preparation;
+	const pot = potFor(preparation, factor, kitchen);
+	const own = pot !== null && heatsItself(pot.vessel);
 	const end = startBefore(neededBy, 0);
 	const task: Task = {
 		id: `${id}/make`,
@@ -123,7 +151,8 @@ function batchOf(
 		after: [],
 		needs: [
 			{ kind: "cooks", count: 1 },
-			{ kind: "burners", count: 1 },
+			...(own ? [] : [{ kind: "burners" as const, count: 1 }]),
+			...(pot ? [{ kind: "pot" as const, typeId: pot.vessel.id, count: 1 }] : []),
 		],
 		window: { ...AT_ANY_TIME, to: end, withinHours: true },
 	};
@@ -137,7 +166,8 @@ function batchOf(
 		factor,
 		neededBy: end,
 		dishes: [...dishes].sort(),
-		tasks: placeBackwards([task], end, policy),
+		pot,
+		tasks: placeBackwards([task], end, kitchen.policy),
 	};
 }
 

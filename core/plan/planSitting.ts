@@ -4,6 +4,7 @@ import type { Kitchen } from "../kitchen/index.ts";
 import type { Oven, OvenLoad } from "../ovens/index.ts";
 import { type ChoosePans, chooseByBids, type PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
+import { type BookedTwice, bookedTwice } from "./bookedTwice.ts";
 import { countByType } from "./countByType.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import type { Plan } from "./Plan.ts";
@@ -26,6 +27,8 @@ export type PlannedDish =
 export interface PlannedSitting {
 	readonly dishes: readonly PlannedDish[];
 	readonly batches: readonly PreparedBatch[];
+	/** What they want at the same time and the kitchen has not. */
+	readonly clashes: readonly BookedTwice[];
 }
 
 type Sized =
@@ -71,7 +74,10 @@ export function planSitting(
 		"dish" in result ? (planned.get(result.id) as PlannedDish) : result,
 	);
 	const plans = results.flatMap((result) => ("plan" in result ? [result.plan] : []));
-	return { dishes: results, batches: planPreparations(plans, kitchen) };
+	const batches = planPreparations(plans, kitchen);
+	const all = [...plans.map(({ recipe, tasks }) => ({ name: recipe.name, tasks })), ...batches];
+	const hands = Math.max(0, ...plans.map(({ order }) => order.hands));
+	return { dishes: results, batches, clashes: bookedTwice(all, kitchen, hands) };
 }
 
 /** What needs most of the oven goes first; where two need as much, their names say which. */

@@ -1,6 +1,6 @@
 import type { Kitchen } from "#core/kitchen";
 import { choosePansWith } from "#core/pans";
-import { type Plan, type PreparedBatch, planSitting } from "#core/plan";
+import { type BookedTwice, type Plan, type PreparedBatch, planSitting } from "#core/plan";
 import { cookedRecipe, orderOf } from "#core/sitting";
 import { type Database, type DishWithRecipe, type Sitting, withRecipes } from "#db";
 import { integerSolver } from "#server/integerSolver";
@@ -19,6 +19,8 @@ export interface PlannedDishRow {
 export interface PlannedSittingRows {
 	readonly rows: readonly PlannedDishRow[];
 	readonly batches: readonly PreparedBatch[];
+	/** What is wanted twice at one time. */
+	readonly clashes: readonly BookedTwice[];
 }
 
 /** A stored sitting with its recipes, planned. */
@@ -58,5 +60,5 @@ export function planDishes(
 		if (result && "plan" in result) return { dish, plan: result.plan };
 		return { dish, refused: result?.refused ?? "" };
 	});
-	return { rows, batches: planned.batches };
+	return { rows, batches: planned.batches, clashes: planned.clashes };
 }
