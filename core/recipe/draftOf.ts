@@ -124,7 +124,8 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 }
 
 function pieceFields({ piece }: Recipe): Partial<Record<DishField, string>> {
-	const weight = { shape: piece.shape, pieceWeight: grams(piece.weight_g) };
+	const stands = piece.shape === "cylinder" && piece.standing === true;
+	const weight = { shape: stands ? "standing" : piece.shape, pieceWeight: grams(piece.weight_g) };
 	if (piece.shape === "block") {
 		return {
 			...weight,

@@ -245,7 +245,8 @@ function pieceOf(fields: FieldReader) {
 	}
 	const diameter_mm = fields.millimetres("diameter");
 	if (shape === "ball") return { shape, diameter_mm, weight_g };
-	return { shape, length_mm: fields.millimetres("length"), diameter_mm, weight_g };
+	const cylinder = { shape: "cylinder", length_mm: fields.millimetres("length"), diameter_mm, weight_g };
+	return shape === "standing" ? { ...cylinder, standing: true } : cylinder;
 }
 
 function marinadeOf(fields: FieldReader) {

@@ -119,6 +119,7 @@ function DishFields(props: FieldSheetsProps) {
 					{choice("shape", "Shape", [
 						["block", "block"],
 						["cylinder", "cylinder, lying"],
+						["standing", "cylinder, on its end"],
 						["ball", "round"],
 					])}
 					{text("pieceWeight", "Weight")}

@@ -74,7 +74,7 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 					y={up(cut.bed_mm + (layer + 1) * pan.pieceHeight_mm)}
 					width={px(piece.length_mm)}
 					height={px(pan.pieceHeight_mm)}
-					rx={pan.round ? px(pan.pieceHeight_mm) / 2 : 12}
+					rx={pan.ball ? px(pan.pieceHeight_mm) / 2 : 12}
 					fill="meat"
 					stroke="meatEdge"
 				/>

@@ -10,6 +10,8 @@ export interface PanDrawing {
 	readonly placed: readonly Placed[];
 	/** Pieces are drawn as discs. */
 	readonly round: boolean;
+	/** Whether it is round from the side too. */
+	readonly ball: boolean;
 	readonly pieceHeight_mm: number;
 	/** Length over the rim, as it is read. */
 	readonly across: string;

@@ -1,6 +1,7 @@
 import {
 	depthOf,
 	insideAt,
+	liesRound,
 	type PanShape,
 	type Piece,
 	packLayer,
@@ -25,7 +26,8 @@ export function panDrawing(
 		floor: insideAt(shape, 0),
 		depth_mm: depthOf(shape),
 		placed,
-		round: laid?.piece.shape === "ball",
+		round: laid !== undefined && liesRound(laid.piece),
+		ball: laid?.piece.shape === "ball",
 		pieceHeight_mm: laid ? pieceHeight(laid.piece) : 0,
 		across: reading.length(rimOf(shape).length_mm),
 		words: `${panWords(shape)} from above, ${laid ? `with ${counted(placed.length, "piece")}` : "empty"}.`,

@@ -68,7 +68,7 @@ function filled(
 		const pan = known.get(held) ?? {
 			...fillOne(candidate.type, load, held, limits),
 			type: candidate.type,
-			capacity: candidate.capacity,
+			capacity: candidate.holds,
 		};
 		known.set(held, pan);
 		return pan;

@@ -2,6 +2,7 @@ import { seeded, shuffled } from "../../random/index.ts";
 import type { PanLimits, PanType } from "../shape/index.ts";
 import { type Counts, filledChoice, leastPoured, type PanChoice, panInLitres } from "./PanChoice.ts";
 import { type Candidate, candidatesFor, DRAWBACK_RUNGS, type PanLoad, rungsOf } from "./panCandidates.ts";
+import { placeMore } from "./placeMore.ts";
 import { tradePans } from "./tradePans.ts";
 
 /** Gives each dish its pans out of one stock. The answers stand in the order of the loads. */
@@ -28,20 +29,44 @@ const FREE: Prices = new Map();
  * them to one that cannot; the orders change too, and the best of all rounds is kept. For one
  * dish it is exact; for more it is close.
  */
-export const chooseByBids: ChoosePans = (loads, stock, limits) => {
+export const chooseByBids: ChoosePans = (loads, stock, limits) =>
+	asReallyFilled(byBids, loads, stock, limits);
+
+/**
+ * Pans are judged by what really goes into them: where a full one could not be carried, it is also
+ * tried with fewer pieces, and the better of both is taken.
+ */
+export function asReallyFilled(
+	choose: ChoosePans,
+	loads: readonly PanLoad[],
+	stock: readonly PanType[],
+	limits: PanLimits,
+): PanChoice[] {
+	const full = choose(loads, stock, limits);
+	const lighter = loads.map((load) => ({ ...load, filledLess: true }));
+	const isOther = lighter.some((load) =>
+		candidatesFor(load, stock, limits).some(({ capacity, holds }) => capacity < holds),
+	);
+	if (!isOther) return full;
+	const less = choose(lighter, stock, limits);
+	return isBetter(less, full) ? less : full;
+}
+
+const byBids: ChoosePans = (loads, stock, limits) => {
 	const alone = chooseApart(loads, stock, limits);
+	const aPan_l = aPanFor(loads, stock, limits);
 	if (isWithin(stock, alone)) return alone;
 	const random = seeded(loads.length);
 	const given = loads.map((_, index) => index);
 	const prices = new Map<string, number>();
 	const attempt = (order: readonly number[]) => {
-		const chosen = inOrder(order, loads, stock, limits, prices);
+		const chosen = inOrder(order, loads, stock, limits, aPan_l, prices);
 		const after = traded(chosen, loads, stock, limits);
 		return isBetter(after, chosen) ? after : chosen;
 	};
 	let best = attempt(given);
 	for (let round = 0; round < ROUNDS; round += 1) {
-		const asked = loads.map((load) => chooseOne(load, stock, limits, prices));
+		const asked = loads.map((load) => chooseOne(load, stock, limits, aPan_l, prices));
 		for (const type of stock) {
 			const short = usedOf(type, asked) - type.stock;
 			if (short > 0) prices.set(type.id, (prices.get(type.id) ?? 0) + DEARER);
@@ -49,15 +74,31 @@ export const chooseByBids: ChoosePans = (loads, stock, limits) => {
 		const tried = attempt(shuffled(given, random));
 		if (isBetter(tried, best)) best = tried;
 	}
-	return best;
+	if (sumOf(best, ({ unplaced }) => unplaced) === 0) return best;
+	const placed = rehung(best, loads, stock, limits, placeMore);
+	const settled = rehung(placed, loads, stock, limits, tradePans);
+	return [placed, settled].reduce((least, tried) => (isBetter(tried, least) ? tried : least), best);
 };
 
-/** After trading, each dish chooses anew among the pans that are now its own. */
+/** Shares the pans out anew between dishes and shelf. */
+type ShareOut = typeof tradePans;
+
 function traded(
 	choices: readonly PanChoice[],
 	loads: readonly PanLoad[],
 	stock: readonly PanType[],
 	limits: PanLimits,
+): PanChoice[] {
+	return rehung(choices, loads, stock, limits, tradePans);
+}
+
+/** The pans shared out anew, each dish filling those that are now its own. */
+function rehung(
+	choices: readonly PanChoice[],
+	loads: readonly PanLoad[],
+	stock: readonly PanType[],
+	limits: PanLimits,
+	shareOut: ShareOut,
 ): PanChoice[] {
 	const held = choices.map((choice) => stock.map((type) => usedOf(type, [choice])));
 	const shelf = stock.map((type) => type.stock - usedOf(type, choices));
@@ -66,7 +107,7 @@ function traded(
 		const kinds = stock.map(({ id }) => candidates.find(({ type }) => type.id === id));
 		return { pieces: load.pieces, kinds };
 	});
-	const after = tradePans(held, shelf, traders);
+	const after = shareOut(held, shelf, traders);
 	return loads.map((load, dish) => {
 		const counts = stock.flatMap((_, kind) => {
 			const candidate = traders[dish]?.kinds[kind];
@@ -82,12 +123,20 @@ export function chooseApart(
 	stock: readonly PanType[],
 	limits: PanLimits,
 ): PanChoice[] {
-	return loads.map((load) => chooseOne(load, stock, limits));
+	const aPan_l = aPanFor(loads, stock, limits);
+	return loads.map((load) => chooseOne(load, stock, limits, aPan_l));
+}
+
+/** What a pan more is held to cost: the same for all dishes of a sitting, by all that is poured. */
+function aPanFor(loads: readonly PanLoad[], stock: readonly PanType[], limits: PanLimits): number {
+	return panInLitres(
+		loads.reduce((sum, load) => sum + leastPoured(load, candidatesFor(load, stock, limits)), 0),
+	);
 }
 
 /** Pans for one dish out of the kitchen's stock. */
 export function choosePans(load: PanLoad, stock: readonly PanType[], limits: PanLimits): PanChoice {
-	return chooseOne(load, stock, limits);
+	return asReallyFilled(chooseApart, [load], stock, limits)[0] as PanChoice;
 }
 
 function inOrder(
@@ -95,12 +144,13 @@ function inOrder(
 	loads: readonly PanLoad[],
 	stock: readonly PanType[],
 	limits: PanLimits,
+	aPan_l: number,
 	prices: Prices,
 ): PanChoice[] {
 	const chosen: PanChoice[] = [];
 	let left = stock;
 	for (const dish of order) {
-		const choice = chooseOne(loads[dish] as PanLoad, left, limits, prices);
+		const choice = chooseOne(loads[dish] as PanLoad, left, limits, aPan_l, prices);
 		chosen[dish] = choice;
 		left = left.map((type) => ({ ...type, stock: type.stock - usedOf(type, [choice]) }));
 	}
@@ -138,6 +188,7 @@ function chooseOne(
 	load: PanLoad,
 	stock: readonly PanType[],
 	limits: PanLimits,
+	aPan_l: number,
 	prices: Prices = FREE,
 ): PanChoice {
 	const candidates = candidatesFor(load, stock, limits);
@@ -150,7 +201,6 @@ function chooseOne(
 		(rungsOf(candidate, count) +
 			count * ((prices.get(candidate.type.id) ?? 0) + candidate.drawback * DRAWBACK_RUNGS)) *
 		RUNG;
-	const aPan_l = panInLitres(leastPoured(load, candidates));
 	const best = cheapest(
 		open,
 		left,

@@ -6,7 +6,7 @@ import type {
 	Terms,
 } from "../../integer/index.ts";
 import type { PanType } from "../shape/index.ts";
-import { type ChoosePans, chooseApart, chooseByBids, isWithin } from "./chooseByBids.ts";
+import { asReallyFilled, type ChoosePans, chooseApart, chooseByBids, isWithin } from "./chooseByBids.ts";
 import { filledChoice, leastPoured, panInLitres } from "./PanChoice.ts";
 import { type Candidate, candidatesFor, type PanLoad } from "./panCandidates.ts";
 
@@ -21,7 +21,7 @@ import { type Candidate, candidatesFor, type PanLoad } from "./panCandidates.ts"
  * @see model, section C
  */
 export function choosePansWith(solve: IntegerSolver): ChoosePans {
-	return (loads, stock, limits) => {
+	const together: ChoosePans = (loads, stock, limits) => {
 		// Where nobody wants the same pans, what is best for each is best for all.
 		const apart = chooseApart(loads, stock, limits);
 		if (isWithin(stock, apart)) return apart;
@@ -43,6 +43,7 @@ export function choosePansWith(solve: IntegerSolver): ChoosePans {
 			),
 		);
 	};
+	return (loads, stock, limits) => asReallyFilled(together, loads, stock, limits);
 }
 
 interface Keyed extends Candidate {

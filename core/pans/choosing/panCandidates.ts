@@ -34,6 +34,8 @@ export interface PanLoad {
 	readonly layers?: number;
 	/** Vegetables under all the pieces together. */
 	readonly bed: Bed;
+	/** Whether a pan that is too heavy or over-full when full is filled less instead. */
+	readonly filledLess?: boolean;
 	/** What the chef has settled. */
 	readonly wishes?: readonly PanWish[];
 }
@@ -41,7 +43,9 @@ export interface PanLoad {
 /** A kind of pan that one dish may use. */
 export interface Candidate {
 	readonly type: PanType;
+	/** Pieces that go into it, and that it holds. */
 	readonly capacity: number;
+	readonly holds: number;
 	/** Share of a gastronorm 1/1 level, and the rungs it reaches up. */
 	readonly share: number;
 	readonly high: number;
@@ -76,22 +80,38 @@ const OVER_LIMIT = 2;
 export const DRAWBACK_RUNGS = 300;
 
 function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
-	const capacity = capacityOf(type.shape, load);
+	const holds = capacityOf(type.shape, load);
+	const capacity = load.filledLess ? lighterCapacity(type, load, holds, limits) : holds;
 	const full = fillOne(type, load, Math.min(capacity, load.pieces), limits);
 	return {
 		type,
 		capacity,
+		holds,
 		share: shelfShare(type.shape),
 		high: rungsHigh(type.shape),
 		below_l: volumeBelow(type.shape, Math.min(full.line_mm, depthOf(type.shape))),
 		wished: load.wishes?.find(({ typeId }) => typeId === type.id)?.count,
-		drawback: drawbackOf(full, !full.warnings.includes("tallPiece"), limits),
+		drawback: drawbackOf(full, limits),
 	};
 }
 
+/** A pan filled to less than this share is not filled less, but left on the shelf. */
+const LEAST_SHARE = 0.6;
+
+/** The most pieces with which a pan has no drawback; all it holds, where that would be too few. */
+function lighterCapacity(type: PanType, load: PanLoad, holds: number, limits: PanLimits): number {
+	const least = Math.ceil(holds * LEAST_SHARE);
+	for (let pieces = Math.min(holds, load.pieces); pieces >= least; pieces -= 1) {
+		if (drawbackOf(fillOne(type, load, pieces, limits), limits) === 0) {
+			return pieces === load.pieces ? holds : pieces;
+		}
+	}
+	return holds;
+}
+
 /** The further over the carrying limit, the worse. */
-function drawbackOf(full: FilledPan, closes: boolean, { liftLimit_kg }: PanLimits): number {
-	if (!closes) return DOES_NOT_CLOSE;
+function drawbackOf(full: FilledPan, { liftLimit_kg }: PanLimits): number {
+	if (full.warnings.includes("tallPiece")) return DOES_NOT_CLOSE;
 	const over = Math.max(0, full.lifted_kg / liftLimit_kg - 1);
 	const isAwkward = full.warnings.includes("overfull") || over > 0;
 	return isAwkward ? AWKWARD + over * OVER_LIMIT : 0;

@@ -1,20 +1,14 @@
+import { type Area, fiveInFive } from "./fiveInFive.ts";
 import { type Cell, HAIR_MM, type Placed, timesIn } from "./layer.ts";
-
-/** A rectangle to be filled: its lower left corner and its sides, mm. */
-interface Area {
-	readonly x: number;
-	readonly y: number;
-	readonly length: number;
-	readonly width: number;
-}
 
 /** From so many cells on an area, cuts are tried one way only: the pattern no longer matters. */
 const MANY_CELLS = 1500;
 
 /**
- * Equal cells in a rectangle, each either way round: the most that five blocks give, one in
- * each corner and one between them, every block of cells turned one way. All places at which
- * a block can end are tried, so a larger area or a smaller cell never takes fewer.
+ * Equal cells in a rectangle, each either way round: the most that five blocks give, one in each
+ * corner and one between them, every block of cells turned one way; and where that is less than the
+ * area would take, each of the five in five again. All places at which a block can end are tried, so a larger area
+ * or a smaller cell never takes fewer.
  *
  * @returns the cells from the lower left corner of the area, mm
  */
@@ -22,8 +16,30 @@ export function packBlocks(length: number, width: number, cell: Cell): Placed[] 
 	const bound = Math.floor((length * width) / (cell.length * cell.width) + HAIR_MM);
 	const plain = [{ x: 0, y: 0, length, width }];
 	if (bound === 0 || countIn(length, width, cell) >= bound) return placeAll(plain, cell);
+	const five = blocksOf(length, width, cell);
+	if (heldBy(five, cell) >= bound) return placeAll(five, cell);
+	const whole = (x: number, y: number) => heldBy(blocksOf(x, y, cell), cell);
+	const again = fiveInFive(length, width, cell, whole)?.flatMap((part) =>
+		blocksOf(part.length, part.width, cell).map((area) => ({
+			...area,
+			x: area.x + part.x,
+			y: area.y + part.y,
+		})),
+	);
+	return placeAll(again && heldBy(again, cell) > heldBy(five, cell) ? again : five, cell);
+}
+
+/** The rectangle in five blocks, or whole where those hold no more. */
+function blocksOf(length: number, width: number, cell: Cell): Area[] {
+	const bound = Math.floor((length * width) / (cell.length * cell.width) + HAIR_MM);
+	const plain = [{ x: 0, y: 0, length, width }];
+	if (bound === 0 || countIn(length, width, cell) >= bound) return plain;
 	const better = bestCuts(length, width, cell, bound);
-	return placeAll(better ? fiveBlocks(length, width, better) : plain, cell);
+	return better ? fiveBlocks(length, width, better) : plain;
+}
+
+function heldBy(areas: readonly Area[], cell: Cell): number {
+	return areas.reduce((sum, { length, width }) => sum + countIn(length, width, cell), 0);
 }
 
 /** Most cells of one way round. */

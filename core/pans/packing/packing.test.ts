@@ -10,9 +10,13 @@ import {
 	type Placed,
 	packLayer,
 	packMixed,
+	pieceBelow,
+	pieceHeight,
 } from "../index.ts";
+import { packBlocks } from "./packBlocks.ts";
 
 const BLOCK: Piece = { shape: "block", length_mm: 85, width_mm: 60, height_mm: 48, weight_g: 258 };
+const BALL: Piece = { shape: "ball", diameter_mm: 50, weight_g: 68 };
 const ONE = { gn: "1/1", depth_mm: 100 } as const;
 
 describe("one layer of equal pieces", () => {
@@ -46,7 +50,7 @@ describe("one layer of equal pieces", () => {
 					packLayer(floor, piece, gap).length,
 				);
 			}),
-			{ numRuns: 300 },
+			{ numRuns: 150 },
 		);
 	});
 
@@ -70,7 +74,7 @@ describe("one layer of equal pieces", () => {
 					packLayer(round, piece, gap).length,
 				);
 			}),
-			{ numRuns: 300 },
+			{ numRuns: 150 },
 		);
 	});
 
@@ -88,6 +92,58 @@ describe("one layer of equal pieces", () => {
 		expect(packLayer(box, ball, 0).length).toBeGreaterThan(90);
 		const round: Floor = { kind: "circle", diameter_mm: 151 };
 		expect(packLayer(round, ball, 0)).toHaveLength(7);
+	});
+
+	it("takes as many rounds as are known to fit", () => {
+		// Radius of the smallest round about so many of radius 1, and side of the smallest square about
+		// so many of diameter 1, rounded up: mathematical constants.
+		const rounds = { 3: 2.16, 5: 2.71, 7: 3.01, 8: 3.31, 9: 3.62, 11: 3.94, 13: 4.25, 14: 4.35, 19: 4.88 };
+		for (const [count, radius] of Object.entries(rounds)) {
+			const floor: Floor = { kind: "circle", diameter_mm: 60 * radius };
+			expect(packLayer(floor, BALL, 10).length, `${count} in a round`).toBeGreaterThanOrEqual(Number(count));
+		}
+		const squares = { 5: 2.42, 6: 2.68, 7: 2.88, 8: 2.95, 10: 3.4, 12: 3.59, 13: 3.75, 14: 3.89, 18: 4.36 };
+		for (const [count, side] of Object.entries(squares)) {
+			const floor: Floor = { kind: "rectangle", length_mm: 60 * side, width_mm: 60 * side };
+			expect(packLayer(floor, BALL, 10).length, `${count} in a square`).toBeGreaterThanOrEqual(Number(count));
+		}
+	});
+
+	it("five blocks in five: one more where simpler patterns end one short", () => {
+		expect(packBlocks(467.46, 524.7, { length: 132.51, width: 80.81 })).toHaveLength(21);
+		expect(packBlocks(282.87, 272.48, { length: 102.91, width: 75.19 })).toHaveLength(9);
+	});
+
+	it("loses no piece to a rounded corner that does not stand in it", () => {
+		const floor = insideAt({ gn: "2/3", depth_mm: 100 }, 0);
+		if (floor.kind !== "rectangle") throw new Error("a gastronorm is a rectangle");
+		fc.assert(
+			fc.property(mm(60, 140), mm(50, 120), mm(0, 8), (length_mm, width_mm, gap) => {
+				const piece: Piece = { shape: "block", length_mm, width_mm, height_mm: 40, weight_g: 300 };
+				const square: Floor = { kind: "rectangle", length_mm: floor.length_mm, width_mm: floor.width_mm };
+				const laid = packLayer(floor, piece, gap);
+				const without = packLayer(square, piece, gap);
+				expect(laid.length).toBeGreaterThanOrEqual(without.length - 4);
+				const clear = without.every((placed) => outside(floor, placed, false, without.length === 1) <= 1e-6);
+				if (clear) expect(laid).toHaveLength(without.length);
+			}),
+			{ numRuns: 150 },
+		);
+	});
+
+	it("a cylinder on its end takes a round, a lying one a bar", () => {
+		const lying = { shape: "cylinder", length_mm: 120, diameter_mm: 60, weight_g: 350 } as const;
+		const floor = insideAt(ONE, 0);
+		const upright = packLayer(floor, { ...lying, standing: true }, 10);
+		expect(upright.length).toBe(
+			packLayer(floor, { shape: "ball", diameter_mm: 60, weight_g: 350 }, 10).length,
+		);
+		expect(upright.length).toBeGreaterThan(packLayer(floor, lying, 10).length);
+		expect(pieceHeight({ ...lying, standing: true })).toBe(120);
+		expect(pieceBelow({ ...lying, standing: true }, 30)).toBeCloseTo(
+			pieceBelow({ ...lying, standing: true }, 120) / 4,
+			9,
+		);
 	});
 
 	it("a joint that only just lies in the pan is laid there alone", () => {

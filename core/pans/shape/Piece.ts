@@ -8,12 +8,24 @@ export const MEAT_KG_PER_L = 1.05;
 /** Length and width the piece takes on the floor of the pan, mm. */
 export function footprint(piece: Piece): { length_mm: number; width_mm: number } {
 	if (piece.shape === "block") return piece;
-	if (piece.shape === "ball") return { length_mm: piece.diameter_mm, width_mm: piece.diameter_mm };
+	if (piece.shape === "ball" || piece.standing) {
+		return { length_mm: piece.diameter_mm, width_mm: piece.diameter_mm };
+	}
 	return { length_mm: piece.length_mm, width_mm: piece.diameter_mm };
 }
 
+/** Whether it takes a round on the floor of the pan: a ball, or a cylinder on its end. */
+export function liesRound(piece: Piece): boolean {
+	return piece.shape === "ball" || isStanding(piece);
+}
+
+function isStanding(piece: Piece): boolean {
+	return piece.shape === "cylinder" && piece.standing === true;
+}
+
 export function pieceHeight(piece: Piece): number {
-	return piece.shape === "block" ? piece.height_mm : piece.diameter_mm;
+	if (piece.shape === "block") return piece.height_mm;
+	return piece.shape === "cylinder" && piece.standing ? piece.length_mm : piece.diameter_mm;
 }
 
 /** Thickness that heat has to cross: the shortest way through the piece, mm. */
@@ -28,7 +40,9 @@ export function pieceThickness(piece: Piece): number {
  */
 export function pieceBelow(piece: Piece, height_mm: number): number {
 	const share = Math.min(Math.max(height_mm / pieceHeight(piece), 0), 1);
-	return (piece.weight_g / 1000 / MEAT_KG_PER_L) * shareBelow(piece.shape, share);
+	return (
+		(piece.weight_g / 1000 / MEAT_KG_PER_L) * (isStanding(piece) ? share : shareBelow(piece.shape, share))
+	);
 }
 
 /** Litres of one piece below a height above the floor, on the average of the layers it may lie in. */

@@ -35,7 +35,15 @@ export {
 	volumeBelow,
 } from "./PanShape.ts";
 export { type PanType, RUNG_MM, rungsHigh, shelfShare } from "./PanType.ts";
-export { footprint, layeredBelow, MEAT_KG_PER_L, pieceBelow, pieceHeight, pieceThickness } from "./Piece.ts";
+export {
+	footprint,
+	layeredBelow,
+	liesRound,
+	MEAT_KG_PER_L,
+	pieceBelow,
+	pieceHeight,
+	pieceThickness,
+} from "./Piece.ts";
 export { LEAST_LINE, lineAtHeight, lineForLitres } from "./pour.ts";
 export {
 	BoxPan,

@@ -48,12 +48,13 @@ export const Block = Type.Object({
 	height_mm: Millimetres,
 	weight_g: Grams,
 });
-/** Lying on its side. */
+/** Lying on its side, or standing on its end. */
 export const Cylinder = Type.Object({
 	shape: Type.Literal("cylinder"),
 	length_mm: Millimetres,
 	diameter_mm: Millimetres,
 	weight_g: Grams,
+	standing: Type.Optional(Type.Boolean()),
 });
 export const Ball = Type.Object({
 	shape: Type.Literal("ball"),
