@@ -104,7 +104,7 @@ describe.each(["by bids", "as an integer programme"])("choosing pans %s", (way) 
 		const [one] = STOCK;
 		const stock = [
 			{ ...(one as PanType), stock: 9 },
-			{ ...(STOCK[1] as PanType), stock: 30 },
+			{ ...(STOCK[1] as PanType), stock: 4 },
 		];
 		const full = choose([load(22)], stock.slice(0, 1), { ...LIMITS, liftLimit_kg: 99 })[0]?.pans[0];
 		const limits = { ...LIMITS, liftLimit_kg: (full?.lifted_kg ?? 0) - 0.5 };
