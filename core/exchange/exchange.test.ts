@@ -313,7 +313,7 @@ describe("schema.org", () => {
 			goat.lines.map(({ ingredient: id, amount, unit }) => [id, { amount, unit }]),
 		);
 		expect(draft.fields.portions).toBe("10");
-		expect(notCarried).toEqual(expect.arrayContaining(["prepTime", "author"]));
+		expect(notCarried).toEqual(expect.arrayContaining(["version", "author"]));
 	});
 
 	it("takes instructions as text, as steps or in sections, and drops markup", () => {
@@ -324,6 +324,92 @@ describe("schema.org", () => {
 			recipe([{ "@type": "HowToSection", itemListElement: [{ text: "Cut." }, "Braise."] }]).steps,
 		).toHaveLength(2);
 		expect(recipe([]).fields.name).toBe("Stew");
+	});
+
+	const NECK = { name: "Neck", recipeIngredient: ["1 kg neck"] };
+
+	it.each([
+		["alone", NECK],
+		["by the address of its type", { ...NECK, "@type": "https://schema.org/Recipe" }],
+		["what a page is about", { "@type": "WebPage", mainEntity: { ...NECK, "@type": ["Recipe", "Thing"] } }],
+		["an item of a list", { "@type": "ItemList", itemListElement: [{ "@type": "ListItem", item: NECK }] }],
+		["in lists of lists", [[{ "@graph": [[{ ...NECK, "@type": "schema:Recipe" }]] }]]],
+	])("is found %s", (_, json) => {
+		const typed = JSON.parse(JSON.stringify(json), (_key, value) =>
+			value?.name === "Neck" && !value["@type"] ? { ...value, "@type": "Recipe" } : value,
+		);
+		expect(recipesInJsonLd(typed).map(({ name }) => name)).toEqual(["Neck"]);
+	});
+
+	it.each([
+		["10", "10"],
+		["1,200 portions", "1200"],
+		["2 dozen", "24"],
+		[["Serves 8", "8 plates"], "8"],
+		[{ "@type": "QuantitativeValue", value: 12, unitText: "servings" }, "12"],
+	])("reads a yield of %j as %s portions", (recipeYield, portions) => {
+		expect(fromJsonLd({ ...NECK, recipeYield }).draft.fields.portions).toBe(portions);
+	});
+
+	it("tells a yield that is a weight, and does not take it for portions", () => {
+		const { draft, notCarried } = fromJsonLd({ ...NECK, recipeYield: "3 kg" });
+		expect(draft.fields.portions).toBe("10");
+		expect(notCarried.join()).toContain("3 kg");
+	});
+
+	it("reads one thing where a list is usual, entities, HTML lists and quantities apart", () => {
+		const { draft } = fromJsonLd({
+			...NECK,
+			name: "Neck &amp; barley &frac12;",
+			recipeIngredient: {
+				"@type": "HowToSupply",
+				name: "barley",
+				requiredQuantity: { "@type": "QuantitativeValue", value: 500, unitCode: "GRM" },
+			},
+			recipeInstructions: "<ol><li>Cut &amp; dry.</li><li>Braise<br>slowly.</li></ol>",
+		});
+		expect(draft.fields.name).toBe("Neck & barley ½");
+		expect(draft.lines.map(({ text }) => text)).toEqual(["500 g barley"]);
+		expect(draft.steps.map(({ text }) => text)).toEqual(["Cut & dry.", "Braise", "slowly."]);
+		const listed = {
+			"@type": "ItemList",
+			itemListElement: [{ "@type": "HowToSection", name: "Meat", steps: [[{ text: "Cut." }]] }],
+		};
+		expect(fromJsonLd({ ...NECK, recipeInstructions: listed }).draft.steps.map(({ text }) => text)).toEqual([
+			"Meat: Cut.",
+		]);
+	});
+
+	it("takes durations into the steps: of a step its own, of the whole first work and last waiting", () => {
+		const own = [{ "@type": "HowToStep", text: "Braise.", performTime: "PT2H30M" }];
+		expect(fromJsonLd({ ...NECK, recipeInstructions: own }).draft.steps[0]?.waiting).toBe("150");
+		const { steps } = fromJsonLd({
+			...NECK,
+			prepTime: "PT25M",
+			cookTime: "P0DT3H",
+			recipeInstructions: ["Cut.", "Sear.", "Braise."],
+		}).draft;
+		expect(steps.map(({ handsOn, waiting }) => [handsOn, waiting])).toEqual([
+			["25", "0"],
+			["0", "0"],
+			["0", "180"],
+		]);
+	});
+
+	it("lists everything that it cuts or drops", () => {
+		const { draft, notCarried } = fromJsonLd({
+			name: "n".repeat(150),
+			recipeIngredient: Array.from({ length: 230 }, (_, index) => `${index} g salt`),
+			recipeInstructions: ["s".repeat(700)],
+			nutrition: {},
+		});
+		expect(draft.lines).toHaveLength(200);
+		expect(notCarried).toEqual([
+			"nutrition",
+			"the name is cut to 120 characters",
+			"ingredients beyond the first 200: 30 dropped",
+			"step 1 is cut to 600 characters",
+		]);
 	});
 
 	it("what has no name or no ingredients is refused", () => {

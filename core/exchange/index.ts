@@ -8,12 +8,10 @@ export {
 } from "./BookFile.ts";
 export { ingredientsToCsv, isCsv, pricesToCsv, readCsv } from "./csv.ts";
 export { type Decoded, decodeText } from "./decodeText.ts";
+export { type FromJsonLd, fromJsonLd, recipesInJsonLd } from "./fromJsonLd.ts";
 export {
-	type FromJsonLd,
-	fromJsonLd,
 	NOT_IN_JSON_LD,
 	type RecipeJsonLd,
-	recipesInJsonLd,
 	toJsonLd,
 	toMarkdown,
 } from "./jsonLd.ts";

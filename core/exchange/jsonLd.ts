@@ -1,11 +1,6 @@
 import { usualMinutes } from "../braise/index.ts";
-import { refuse } from "../check/index.ts";
 import { formatQuantity, readable } from "../quantity/index.ts";
 import {
-	type Draft,
-	emptyDraft,
-	emptyLine,
-	emptyStep,
 	type Ingredient,
 	ingredientOf,
 	isPreparation,
@@ -72,115 +67,6 @@ export function toJsonLd(
 
 function isoMinutes(minutes: number): string {
 	return `PT${Math.round(minutes)}M`;
-}
-
-/** A recipe from elsewhere as a draft, and what of it could not be carried. */
-export interface FromJsonLd {
-	readonly draft: Draft;
-	readonly notCarried: readonly string[];
-}
-
-/** Fields that are read; anything else that is there is listed as not carried. */
-const READ = new Set([
-	"@context",
-	"@type",
-	"@id",
-	"name",
-	"description",
-	"keywords",
-	"recipeYield",
-	"recipeIngredient",
-	"ingredients",
-	"recipeInstructions",
-	"url",
-	"mainEntityOfPage",
-]);
-
-/** Every schema.org Recipe inside some JSON: alone, in a list, or in a graph. */
-export function recipesInJsonLd(json: unknown): Record<string, unknown>[] {
-	const found: Record<string, unknown>[] = [];
-	const look = (value: unknown, depth: number): void => {
-		if (depth > 6 || value === null || typeof value !== "object") return;
-		if (Array.isArray(value)) {
-			for (const item of value) look(item, depth + 1);
-			return;
-		}
-		const thing = value as Record<string, unknown>;
-		if (isRecipe(thing["@type"])) found.push(thing);
-		else look(thing["@graph"], depth + 1);
-	};
-	look(json, 0);
-	return found;
-}
-
-function isRecipe(type: unknown): boolean {
-	return type === "Recipe" || (Array.isArray(type) && type.includes("Recipe"));
-}
-
-/**
- * A schema.org Recipe as a draft: name, words, yield, ingredients line by line as they
- * were written, and instructions as steps. Everything a braise needs beside that stands
- * at its usual figure, to be corrected.
- *
- * @throws {Refusal} when it has no name or no ingredients
- */
-export function fromJsonLd(given: Record<string, unknown>): FromJsonLd {
-	const name = words(given.name);
-	if (name === "") throw refuse("name", "is missing; a recipe has one");
-	const lines = texts(given.recipeIngredient ?? given.ingredients);
-	if (lines.length === 0) throw refuse("recipeIngredient", "is missing; a list of ingredients is needed");
-	const steps = instructionsIn(given.recipeInstructions);
-	const empty = emptyDraft("dish");
-	const portions = /\d+/.exec(texts(given.recipeYield)[0] ?? "")?.[0];
-	return {
-		draft: {
-			...empty,
-			fields: {
-				...empty.fields,
-				name: name.slice(0, 120),
-				summary: words(given.description).slice(0, 400),
-				tags: texts(given.keywords).join(", ").slice(0, 400),
-				...(portions ? { portions } : {}),
-			},
-			lines: lines
-				.slice(0, 200)
-				.map((text, index) => ({ ...emptyLine(`l${index + 1}`), text: text.slice(0, 300) })),
-			steps: steps
-				.slice(0, 100)
-				.map((text, index) => ({ ...emptyStep(`s${index + 1}`, "build"), text: text.slice(0, 600) })),
-		},
-		notCarried: Object.keys(given).filter((field) => !READ.has(field)),
-	};
-}
-
-/** Plain words: no markup, single spaces. */
-function words(value: unknown): string {
-	if (typeof value !== "string" && typeof value !== "number") return "";
-	return String(value)
-		.replace(/<[^>]*>/g, " ")
-		.replace(/\s+/g, " ")
-		.trim();
-}
-
-function texts(value: unknown): string[] {
-	const all = Array.isArray(value) ? value : [value];
-	return all.map(words).filter((text) => text !== "");
-}
-
-function instructionsIn(value: unknown): string[] {
-	if (typeof value === "string") {
-		return value
-			.split(/\r?\n+/)
-			.map(words)
-			.filter((text) => text !== "");
-	}
-	if (!Array.isArray(value)) return [];
-	return value.flatMap((item: unknown) => {
-		if (typeof item === "string") return texts(item);
-		const { text, name, itemListElement } = (item ?? {}) as Record<string, unknown>;
-		if (itemListElement !== undefined) return instructionsIn(itemListElement);
-		return texts(text ?? name);
-	});
 }
 
 /** A card as Markdown, at its own size. */
