@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, redirect } from "react-router";
 import { Refusal } from "#core/check";
+import { measuresOf } from "#core/quantity";
 import { applyImport, dropStage, freeRecipeId, readStage, saveDraft } from "#db";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
@@ -8,6 +9,7 @@ import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../
 import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/importPreview.route";
+import { changeField } from "./draftEdits.ts";
 import { planOfStage, planView, signatureOf, type Understood, understand } from "./importView.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -56,14 +58,15 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 /** Thrown out of the transaction when the book has changed since the plan was looked at. */
 class OtherPlan extends Error {}
 
-async function take({ store, who }: HouseVisit, stageId: string, signature: string) {
+async function take({ store, who, reading }: HouseVisit, stageId: string, signature: string) {
 	const stage = await foundOr404(readStage(store.db, stageId), "file that is held");
 	const understood = await understand(store.db, stage);
 	if (understood.kind === "none") return data({ problem: understood.why }, { status: 400 });
 	if (understood.kind === "drafts") {
 		for (const { draft, name } of understood.drafts) {
 			const id = await freeRecipeId(store.db, name);
-			await saveDraft(store, id, 0, draft, { who, basedOn: null });
+			const own = changeField(draft, "measures", measuresOf(reading.units));
+			await saveDraft(store, id, 0, own, { who, basedOn: null });
 		}
 	} else {
 		try {

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
 import { data, Form, redirect } from "react-router";
 import { Name, oneOf } from "#core/check";
+import { measuresOf } from "#core/quantity";
 import { emptyDraft } from "#core/recipe";
 import { freeRecipeId, saveDraft } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
@@ -16,12 +17,13 @@ export const meta: Route.MetaFunction = () => [{ title: "Write a recipe · Book"
 const NewForm = Type.Object({ name: Name, kind: oneOf(["dish", "preparation"] as const) });
 
 export async function action({ context, request }: Route.ActionArgs) {
-	const { store, who } = await visitOf(context);
+	const { store, who, reading } = await visitOf(context);
 	const read = readForm(NewForm, await request.formData());
 	if ("wrong" in read) return data(read, { status: 400 });
 	const { name, kind } = read.value;
 	const id = await freeRecipeId(store.db, name);
-	await saveDraft(store, id, 0, changeField(emptyDraft(kind), "name", name), { who, basedOn: null });
+	const draft = changeField(emptyDraft(kind), "measures", measuresOf(reading.units));
+	await saveDraft(store, id, 0, changeField(draft, "name", name), { who, basedOn: null });
 	return redirect(`/book/${id}/write`);
 }
 

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, type SubmitEvent, useMemo, useRef } from "react";
 import { data, Form, redirect } from "react-router";
 import { Refusal } from "#core/check";
+import { measuresOf } from "#core/quantity";
 import {
 	cardServes,
 	draftOf,
@@ -33,6 +34,7 @@ import { type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import { fieldWords } from "../ui/words/fieldWords.ts";
 import type { Route } from "./+types/write.route";
 import { type CardHouse, lineNote } from "./dishCard.ts";
+import { changeField } from "./draftEdits.ts";
 import { draftIn, edited } from "./draftForm.ts";
 import { FieldSheets } from "./writer/FieldSheets.tsx";
 import { LineEditor } from "./writer/LineEditor.tsx";
@@ -50,8 +52,10 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 	const [row, known] = await Promise.all([readDraftOf(store.db, params.recipeId), readIngredients(store.db)]);
 	const version = await currentOrNone(store, params.recipeId);
 	if (!row && !version) throw data({ missing: "recipe" }, { status: 404 });
-	const draft = row?.doc ?? (version ? draftOf(version.doc, known) : undefined);
-	if (!draft) throw data({ missing: "draft" }, { status: 404 });
+	const found = row?.doc ?? (version ? draftOf(version.doc, known) : undefined);
+	if (!found) throw data({ missing: "draft" }, { status: 404 });
+	// Whoever begins to write says whose pints are meant; for all who write on it stays so.
+	const draft = row ? found : changeField(found, "measures", measuresOf(reading.units));
 	const { wrong, doc } = readDraft(draft, known, namesOf(known.values()));
 	const { currency } = house;
 	const costing = async () => ({

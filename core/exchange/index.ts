@@ -24,4 +24,5 @@ export {
 	sorted,
 	type Verdict,
 } from "./planImport.ts";
+export { publishedSchema } from "./publishedSchema.ts";
 export { type BookRead, MOST_ENTRIES, type NotRead, readBookText } from "./readBookText.ts";

@@ -1,6 +1,6 @@
 import { written } from "./numbers.ts";
 import type { Quantity } from "./parseQuantity.ts";
-import { type Dimension, fromBase, UNITS, type UnitName, type UnitSystem } from "./units.ts";
+import { type Dimension, fromBase, UNITS, type Unit, type UnitName, type UnitSystem } from "./units.ts";
 
 /**
  * A quantity written so that reading it back gives exactly the same.
@@ -9,7 +9,8 @@ import { type Dimension, fromBase, UNITS, type UnitName, type UnitSystem } from 
  */
 export function formatQuantity({ amount, unit }: Quantity): string {
 	const digits = written(amount);
-	const { symbol } = UNITS[unit];
+	const { symbol: plain, told }: Unit = UNITS[unit];
+	const symbol = told ?? plain;
 	return symbol === "" ? digits : `${digits} ${symbol}`;
 }
 

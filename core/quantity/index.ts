@@ -5,8 +5,11 @@ export { parseQuantity, type Quantity, takeQuantity } from "./parseQuantity.ts";
 export { parseWeight } from "./parseWeight.ts";
 export type { Range } from "./Range.ts";
 export {
+	type CountryMeasures,
 	type Dimension,
 	fromBase,
+	MEASURES,
+	measuresOf,
 	toBase,
 	UNITS,
 	type Unit,

@@ -1,6 +1,6 @@
 import { refuse } from "../check/index.ts";
 import { numbersIn, Unclear } from "./numbers.ts";
-import { type Dimension, toBase, UNITS, type UnitName, unitNamed } from "./units.ts";
+import { type CountryMeasures, type Dimension, toBase, UNITS, type UnitName, unitNamed } from "./units.ts";
 
 export interface Quantity {
 	readonly amount: number;
@@ -37,14 +37,15 @@ const AMOUNT = new RegExp(
  * A comma and a point are both decimal marks ("0,5") and marks between thousands ("1,200,000").
  * "1,200 g" could be either, and says so.
  *
+ * @param measures whose pints, fluid ounces, quarts and gallons bare ones are
  * @returns the quantity, the text that follows it and, where its number could be two things, both;
  *          undefined when the text does not start with a number
  */
-export function takeQuantity(text: string): Taken | undefined {
+export function takeQuantity(text: string, measures: CountryMeasures = "us"): Taken | undefined {
 	const plain = spellOut(text);
-	const first = takeOne(plain);
+	const first = takeOne(plain, measures);
 	if (!first) return undefined;
-	const second = takeOne(first.rest.trimStart());
+	const second = takeOne(first.rest.trimStart(), measures);
 	if (!second || !continues(first.quantity, second.quantity)) return first;
 	const whole = toBase(first.quantity.amount, first.quantity.unit);
 	const part = toBase(second.quantity.amount, second.quantity.unit);
@@ -92,14 +93,14 @@ function spellOut(text: string): string {
 		.trim();
 }
 
-function takeOne(text: string): Taken | undefined {
+function takeOne(text: string, measures: CountryMeasures): Taken | undefined {
 	const match = AMOUNT.exec(text);
 	if (!match) return undefined;
 	const amounts = amountsOf(match);
 	const [amount] = amounts;
 	if (amount === undefined || !Number.isFinite(amount)) return undefined;
 	return {
-		...takeUnit(text.slice(match[0].length), amount),
+		...takeUnit(text.slice(match[0].length), amount, measures),
 		unclear: amounts.length > 1 ? amounts : [],
 	};
 }
@@ -112,12 +113,17 @@ function amountsOf(match: RegExpExecArray): number[] {
 	return wholes.map((value) => (fractionSign ? -1 : 1) * (value + fraction));
 }
 
-/** The longest run of up to two words that names a unit; none leaves a count. */
-function takeUnit(text: string, amount: number): { quantity: Quantity; rest: string } {
+/** The longest run of up to three words that names a unit; none leaves a count. */
+function takeUnit(
+	text: string,
+	amount: number,
+	measures: CountryMeasures,
+): { quantity: Quantity; rest: string } {
+	const three = /^\s*((?:us|uk|imp|imperial)\s+[^\s\d,;()]+\.?\s+[^\s\d,;()]+)(?=$|[\s,;()])/i.exec(text);
 	const two = /^\s*([^\s\d,;()]+\.?\s+[^\s\d,;()]+)(?=$|[\s,;()])/.exec(text);
 	const written = /^\s*([°"″×]?[^\s\d,;()"″/]*)(?=$|[\s,;()\d/])/.exec(text);
-	for (const match of [two, written]) {
-		const named = match?.[1] ? unitNamed(match[1]) : undefined;
+	for (const match of [three, two, written]) {
+		const named = match?.[1] ? unitNamed(match[1], measures) : undefined;
 		if (match && named) {
 			return { quantity: { amount, unit: named }, rest: text.slice(match[0].length) };
 		}
@@ -131,6 +137,8 @@ function continues(first: Quantity, second: Quantity): boolean {
 		["lb", "oz"],
 		["gal", "qt"],
 		["qt", "pt"],
+		["ukGal", "ukQt"],
+		["ukQt", "ukPt"],
 		["cup", "tbsp"],
 	];
 	return pairs.some(([large, small]) => first.unit === large && second.unit === small);

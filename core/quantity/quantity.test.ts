@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import {
 	formatQuantity,
 	gramsOf,
+	MEASURES,
 	millilitresOf,
 	parseQuantity,
 	readable,
@@ -118,5 +119,27 @@ describe("weight and volume", () => {
 	it("says what is missing rather than guess a density", () => {
 		expect(() => gramsOf({ amount: 1, unit: "l" })).toThrow("density: is not known");
 		expect(() => gramsOf({ amount: 2, unit: "cm" })).toThrow("a length was given");
+	});
+});
+
+describe("measures that two countries call by one name", () => {
+	it("are those of the reader's country, and say which", () => {
+		const bare = (measures: "us" | "uk") => takeQuantity("2 pints", measures)?.quantity;
+		expect(bare("us")).toEqual({ amount: 2, unit: "pt" });
+		expect(bare("uk")).toEqual({ amount: 2, unit: "ukPt" });
+		expect(toBase(1, "ukPt")).toBeCloseTo(568.26125, 6);
+		expect(toBase(1, "pt")).toBeCloseTo(473.176473, 6);
+		expect(formatQuantity({ amount: 2, unit: "pt" })).toBe("2 US pt");
+		expect(formatQuantity({ amount: 2, unit: "ukPt" })).toBe("2 UK pt");
+	});
+
+	it.each([
+		["1 US pint of stock", "pt"],
+		["1 imperial pint of stock", "ukPt"],
+		["3 UK fl oz stock", "ukFloz"],
+		["3 us fl. oz stock", "floz"],
+		["2 imp gallons", "ukGal"],
+	] as const)("%s is its own whoever reads it", (text, unit) => {
+		for (const measures of MEASURES) expect(takeQuantity(text, measures)?.quantity.unit).toBe(unit);
 	});
 });

@@ -61,6 +61,8 @@ export const DISH_FIELDS = {
 	name: "",
 	summary: "",
 	tags: "",
+	/** Whose pints bare ones are: us or uk; empty means us. */
+	measures: "",
 	cut: "porkShoulder",
 	portions: "10",
 	portionBy: "weight",
@@ -107,6 +109,7 @@ export const PREPARATION_FIELDS = {
 	name: "",
 	summary: "",
 	tags: "",
+	measures: "",
 	category: "stock",
 	makes: "5 l",
 	density: "",

@@ -1,4 +1,5 @@
 import {
+	type CountryMeasures,
 	formatQuantity,
 	numbersIn,
 	type Quantity,
@@ -39,12 +40,17 @@ export type SaidOfLine = Pick<
  * down, its trim, when it joins late, that it is cooked apart or belongs to the marinade is
  * taken as that; the rest is preparation.
  *
- * @param named ingredients by every name they go by, from `namesOf`
+ * @param named    ingredients by every name they go by, from `namesOf`
+ * @param measures whose pints, fluid ounces, quarts and gallons bare ones are
  */
-export function readLine(text: string, named: ReadonlyMap<string, Ingredient>): LineRead {
+export function readLine(
+	text: string,
+	named: ReadonlyMap<string, Ingredient>,
+	measures: CountryMeasures = "us",
+): LineRead {
 	const heap = HEAPED.exec(text.trim().replace(BEFORE, ""));
 	const line = heap ? `${heap[1]}${heap[3]}` : text.trim().replace(BEFORE, "");
-	const taken = takeAmount(line);
+	const taken = takeAmount(line, measures);
 	const rest = (taken?.rest ?? line).replace(/^[\s.,]*(of\s+)?/i, "").trim();
 	const unclear =
 		taken && taken.unclear.length > 0
@@ -79,9 +85,9 @@ const TIMES = /^(\d+)\s*[x×]\s*(?=[\d.½⅓⅔¼¾])/i;
 const HELD_IN = /^\s*(?:tins?|cans?|packs?|packets?|jars?|bottles?|cartons?|bags?)\b/i;
 
 /** An amount as cooks write it: several times over, or said again in other units. */
-function takeAmount(line: string): ReturnType<typeof takeQuantity> {
+function takeAmount(line: string, measures: CountryMeasures): ReturnType<typeof takeQuantity> {
 	const times = TIMES.exec(line);
-	const taken = takeQuantity(times ? line.slice(times[0].length) : line);
+	const taken = takeQuantity(times ? line.slice(times[0].length) : line, measures);
 	if (!taken) return undefined;
 	const { quantity } = taken;
 	const count = times ? Number(times[1]) : 1;

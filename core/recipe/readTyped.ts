@@ -1,4 +1,4 @@
-import { numbersIn } from "../quantity/index.ts";
+import { type CountryMeasures, numbersIn } from "../quantity/index.ts";
 import type { Role } from "../trade/index.ts";
 import { CUTS, type Cut, cutWords } from "../trade/index.ts";
 import { CATEGORIES } from "./categories.ts";
@@ -58,9 +58,17 @@ export function writtenSteps(draft: Draft): DraftStep[] {
 	return draft.steps.filter((step) => step.text.trim() !== "");
 }
 
+/** Whose pints the draft means; those of the United States where nobody has said. */
+function measuresIn({ fields }: Draft): CountryMeasures {
+	return fields.measures === "uk" ? "uk" : "us";
+}
+
 /** Reads every line that has text; the first line of the cut's own kind, or else the first meat, is the main. */
 function readLines(draft: Draft, named: ReadonlyMap<string, Ingredient>): DraftLineRead[] {
-	const read = writtenLines(draft).map((line) => ({ line, read: readLine(line.text, named) }));
+	const read = writtenLines(draft).map((line) => ({
+		line,
+		read: readLine(line.text, named, measuresIn(draft)),
+	}));
 	const chosen = read.find(({ line }) => line.role === "main");
 	const main = chosen ?? proposedMain(draft, read);
 	return read.map((lineRead) => {

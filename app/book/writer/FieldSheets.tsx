@@ -67,6 +67,12 @@ const YES_NO = [
 	["", "no"],
 ] as const;
 
+/** Whose pints, fluid ounces, quarts and gallons the lines mean where they do not say. */
+const PINTS = [
+	["us", "US, 473 ml"],
+	["uk", "UK, 568 ml"],
+] as const;
+
 function DishFields(props: FieldSheetsProps) {
 	const { text, area, choice, kept, is } = fieldsOf(props);
 	return (
@@ -82,6 +88,7 @@ function DishFields(props: FieldSheetsProps) {
 					)}
 					{text("portions", "Written for", "portions")}
 					{text("tags", "Tags, by commas")}
+					{choice("measures", "A pint is", PINTS)}
 				</Columns>
 			</Part>
 			<Part heading="Portion and yield">
@@ -196,6 +203,7 @@ function PreparationFields(props: FieldSheetsProps) {
 				{text("density", "Density", "g/ml")}
 				{text("gelatin", "Gelatin of a stock", "g/l")}
 				{text("tags", "Tags, by commas")}
+				{choice("measures", "A pint is", PINTS)}
 			</Columns>
 		</Part>
 	);

@@ -40,6 +40,7 @@ const WORDS: Readonly<Record<string, string>> = {
 	sauce: "Sauce, a portion",
 	reducedBy: "Sauce reduced by, %",
 	layers: "Pieces lie",
+	measures: "A pint is",
 	servedIn: "Served in",
 	gelatin: "Gelatin, g/l",
 	category: "Kind",
