@@ -105,7 +105,7 @@ test("card, order sheet and cutting note print on the paper of the desk, whole",
 	const card = await linesOf(await page.pdf({ preferCSSPageSize: true }));
 	expect(card.pages).toBeLessThanOrEqual(2);
 	expect(card.size_mm).toEqual([210, 297]);
-	for (const words of ["For 60 portions", "smoked paprika", "contains celery", "Count out the bay leaves."]) {
+	for (const words of ["For 60 portions", "smoked paprika", "contains celery", "salt at the end."]) {
 		expect(card.text).toContain(words);
 	}
 });

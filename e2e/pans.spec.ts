@@ -60,16 +60,20 @@ test("the liquid line is dragged from half way to covered, and everything follow
 
 	// The sheet and the labels say the same line.
 	await page.getByRole("link", { name: /Production sheet/ }).click();
-	await expect(page.getByText(/Cover with foil over parchment; liquid well covered/)).toBeVisible();
+	await expect(
+		page.getByText(
+			/Cover with foil over parchment, one edge folded: dry white wine pits bare foil; liquid well covered/,
+		),
+	).toBeVisible();
 	await page.getByRole("link", { name: "Back to the long table" }).click();
 	await page.getByRole("link", { name: /Pan labels/ }).click();
 	await expect(page.getByText(/dip; liquid well covered/).first()).toBeVisible();
 	await page.getByRole("link", { name: "Back to the long table" }).click();
 	await hydrated(page);
-	await page.getByRole("button", { name: "Back to the card's own line" }).click();
+	await page.getByRole("button", { name: "Leave the line to the plan" }).click();
 	await page.getByRole("button", { name: /Take it/ }).click();
 	await expect(page.getByText("On trial")).toHaveCount(0);
-	await expect(page.getByText(/liquid a finger below the top/).first()).toBeVisible();
+	await expect(page.getByText(/liquid a third up/).first()).toBeVisible();
 });
 
 test("a pan is settled by the chef, kept, and let go again", async ({ page }) => {
@@ -137,8 +141,9 @@ test("a delivery that varies is laid in a worker, with progress, and can be stop
 test("both ways of colouring stand side by side, and the one taken enters the clock", async ({ page }) => {
 	await openGoat(page);
 	await page.locator(PLACE("Sear")).click();
-	await expect(page.getByRole("heading", { name: /^Pan, in loads/ })).toBeVisible();
-	await page.getByRole("button", { name: "Take this way" }).click();
+	await expect(page.getByRole("heading", { name: "Wide pan 360, in loads" })).toBeVisible();
+	await expect(page.getByRole("heading", { name: "Tilting pan, in loads" })).toBeVisible();
+	await page.getByRole("button", { name: "Take this way" }).last().click();
 	await expect(page.locator(PLACE("Sear"))).toContainText(/\d+ trays/);
 	await expect(page.locator(PLACE("Sear"))).toContainText("was");
 	await page.getByRole("link", { name: /Put back/ }).click();
