@@ -28,6 +28,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
 			empty: reading.mass(emptyPanWeight(shape)),
 			isSearPan: pan.id === house.searPanId,
+			heat_kW: pan.heat_w === null ? null : pan.heat_w / 1000,
 		};
 	});
 	return {
@@ -186,6 +187,7 @@ const PAN_COLUMNS: readonly Column<PanRow>[] = [
 				<Muted>
 					{pan.shape}
 					{pan.isSearPan ? ", the searing pan" : ""}
+					{pan.heat_kW === null ? "" : `, heats itself with ${pan.heat_kW} kW`}
 				</Muted>
 			</>
 		),

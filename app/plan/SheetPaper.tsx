@@ -100,6 +100,9 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 					))}
 					{sheet.sear ? <p>Colour: {sheet.sear}.</p> : null}
 					{sheet.sauce ? <p>Sauce: {sheet.sauce}.</p> : null}
+					{sheet.spices.map((words) => (
+						<p key={words}>{words}.</p>
+					))}
 				</div>
 			</chakra.div>
 			<h2>Weigh out</h2>

@@ -91,6 +91,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		})),
 		cover: paper("Pan up").join(". "),
 		ovens: paper("Oven"),
+		spices: [...paper("Build"), ...paper("Plate")],
 		sear: paper("Sear")[0] ?? null,
 		sauce: paper("Sauce")[0] ?? null,
 		lines: plan.lines.map((line) => lineView(line, reading)),

@@ -101,7 +101,6 @@ function paper({ plan, reading }: PlaceGiven): PaperLine[] {
 	if (way?.kind !== "reduce") return line(there);
 	const stick = planned.pot ? `to ${reading.length(way.mark_mm)} on the stick in ${potWords(planned)}, ` : "";
 	const reduced = `${there}: skim ${reading.mass(planned.fat_kg)} of fat, reduce ${reading.volume(planned.take_l)} ${stick}about ${durationWords(planned.after_min)} after the lift.`;
-	return line(
-		`${reduced}${drawnWords(planned, firstLook(plan, reading), reading)}${overWords(plan, reading)}`,
-	);
+	const all = `${reduced}${drawnWords(planned, firstLook(plan, reading), reading)}${overWords(plan, reading)}`;
+	return line(all.replace(/\.$/, ""));
 }
