@@ -49,11 +49,11 @@ describe("what is wanted twice at one time", () => {
 		);
 		fc.assert(
 			fc.property(claims, (list) => {
-				const of = list.map(({ start, minutes, count }, index) => ({
+				const dishes = list.map(({ start, minutes, count }, index) => ({
 					name: `d${index}`,
 					tasks: [task(start, minutes, burners(count))],
 				}));
-				const found = bookedTwice(of, KITCHEN, 9);
+				const found = bookedTwice(dishes, KITCHEN, 9);
 				for (let minute = 0; minute < 60; minute += 1) {
 					const now = list.filter(({ start, minutes }) => start <= minute && minute < start + minutes);
 					const wanted = now.reduce((sum, { count }) => sum + count, 0);

@@ -42,8 +42,12 @@ const A_TENTH = 0.1;
  *
  * @param hands cooks of the sitting
  */
-export function bookedTwice(of: readonly NamedTasks[], { equipment }: Kitchen, hands: number): BookedTwice[] {
-	const claims = of.flatMap(claimsOf);
+export function bookedTwice(
+	named: readonly NamedTasks[],
+	{ equipment }: Kitchen,
+	hands: number,
+): BookedTwice[] {
+	const claims = named.flatMap(claimsOf);
 	const things = new Map(claims.map((claim) => [`${claim.kind} ${claim.typeId ?? ""}`, claim]));
 	const vessels = new Map(saucePotsOf(equipment).map((vessel) => [vessel.id, vessel]));
 	return [...things.values()]

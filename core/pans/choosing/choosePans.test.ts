@@ -101,9 +101,9 @@ describe.each(["by bids", "as an integer programme"])("choosing pans %s", (way) 
 	});
 
 	it("fills a pan that could not be carried full with fewer pieces, rather than leave it on the shelf", () => {
-		const [one] = STOCK;
+		const [large] = STOCK;
 		const stock = [
-			{ ...(one as PanType), stock: 9 },
+			{ ...(large as PanType), stock: 9 },
 			{ ...(STOCK[1] as PanType), stock: 4 },
 		];
 		const full = choose([load(22)], stock.slice(0, 1), { ...LIMITS, liftLimit_kg: 99 })[0]?.pans[0];

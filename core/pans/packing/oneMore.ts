@@ -85,15 +85,15 @@ function settles(middles: Middle[], inside: Inside, across: number): boolean {
 }
 
 /** Pushes two apart by what they overlap. @returns how much that was, mm */
-function part(one: Middle, other: Middle, across: number): number {
-	const dx = one.x - other.x;
-	const dy = one.y - other.y;
+function part(first: Middle, other: Middle, across: number): number {
+	const dx = first.x - other.x;
+	const dy = first.y - other.y;
 	const apart2 = dx * dx + dy * dy;
 	if (apart2 >= across * across) return 0;
 	const apart = Math.sqrt(apart2) || 1e-9;
 	const push = (0.6 * (across - apart)) / apart;
-	one.x += dx * push;
-	one.y += dy * push;
+	first.x += dx * push;
+	first.y += dy * push;
 	other.x -= dx * push;
 	other.y -= dy * push;
 	return across - apart;
@@ -101,9 +101,9 @@ function part(one: Middle, other: Middle, across: number): number {
 
 function overlap(middles: readonly Middle[], across: number): number {
 	let deepest = 0;
-	for (const [index, one] of middles.entries()) {
+	for (const [index, middle] of middles.entries()) {
 		for (const other of middles.slice(0, index)) {
-			deepest = Math.max(deepest, across - Math.hypot(one.x - other.x, one.y - other.y));
+			deepest = Math.max(deepest, across - Math.hypot(middle.x - other.x, middle.y - other.y));
 		}
 	}
 	return deepest;
