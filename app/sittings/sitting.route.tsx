@@ -11,12 +11,13 @@ import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { plannedSitting } from "../ui/server/planned.server.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/sitting.route";
-import { clashWords } from "./clashWords.ts";
+import { clashWords, outsideHoursWords } from "./clashWords.ts";
 import { DetailFields } from "./DetailFields.tsx";
 import { DishRow } from "./DishRow.tsx";
 import { dietViews } from "./dietViews.ts";
@@ -32,7 +33,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
 	const reading = anyDay.towards(sitting.serviceAt);
 	const [kitchen, book] = await Promise.all([readKitchen(store.db), readBook(store.db)]);
-	const { rows, clashes } = await plannedSitting(store.db, sitting, kitchen);
+	const { rows, batches, clashes } = await plannedSitting(store.db, sitting, kitchen);
 	const standards = new Map(book.map(({ recipeId, number }) => [recipeId, number]));
 	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);
 	const first = rows
@@ -51,7 +52,10 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		first: first ? { clock: reading.clock(first.at), task: first.words, dish: first.dish.recipe.name } : null,
 		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
 		dishes: rows.map((row) => dishView(row, sitting.serviceAt, kitchen, reading, standards)),
-		clashes: clashes.map((clash) => clashWords(clash, reading)),
+		clashes: [
+			...clashes.map((clash) => clashWords(clash, reading)),
+			...outsideHoursWords(batches, kitchen.policy, reading),
+		],
 		diets: dietViews(sitting.diets, rows),
 		typed: {
 			name: sitting.name,
@@ -73,7 +77,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 /** Everything on the page is one form: whatever is pressed, what was typed is saved with it. */
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const { store, house, who, reading } = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	const read = readSittingForm(form, house.timeZone);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { details, shares, version, intent, subject } = read.value;
@@ -135,7 +139,7 @@ const Columns = chakra("div", {
 function Clashes({ clashes }: { readonly clashes: readonly string[] }) {
 	return (
 		<Note>
-			<b>▲ Wanted twice at one time</b>
+			<b>▲ Not in the kitchen at that time</b>
 			<ul>
 				{clashes.map((words) => (
 					<li key={words}>{words}</li>
@@ -183,7 +187,7 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 					<b>Called off.</b> Nothing of it shows on Today.
 				</Note>
 			) : null}
-			{isNotSent(result) ? <NotSentNote /> : null}
+			{isNotSent(result) ? <NotSentNote {...result} /> : null}
 			{actionData?.stale ? (
 				<chakra.div marginTop="14px">
 					<StaleNote stale={actionData.stale} />

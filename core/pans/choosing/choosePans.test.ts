@@ -100,6 +100,15 @@ describe.each(["by bids", "as an integer programme"])("choosing pans %s", (way) 
 		expect(choice?.pans.every((pan) => pan.lifted_kg <= 15)).toBe(true);
 	});
 
+	it("takes one half pan before three thirds", () => {
+		const stock: PanType[] = [
+			{ id: "third", name: "1/3-100", shape: { gn: "1/3", depth_mm: 100 }, stock: 9 },
+			{ id: "half", name: "1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 9 },
+		];
+		const [choice] = choose([load(9)], stock, LIMITS);
+		expect(choice?.pans.map(({ type }) => type.id)).toEqual(["half"]);
+	});
+
 	it("fills a pan that could not be carried full with fewer pieces, rather than leave it on the shelf", () => {
 		const [large] = STOCK;
 		const stock = [
