@@ -33,7 +33,7 @@ export const EFFECTS: { [Q in SchoolQuestion]: Record<SchoolAnswer<Q>, (main_g: 
 					station: "Stove",
 					text: "Reduce the strained liquid until it coats a spoon. Salt only then.",
 					waiting: "20",
-					check: "A finger-line on the spoon holds.",
+					check: "On the spoon a line drawn through it stays open.",
 				},
 			],
 		}),

@@ -117,7 +117,7 @@ function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 			/>
 			<Input
 				{...field("check", "What to look for in")}
-				placeholder="Look for: rust-coloured and no longer sour"
+				placeholder="Look for: fried to brick, smells sweet"
 			/>
 			<Input {...field("caution", "What to mind in")} placeholder="Mind: hot fat, steam, a heavy pan" />
 			<chakra.div display="grid" gap="6px" gridTemplateColumns="repeat(3, minmax(0, 1fr))">
