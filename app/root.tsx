@@ -88,9 +88,10 @@ export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
 	return view ? <Shell view={view}>{lost}</Shell> : lost;
 }
 
-function whatWentWrong(error: unknown): { status: number; what?: string } {
+function whatWentWrong(error: unknown): { status: number; what?: string; said?: string } {
 	if (error instanceof TypeError && /fetch/i.test(error.message)) return { status: 0 };
 	if (!isRouteErrorResponse(error)) return { status: 500 };
-	const what: unknown = error.data?.missing;
-	return typeof what === "string" ? { status: error.status, what } : { status: error.status };
+	const { missing, said }: { missing?: unknown; said?: unknown } = error.data ?? {};
+	if (typeof said === "string") return { status: error.status, said };
+	return typeof missing === "string" ? { status: error.status, what: missing } : { status: error.status };
 }

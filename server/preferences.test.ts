@@ -22,13 +22,18 @@ describe("what is chosen at this desk", () => {
 	it("comes back as it was kept", async () => {
 		await fc.assert(
 			fc.asyncProperty(anyPreferences, async (chosen) => {
-				expect(await readPreferences(sentBack(await keepPreferences(chosen)))).toEqual(chosen);
+				expect(
+					await readPreferences(sentBack(await keepPreferences(chosen, { url: "http://skerry/" }))),
+				).toEqual(chosen);
 			}),
 		);
 	});
 
 	it("is out of reach of scripts and of other sites", async () => {
-		const kept = await keepPreferences({ light: "bench", shortKeys: true, paper: "A4" });
+		const kept = await keepPreferences(
+			{ light: "bench", shortKeys: true, paper: "A4" },
+			{ url: "http://skerry/" },
+		);
 		expect(kept).toMatch(/HttpOnly/i);
 		expect(kept).toMatch(/SameSite=Lax/i);
 	});

@@ -34,7 +34,7 @@ export async function readPreferences(header: string | null): Promise<Preference
 	}
 }
 
-/** The `Set-Cookie` header that keeps them. */
-export function keepPreferences(preferences: Preferences): Promise<string> {
-	return cookie.serialize(preferences);
+/** The `Set-Cookie` header that keeps them; over a closed line it is sent on closed lines alone. */
+export function keepPreferences(preferences: Preferences, { url }: Pick<Request, "url">): Promise<string> {
+	return cookie.serialize(preferences, { secure: url.startsWith("https:") });
 }

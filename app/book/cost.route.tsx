@@ -12,6 +12,7 @@ import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { minorUnitsOf, money, percent } from "../ui/words/reading.ts";
 import type { Route } from "./+types/cost.route";
@@ -81,7 +82,7 @@ const PriceForm = Type.Object({
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const { store, house, who } = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	if (!form.has("menuPrice")) throw data({ missing: "price in what was sent" }, { status: 400 });
 	const read = readForm(PriceForm, form);
 	if ("wrong" in read) return data(read, { status: 400 });

@@ -5,6 +5,7 @@ import { decodeText, NOT_IN_JSON_LD } from "#core/exchange";
 import { stageImport } from "#db";
 import { EXCHANGE_LIMIT } from "#server";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/exchange.route";
 
@@ -27,7 +28,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 
 async function fileIn(request: Request): Promise<File | undefined> {
 	try {
-		const given = (await request.formData()).get("file");
+		const given = (await formOf(request)).get("file");
 		return given instanceof File && given.size > 0 ? given : undefined;
 	} catch {
 		// What cannot be read as a form has no file in it.

@@ -6,6 +6,7 @@ import { applyImport, dropStage, freeRecipeId, readStage, saveDraft } from "#db"
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/importPreview.route";
@@ -47,7 +48,7 @@ function viewOf(understood: Understood) {
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	if (form.get("intent") === "drop") {
 		await dropStage(visit.store, params.stageId);
 		return redirect("/book/exchange");

@@ -16,6 +16,7 @@ import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import { minorUnitsOf, money, pricePerWeight } from "../ui/words/reading.ts";
@@ -62,7 +63,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	const typed = typedIn(form);
 	return doneOrSaid(typed, visit.reading, async () => {
 		const wrong = await change(visit, params.ingredientId, form);

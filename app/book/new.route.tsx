@@ -8,6 +8,7 @@ import { freeRecipeId, saveDraft } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm } from "../ui/forms/form.ts";
 import { Act, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/new.route";
 import { changeField } from "./draftEdits.ts";
@@ -18,7 +19,7 @@ const NewForm = Type.Object({ name: Name, kind: oneOf(["dish", "preparation"] as
 
 export async function action({ context, request }: Route.ActionArgs) {
 	const { store, who, reading } = await visitOf(context);
-	const read = readForm(NewForm, await request.formData());
+	const read = readForm(NewForm, await formOf(request));
 	if ("wrong" in read) return data(read, { status: 400 });
 	const { name, kind } = read.value;
 	const id = await freeRecipeId(store.db, name);

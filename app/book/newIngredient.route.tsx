@@ -3,6 +3,7 @@ import { Form, redirect } from "react-router";
 import { addIngredient } from "#db";
 import { typedIn } from "../ui/forms/form.ts";
 import { Act, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/newIngredient.route";
@@ -21,7 +22,7 @@ export function loader({ request }: Route.LoaderArgs) {
 
 export async function action({ context, request }: Route.ActionArgs) {
 	const { store, who, reading } = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	const read = readIngredientForm(form);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	return doneOrSaid(typedIn(form), reading, async () => {

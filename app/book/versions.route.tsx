@@ -9,6 +9,7 @@ import { readForm, type Wrong } from "../ui/forms/form.ts";
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
@@ -64,7 +65,7 @@ const StateForm = Type.Object({
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const { store, who, reading } = await visitOf(context);
-	const read = readForm(StateForm, await request.formData());
+	const read = readForm(StateForm, await formOf(request));
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { number, state, reason } = read.value;
 	return doneOrSaid({ number: String(number), reason }, reading, async () => {

@@ -30,6 +30,7 @@ import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import { fieldWords } from "../ui/words/fieldWords.ts";
 import type { Route } from "./+types/write.route";
@@ -102,7 +103,7 @@ async function currentOrNone(store: HouseVisit["store"], id: string) {
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
 	try {
-		return await keepAndDo(visit, params.recipeId, await request.formData());
+		return await keepAndDo(visit, params.recipeId, await formOf(request));
 	} catch (error) {
 		if (error instanceof Stale) return data({ stale: error.version }, { status: 409 });
 		if (!(error instanceof Refusal)) throw error;
@@ -182,7 +183,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 					</chakra.div>
 				</chakra.div>
 				<Notes hand={hand} basedOn={loaderData.basedOn} />
-				{isNotSent(actionData) ? <NotSentNote /> : null}
+				{isNotSent(actionData) ? <NotSentNote {...actionData} /> : null}
 				{actionData && "stale" in actionData ? (
 					<Note role="alert" marginTop="10px">
 						<b>Not numbered yet.</b> Something typed was still on its way; press again.

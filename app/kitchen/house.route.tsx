@@ -7,6 +7,7 @@ import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { changeEquipment, readPanTypes } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm, typedIn, type Wrong } from "../ui/forms/form.ts";
+import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import { minuteClock } from "../ui/words/reading.ts";
@@ -56,7 +57,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 
 export async function action({ context, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	const read = readForm(HouseForm, form);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	return doneOrSaid(typedIn(form), visit.reading, async () => {

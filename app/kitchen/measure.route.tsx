@@ -10,6 +10,7 @@ import { panDrawing } from "../ui/drawings/panDrawing.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
 import { Act, ActLink, Figure, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import { measuresIn } from "../ui/words/measures.ts";
 import type { Route } from "./+types/measure.route";
@@ -24,14 +25,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 }
 
 export async function action({ context, request }: Route.ActionArgs) {
-	return saveEquipment(
-		await visitOf(context),
-		"panType",
-		"new",
-		await request.formData(),
-		PanEntry,
-		panFields,
-	);
+	return saveEquipment(await visitOf(context), "panType", "new", await formOf(request), PanEntry, panFields);
 }
 
 const Step = chakra("li", {

@@ -6,6 +6,7 @@ import { readOvens } from "#db";
 import { OvenCavity } from "../ui/drawings/OvenCavity.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Wrong } from "../ui/forms/form.ts";
+import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/oven.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
@@ -57,7 +58,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
-	return saveEquipment(visit, "oven", params.ovenId, await request.formData(), OvenEntry, ovenFields);
+	return saveEquipment(visit, "oven", params.ovenId, await formOf(request), OvenEntry, ovenFields);
 }
 
 export default function Oven({ loaderData, actionData }: Route.ComponentProps) {

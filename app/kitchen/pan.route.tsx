@@ -10,6 +10,7 @@ import { panDrawing } from "../ui/drawings/panDrawing.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Wrong } from "../ui/forms/form.ts";
 import { Figure, Muted } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/pan.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
@@ -56,7 +57,7 @@ function litresTyped(field: string, ml: number | null): Record<string, string> {
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
-	return saveEquipment(visit, "panType", params.panId, await request.formData(), PanEntry, panFields);
+	return saveEquipment(visit, "panType", params.panId, await formOf(request), PanEntry, panFields);
 }
 
 export default function Pan({ loaderData, actionData }: Route.ComponentProps) {

@@ -9,6 +9,7 @@ import { BraiseCurve } from "../ui/drawings/BraiseCurve.tsx";
 import { readForm } from "../ui/forms/form.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/rounds.route";
 import { elapsed } from "./labWords.ts";
@@ -80,7 +81,7 @@ const AnswersForm = Type.Object({ time: oneAnswer, liquid: oneAnswer, salt: oneA
 
 export async function action({ context, request }: Route.ActionArgs) {
 	const { store, who } = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	const place = placeOf(request);
 	const question = place ? questionAt(place) : undefined;
 	if (!place || !question) throw data({ missing: "round" }, { status: 404 });

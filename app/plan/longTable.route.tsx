@@ -8,6 +8,7 @@ import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import { Allergens } from "../ui/parts/Allergens.tsx";
 import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/longTable.route";
@@ -55,7 +56,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 /** Takes the trial: the sitting and its dish are changed as one. */
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	const read = readTrial(form, visit.house.timeZone, visit.reading.units);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { sitting, dish } = read.value;
@@ -116,7 +117,7 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 					</ActLink>
 				</chakra.div>
 			</Top>
-			{isNotSent(result) ? <NotSentNote /> : null}
+			{isNotSent(result) ? <NotSentNote {...result} /> : null}
 			{actionData?.stale ? <StaleNote stale={actionData.stale} /> : null}
 			<ScaleControl
 				view={loaderData}

@@ -5,6 +5,7 @@ import { keepPreferences, Preferences } from "#server";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { typedIn } from "../ui/forms/form.ts";
 import { Act, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid } from "../ui/server/said.server.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/preferences.route";
@@ -13,13 +14,13 @@ export const meta: Route.MetaFunction = () => [{ title: "At this desk · Wide Ta
 
 export async function loader({ context, request }: Route.LoaderArgs) {
 	const { preferences, house } = await visitOf(context);
-	return { preferences, houseUnits: house.units, back: new URL(request.url).searchParams.get("back") ?? "/" };
+	return { preferences, houseUnits: house.units, back: ours(new URL(request.url).searchParams.get("back")) };
 }
 
 /** Changes only what was sent, so that one switch leaves the others. */
 export async function action({ context, request }: Route.ActionArgs) {
 	const { preferences, reading } = await visitOf(context);
-	const form = await request.formData();
+	const form = await formOf(request);
 	const { back = "/", shortKeys, who, ...sent } = typedIn(form);
 	return doneOrSaid({ who: who ?? "" }, reading, async () => {
 		const next = checked(Preferences, {
@@ -28,7 +29,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 			...(shortKeys === undefined ? {} : { shortKeys: shortKeys === "on" }),
 			...(who === undefined ? {} : named(who)),
 		});
-		return redirect(isOurs(back) ? back : "/", { headers: { "Set-Cookie": await keepPreferences(next) } });
+		return redirect(ours(back), { headers: { "Set-Cookie": await keepPreferences(next, request) } });
 	});
 }
 
@@ -38,8 +39,13 @@ function named(who: string): { who?: string } {
 }
 
 /** Only a path of this application is gone back to. */
+function ours(path: string | null): string {
+	return path !== null && isOurs(path) ? path : "/";
+}
+
 function isOurs(path: string): boolean {
-	return path.startsWith("/") && !path.startsWith("//") && !path.startsWith("/\\");
+	// Signs that a browser drops or turns round before it reads the path make it another one.
+	return /^\/(?![/\\])[!-[\]-~]*$/.test(path);
 }
 
 export default function AtThisDesk({ loaderData, actionData }: Route.ComponentProps) {

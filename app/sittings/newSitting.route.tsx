@@ -5,6 +5,7 @@ import { addSitting } from "#db";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { Act, ActLink, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/newSitting.route";
 import { DetailFields } from "./DetailFields.tsx";
@@ -20,7 +21,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 
 export async function action({ context, request }: Route.ActionArgs) {
 	const { store, house, who } = await visitOf(context);
-	const read = readDetails(await request.formData(), house.timeZone);
+	const read = readDetails(await formOf(request), house.timeZone);
 	if ("wrong" in read) return data(read, { status: 400 });
 	return redirect(`/sittings/${await addSitting(store, who, read.value)}`);
 }
@@ -38,7 +39,7 @@ export default function NewSitting({ loaderData, actionData: result }: Route.Com
 	return (
 		<Page>
 			<Title>Plan a sitting</Title>
-			{isNotSent(result) ? <NotSentNote /> : null}
+			{isNotSent(result) ? <NotSentNote {...result} /> : null}
 			<Sheet marginTop="16px" maxWidth="640px">
 				<Form method="post">
 					<DetailFields typed={actionData?.typed ?? empty} wrong={actionData?.wrong ?? {}} />

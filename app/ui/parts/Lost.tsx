@@ -2,7 +2,14 @@ import { ActLink, Figure, Page, Sheet, Title } from "./parts.tsx";
 import { Tape } from "./Tape.tsx";
 
 /** Nothing here, or something broke: what is so, and the way on. */
-export function Lost({ status, what }: { readonly status: number; readonly what?: string }) {
+interface LostProps {
+	readonly status: number;
+	readonly what?: string;
+	/** Why, where it can be said. */
+	readonly said?: string;
+}
+
+export function Lost({ status, what, said }: LostProps) {
 	const missing = status === 404;
 	return (
 		<Page>
@@ -15,7 +22,7 @@ export function Lost({ status, what }: { readonly status: number; readonly what?
 				justifyItems="start"
 			>
 				<Tape>{missing ? "Not on the shelf" : "Stopped"}</Tape>
-				<Title>{headline(status, what)}</Title>
+				<Title>{said ?? headline(status, what)}</Title>
 				<p>{explanation(status)}</p>
 				<Figure size="medium" as="p" color="muted" aria-hidden>
 					{status === 0 ? "" : status}
@@ -32,12 +39,17 @@ function explanation(status: number): string {
 	if (status === 404) return "The link may be old, or it was taken away since. Nothing else has changed.";
 	if (status === 0)
 		return "Look at the connection of this device, then load the page again. What was saved is still there.";
+	if (status === 400)
+		return "Nothing was changed. Go back and try once more; what was saved before is still there.";
+	if (status === 503)
+		return "What was saved before is still there. Go back: what you typed should still stand there.";
 	return "The page could not be made. What was saved before is still there; go back and try once more.";
 }
 
 function headline(status: number, what: string | undefined): string {
 	if (status === 404) return what ? `There is no such ${what}.` : "There is no page here.";
 	if (status === 0) return "The house's server does not answer.";
+	if (status === 400) return "That could not be read.";
 	if (status === 405) return "That cannot be done here.";
 	return "Something broke on our side.";
 }
