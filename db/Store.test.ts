@@ -30,19 +30,11 @@ import {
 	Store,
 	withRecipes,
 } from "./index.ts";
+import { SUPPER } from "./supper.testing.ts";
 
 const MIGRATIONS = resolve("db/migrations");
 const BOOK = resolve("db/demo/book");
 const ADA = { who: "Ada" };
-const DETAILS = {
-	name: "Supper",
-	room: "Hall",
-	serviceAt: Date.UTC(2026, 10, 28, 19, 30),
-	covers: 140,
-	hands: 3,
-	note: "",
-};
-
 let folder: string;
 let store: Store;
 
@@ -58,10 +50,10 @@ beforeEach(async () => {
 
 describe("the store", () => {
 	it("keeps what was written when it is opened again", async () => {
-		const id = await addSitting(store, "Ada", DETAILS);
+		const id = await addSitting(store, "Ada", SUPPER);
 		await store.close();
 		store = await open();
-		expect(await readSitting(store.db, id)).toMatchObject({ ...DETAILS, version: 1, dishes: [] });
+		expect(await readSitting(store.db, id)).toMatchObject({ ...SUPPER, version: 1, dishes: [] });
 	});
 
 	it("saves a copy before its shape changes, and only then", async () => {
@@ -76,7 +68,7 @@ describe("the store", () => {
 	});
 
 	it("a migration that breaks leaves the database as it was", async () => {
-		const id = await addSitting(store, "Ada", DETAILS);
+		const id = await addSitting(store, "Ada", SUPPER);
 		await store.close();
 		await expect(
 			open(migrationsWith("ALTER TABLE `sitting` ADD `extra` text;--> statement-breakpoint\nNONSENSE;")),
@@ -152,7 +144,7 @@ describe("the store", () => {
 
 describe("a sitting", () => {
 	it("writes down who changed what, from what to what", async () => {
-		const id = await addSitting(store, "Ada", DETAILS);
+		const id = await addSitting(store, "Ada", SUPPER);
 		await changeSitting(store, id, 1, "Bo", (now) => ({ ...now, covers: 160 }));
 		const events = await eventsSince(store.db, "sitting", id, 1);
 		expect(events).toMatchObject([
@@ -162,7 +154,7 @@ describe("a sitting", () => {
 	});
 
 	it("the second of two who edit is told what the first did, and nothing is written", async () => {
-		const id = await addSitting(store, "Ada", DETAILS);
+		const id = await addSitting(store, "Ada", SUPPER);
 		await changeSitting(store, id, 1, "Bo", (now) => ({ ...now, covers: 160 }));
 		const late = changeSitting(store, id, 1, "Cy", (now) => ({ ...now, room: "Barn" }));
 		const stale = await late.catch((error: unknown) => error);
@@ -172,7 +164,7 @@ describe("a sitting", () => {
 	});
 
 	it("of twenty at once one is taken and nineteen are told", async () => {
-		const id = await addSitting(store, "Ada", DETAILS);
+		const id = await addSitting(store, "Ada", SUPPER);
 		const saves = Array.from({ length: 20 }, (_, covers) =>
 			changeSitting(store, id, 1, `cook ${covers}`, (now) => ({ ...now, covers: covers + 1 })),
 		);
@@ -182,7 +174,7 @@ describe("a sitting", () => {
 	});
 
 	it("saving what is there already changes nothing", async () => {
-		const id = await addSitting(store, "Ada", DETAILS);
+		const id = await addSitting(store, "Ada", SUPPER);
 		await changeSitting(store, id, 1, "Bo", (now) => now);
 		expect((await readSitting(store.db, id)).version).toBe(1);
 	});
@@ -191,7 +183,7 @@ describe("a sitting", () => {
 		await seedSkerryHouse(store, Date.now(), BOOK);
 		const goat = newDish(nanoid(10), (await readRecipe(store.db, "goat-shoulder")).id, 0.6, 0.05);
 		const duck = newDish(nanoid(10), (await readRecipe(store.db, "duck-legs")).id, 0.4, 0);
-		const id = await addSitting(store, "Ada", DETAILS, [goat, duck]);
+		const id = await addSitting(store, "Ada", SUPPER, [goat, duck]);
 		await changeSitting(store, id, 1, "Bo", (now) => ({
 			...now,
 			dishes: now.dishes.map((dish) =>
@@ -211,7 +203,7 @@ describe("a sitting", () => {
 	});
 
 	it("a dish of a recipe that is not there is refused", async () => {
-		await expect(addSitting(store, "Ada", DETAILS, [newDish(nanoid(10), "nothing", 1, 0)])).rejects.toThrow();
+		await expect(addSitting(store, "Ada", SUPPER, [newDish(nanoid(10), "nothing", 1, 0)])).rejects.toThrow();
 		expect(await readSittings(store.db, 0, 9e15)).toEqual([]);
 	});
 

@@ -1,9 +1,9 @@
-import { mkdir } from "node:fs/promises";
-import { join } from "node:path";
+import { setTimeout as pause } from "node:timers/promises";
 import { type Client, createClient } from "@libsql/client";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
-import { readMigrationFiles } from "drizzle-orm/migrator";
+import { migrate, requireFilled, requireOwn } from "./migrate.ts";
 import * as schema from "./schema.ts";
+import { isBusy, Unwritten, whyUnopened, whyUnwritten } from "./whyNot.ts";
 
 export type Database = LibSQLDatabase<typeof schema>;
 export type Transaction = Parameters<Parameters<Database["transaction"]>[0]>[0];
@@ -17,57 +17,118 @@ export interface StoreOptions {
 	/** Folder for backups; only a file needs it. */
 	readonly backups: string;
 	readonly migrations: string;
+	/** How long a database server may take for one answer, ms. */
+	readonly patience_ms?: number;
+	/** What is thrown where a change could not be kept; without it, the reason itself. */
+	readonly thrown?: (why: Unwritten) => unknown;
 }
 
-/** How long a write waits for another process to finish its own, ms. */
+/** How long the driver itself waits for another process, ms. Everything else waits with it. */
+const HELD_MS = 20;
+/** How long a write waits for another process to finish its own, ms; meanwhile others are answered. */
 const BUSY_MS = 5000;
+/** A waiting write asks again after so long, ms: at first soon, then less often. */
+const FIRST_PAUSE_MS = 10;
+const LONGEST_PAUSE_MS = 200;
+/** A database server that has not answered by then is taken for gone, ms. */
+const SERVER_MS = 10_000;
 
 /** The database: reads at any time, writes one after another, each whole or not at all. */
 export class Store {
 	readonly db: Database;
-	readonly #client: Client;
+	/** Reads go by one client and writes by the other, so that either may let go of its connections. */
+	readonly #reading: Client;
+	readonly #writing: Client;
+	readonly #changes: Database;
+	readonly #isFile: boolean;
+	readonly #thrown: (why: Unwritten) => unknown;
 	#lastWrite: Promise<unknown> = Promise.resolve();
+	#unwritten: Unwritten | null = null;
 
-	private constructor(client: Client) {
-		this.#client = client;
-		this.db = drizzle(client, { schema });
+	private constructor(writing: Client, options: StoreOptions, isFile: boolean) {
+		const reading = clientOf(options, isFile);
+		this.#reading = reading;
+		this.#writing = writing;
+		this.#isFile = isFile;
+		this.#thrown = options.thrown ?? ((why) => why);
+		this.db = drizzle(reading, { schema });
+		this.#changes = drizzle(writing, { schema });
 	}
 
-	/** Opens the database, saves a copy if its shape is about to change, and brings it up to date. */
+	/**
+	 * Opens the database, saves a copy if its shape is about to change, and brings it up to date.
+	 *
+	 * @throws {Unopened} in a sentence that says what to do; nothing is made over what is there
+	 */
 	static async open(options: StoreOptions): Promise<Store> {
-		const client = createClient({
-			url: options.url,
-			timeout: BUSY_MS,
-			...(options.authToken ? { authToken: options.authToken } : {}),
-		});
-		const isFile = options.url.startsWith("file:");
-		if (isFile) {
-			await client.execute("PRAGMA journal_mode = WAL");
-			await requireForeignKeys(client);
+		try {
+			return await Store.#opened(options);
+		} catch (error) {
+			throw whyUnopened(error, options.url);
 		}
-		await migrate(client, options, isFile);
-		return new Store(client);
+	}
+
+	static async #opened(options: StoreOptions): Promise<Store> {
+		const isFile = options.url.startsWith("file:");
+		if (isFile) requireFilled(options.url);
+		const writing = clientOf(options, isFile);
+		try {
+			if (isFile) {
+				await requireOwn(writing, options.url);
+				await writing.execute("PRAGMA journal_mode = WAL");
+				await requireForeignKeys(writing);
+			}
+			await patiently(writing, () => migrate(writing, options, isFile));
+			return new Store(writing, options, isFile);
+		} catch (error) {
+			writing.close();
+			throw error;
+		}
 	}
 
 	/**
 	 * One change, whole or not at all. Writes of this process queue up here, because two
-	 * open transactions would wait for each other; other processes wait at the database.
+	 * open transactions would wait for each other; for other processes it waits a while.
+	 *
+	 * @throws {Unwritten} when the disk, another program or the server does not let it
 	 */
 	write<T>(change: (tx: Transaction) => Promise<T>): Promise<T> {
-		const turn = this.#lastWrite.then(() => this.db.transaction(change, { behavior: "immediate" }));
+		const turn = this.#lastWrite.then(() => this.#written(change));
 		this.#lastWrite = turn.catch(() => undefined);
 		return turn;
 	}
 
-	/** Answers when the database does. */
-	async ping(): Promise<void> {
-		await this.#client.execute("SELECT 1");
+	async #written<T>(change: (tx: Transaction) => Promise<T>): Promise<T> {
+		try {
+			const kept = await patiently(this.#writing, () =>
+				this.#changes.transaction(change, { behavior: "immediate" }),
+			);
+			this.#unwritten = null;
+			return kept;
+		} catch (error) {
+			const why = whyUnwritten(error);
+			if (!(why instanceof Unwritten)) throw why;
+			this.#unwritten = why;
+			throw this.#thrown(why);
+		}
 	}
 
-	/** Lets the writes that have begun finish, then closes. */
+	/** Why the last change was not kept; null while changes are kept. */
+	get unwritten(): string | null {
+		return this.#unwritten?.message ?? null;
+	}
+
+	/** Answers when the database does. */
+	async ping(): Promise<void> {
+		await this.#reading.execute("SELECT 1");
+	}
+
+	/** Lets the writes that have begun finish, brings a file to its whole state, then closes. */
 	async close(): Promise<void> {
 		await this.#lastWrite;
-		this.#client.close();
+		if (this.#isFile) await this.#writing.execute("PRAGMA wal_checkpoint(TRUNCATE)").catch(() => undefined);
+		this.#reading.close();
+		this.#writing.close();
 	}
 }
 
@@ -76,46 +137,39 @@ async function requireForeignKeys(client: Client): Promise<void> {
 	if (rows[0]?.foreign_keys !== 1) throw new Error("the database does not check foreign keys");
 }
 
-const JOURNAL = "wide_table_migration";
-
-async function migrate(client: Client, options: StoreOptions, isFile: boolean): Promise<void> {
-	const all = readMigrationFiles({ migrationsFolder: options.migrations });
-	if (isFile) await backUpBefore(client, all.length, options.backups);
-	const tx = await client.transaction("write");
-	try {
-		await tx.execute(
-			`CREATE TABLE IF NOT EXISTS ${JOURNAL} (number INTEGER PRIMARY KEY, hash TEXT NOT NULL, at INTEGER NOT NULL)`,
-		);
-		const { rows } = await tx.execute(`SELECT hash FROM ${JOURNAL} ORDER BY number`);
-		rows.forEach((row, index) => {
-			if (all[index]?.hash === row.hash) return;
-			throw new Error(
-				`the database was made by another version of Wide Table (step ${index + 1} differs); start that version, or restore a backup`,
-			);
-		});
-		for (const [index, step] of all.entries()) {
-			if (index < rows.length) continue;
-			for (const statement of step.sql) await tx.execute(statement);
-			await tx.execute({
-				sql: `INSERT INTO ${JOURNAL} (number, hash, at) VALUES (?, ?, ?)`,
-				args: [index + 1, step.hash, Date.now()],
-			});
+/**
+ * Does it, again and again for a while, as long as another program holds the database. Each time
+ * with connections of its own: one that was refused a lock refuses to end a transaction ever after.
+ */
+async function patiently<T>(client: Client, work: () => Promise<T>): Promise<T> {
+	const until = Date.now() + BUSY_MS;
+	for (let pause_ms = FIRST_PAUSE_MS; ; pause_ms = Math.min(2 * pause_ms, LONGEST_PAUSE_MS)) {
+		try {
+			return await work();
+		} catch (error) {
+			if (!isBusy(error)) throw error;
+			await client.reconnect();
+			if (Date.now() + pause_ms > until) throw error;
+			await pause(pause_ms);
 		}
-		await tx.commit();
-	} finally {
-		tx.close();
 	}
 }
 
-async function backUpBefore(client: Client, wanted: number, folder: string): Promise<void> {
-	const { rows } = await client.execute({
-		sql: "SELECT count(*) AS tables FROM sqlite_master WHERE name = ?",
-		args: [JOURNAL],
+function clientOf({ url, authToken, patience_ms = SERVER_MS }: StoreOptions, isFile: boolean): Client {
+	return createClient({
+		url,
+		...(isFile ? { timeout: HELD_MS } : { fetch: answeredWithin(patience_ms) }),
+		...(authToken ? { authToken } : {}),
 	});
-	if (rows[0]?.tables === 0) return;
-	const done = await client.execute(`SELECT count(*) AS steps FROM ${JOURNAL}`);
-	if (Number(done.rows[0]?.steps) >= wanted) return;
-	await mkdir(folder, { recursive: true });
-	const stamp = new Date().toISOString().replaceAll(":", "-");
-	await client.execute({ sql: "VACUUM INTO ?", args: [join(folder, `before-migration-${stamp}.db`)] });
+}
+
+/** Asks a database server, and stops waiting when it hangs. */
+function answeredWithin(patience_ms: number): typeof fetch {
+	return (input, init) => {
+		const patience = AbortSignal.timeout(patience_ms);
+		return fetch(input, {
+			...init,
+			signal: init?.signal ? AbortSignal.any([init.signal, patience]) : patience,
+		});
+	};
 }

@@ -1,3 +1,4 @@
+export { backUp, copiesIn, restore } from "./backups.ts";
 export {
 	addRecipe,
 	checkDoc,
@@ -74,3 +75,4 @@ export {
 	withRecipes,
 } from "./sittings.ts";
 export { addTrainingAnswers, readTrainingAnswers, type TrainingAnswers } from "./training.ts";
+export { Unopened, Unwritten } from "./whyNot.ts";

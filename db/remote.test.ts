@@ -5,15 +5,7 @@ import { afterEach, beforeEach, describe, expect, it } from "vitest";
 import { seedSkerryHouse } from "./demo/index.ts";
 import { addSitting, changeSitting, ensureHouse, readBook, readSitting, Stale, Store } from "./index.ts";
 import { StandInServer } from "./standInServer.testing.ts";
-
-const DETAILS = {
-	name: "Supper",
-	room: "Hall",
-	serviceAt: Date.UTC(2026, 10, 28, 19, 30),
-	covers: 140,
-	hands: 3,
-	note: "",
-};
+import { SUPPER } from "./supper.testing.ts";
 
 let server: StandInServer;
 let folder: string;
@@ -44,7 +36,7 @@ describe("a libSQL server that several machines share", () => {
 	it("writes a change whole or not at all", async () => {
 		const store = await open();
 		await ensureHouse(store);
-		const id = await addSitting(store, "Ada", DETAILS);
+		const id = await addSitting(store, "Ada", SUPPER);
 		const broken = changeSitting(store, id, 1, "Ada", (now) => ({
 			...now,
 			covers: 200,
@@ -58,7 +50,7 @@ describe("a libSQL server that several machines share", () => {
 	it("tells the second of two machines what the first did", async () => {
 		const [here, there] = [await open(), await open()];
 		await ensureHouse(here);
-		const id = await addSitting(here, "Ada", DETAILS);
+		const id = await addSitting(here, "Ada", SUPPER);
 		await changeSitting(here, id, 1, "Ada", (now) => ({ ...now, covers: 150 }));
 		const second = changeSitting(there, id, 1, "Ben", (now) => ({ ...now, covers: 160 }));
 		const stale: unknown = await second.catch((error) => error);

@@ -36,7 +36,7 @@ export class House {
 
 	async start(): Promise<void> {
 		this.#port ||= await freePort();
-		const server = spawn("node", ["scripts/start.mjs"], {
+		const server = spawn("node", ["scripts/serve.mjs"], {
 			env: this.#environment(),
 			stdio: ["ignore", "ignore", "inherit"],
 		});
@@ -71,13 +71,14 @@ export class House {
 			WT_DATA: this.data,
 			PORT: String(this.#port || 3140),
 			HOST: "127.0.0.1",
+			WT_COPIES_EVERY_H: "0",
 			LOG_LEVEL: "silent",
 			NODE_ENV: "production",
 		};
 	}
 }
 
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
 	const probe = createServer().listen(0, "127.0.0.1");
 	await once(probe, "listening");
 	const address = probe.address();
@@ -120,6 +121,8 @@ export async function hydrated(page: Page): Promise<void> {
 		const root = document.querySelector("main");
 		return root !== null && Object.keys(root).some((key) => key.startsWith("__react"));
 	});
-	// What listens is set up in the frame after.
-	await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => setTimeout(done, 60))));
+	// What listens is set up in the frame after, on a busy machine later: when nothing is left to do.
+	await page.evaluate(
+		() => new Promise((done) => requestAnimationFrame(() => setTimeout(() => requestIdleCallback(done), 60))),
+	);
 }

@@ -1,6 +1,7 @@
 import { request as http } from "node:http";
 import { createClient } from "@libsql/client";
 import type { Browser, Page } from "@playwright/test";
+import Database from "libsql";
 import { expect, House, test } from "./house.ts";
 
 test.use({ houseOf: "robust" });
@@ -87,6 +88,28 @@ test("when the connection is gone nothing typed is lost, and it is saved once it
 	await expect(page.getByRole("alert")).toHaveCount(0);
 	await page.reload();
 	await expect(page.getByLabel("Note for the kitchen")).toHaveValue("Lamp at eight");
+});
+
+test("when the database cannot be written nothing typed is lost, others read on, and it is saved once it can", async ({
+	page,
+	house,
+}) => {
+	await openSupper(page);
+	await page.getByLabel("Note for the kitchen").fill("Tide at nine");
+	const other = new Database(house.database);
+	other.exec("BEGIN IMMEDIATE");
+	await page.getByRole("button", { name: /Save/ }).last().click();
+	await expect(page.getByRole("alert")).toContainText("Not saved: another program has held the database");
+	await expect(page.getByLabel("Note for the kitchen")).toHaveValue("Tide at nine");
+	expect(await (await page.request.get("/healthz")).text()).toContain("read only: another program");
+	expect((await page.request.get("/book")).status()).toBe(200);
+	other.exec("ROLLBACK");
+	other.close();
+	await page.getByRole("button", { name: /Save/ }).last().click();
+	await expect(page.getByRole("alert")).toHaveCount(0);
+	await page.reload();
+	await expect(page.getByLabel("Note for the kitchen")).toHaveValue("Tide at nine");
+	expect(await (await page.request.get("/healthz")).text()).toBe("ok");
 });
 
 test("pans and ovens are added, changed and taken out of use", async ({ page }) => {

@@ -1,7 +1,7 @@
 import { readFile } from "node:fs/promises";
 import { basename, resolve } from "node:path";
 import { Refusal } from "#core/check";
-import { addRecipe, type Store } from "#db";
+import { addRecipe, type Store, Unopened } from "#db";
 import { readConfig } from "../server/config.ts";
 import { openStore } from "../server/openStore.ts";
 
@@ -16,7 +16,7 @@ if (files.length === 0) {
 try {
 	await add(files);
 } catch (error) {
-	if (!(error instanceof Refusal)) throw error;
+	if (!(error instanceof Refusal || error instanceof Unopened)) throw error;
 	console.error(error.message);
 	process.exitCode = 1;
 }

@@ -2,7 +2,7 @@ import { existsSync } from "node:fs";
 import { mkdir, rename } from "node:fs/promises";
 import { join, resolve } from "node:path";
 import { Refusal } from "#core/check";
-import { readBook, readSittings } from "#db";
+import { readBook, readSittings, Unopened } from "#db";
 import { seedSkerryHouse } from "#db/demo";
 import { type Config, readConfig } from "../server/config.ts";
 import { openStore } from "../server/openStore.ts";
@@ -14,7 +14,7 @@ const WEEK_MS = 7 * 24 * 3600_000;
 try {
 	await seed(readConfig(process.env));
 } catch (error) {
-	if (!(error instanceof Refusal)) throw error;
+	if (!(error instanceof Refusal || error instanceof Unopened)) throw error;
 	console.error(`Cannot start. ${error.message}`);
 	process.exitCode = 1;
 }

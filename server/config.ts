@@ -13,6 +13,14 @@ const Environment = Type.Object({
 	}),
 	DATABASE_AUTH_TOKEN: Type.Optional(Type.String({ minLength: 1 })),
 	WT_DATA: Type.String({ minLength: 1, allowed: "a folder" }),
+	WT_ORIGINS: Type.Array(
+		Type.String({
+			pattern: "^https?://(?:\\[[0-9a-fA-F:.]+\\]|[A-Za-z0-9._-]+)(?::\\d{1,5})?$",
+			allowed: "addresses such as https://kitchen.example, apart by commas",
+		}),
+	),
+	WT_COPIES_EVERY_H: Type.Integer({ minimum: 0, maximum: 8760, allowed: "hours from 0 (never) to 8760" }),
+	WT_COPIES_KEPT: Type.Integer({ minimum: 1, maximum: 1000, allowed: "a number of copies from 1 to 1000" }),
 	LOG_LEVEL: oneOf(["fatal", "error", "warn", "info", "debug", "trace", "silent"] as const),
 });
 
@@ -32,10 +40,21 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
 		DATABASE_URL: environment.DATABASE_URL || `file:${dataFolder}/wide-table.db`,
 		...(environment.DATABASE_AUTH_TOKEN ? { DATABASE_AUTH_TOKEN: environment.DATABASE_AUTH_TOKEN } : {}),
 		WT_DATA: dataFolder,
+		WT_ORIGINS: (environment.WT_ORIGINS ?? "")
+			.split(",")
+			.map((origin) => origin.trim().replace(/\/$/, ""))
+			.filter((origin) => origin !== ""),
+		WT_COPIES_EVERY_H: numeric(environment.WT_COPIES_EVERY_H || "24"),
+		WT_COPIES_KEPT: numeric(environment.WT_COPIES_KEPT || "14"),
 		LOG_LEVEL: environment.LOG_LEVEL || "info",
 	});
 	makeFolder(config.WT_DATA);
 	return config;
+}
+
+/** Folder of the copies of a house's database. */
+export function copiesFolder({ WT_DATA }: Pick<Config, "WT_DATA">): string {
+	return resolve(WT_DATA, "backups");
 }
 
 function numeric(text: string): number | string {

@@ -7,6 +7,8 @@ import { pinoHttp } from "pino-http";
 import { RouterContextProvider, type ServerBuild } from "react-router";
 import type { Store } from "#db";
 import { type Config, readConfig } from "./config.ts";
+import { comesFromOrigins, keptNowhere, knownRequests } from "./doors.ts";
+import { keepCopies } from "./keepCopies.ts";
 import { openStore } from "./openStore.ts";
 import { readPreferences } from "./preferences.ts";
 import { limitedBody, sameOriginOnly, securityHeaders } from "./security.ts";
@@ -22,18 +24,28 @@ export function makeApp(config: Config, store: Store): Express {
 	const app = express();
 	app.disable("x-powered-by");
 	app.get("/healthz", async (_request, response) => {
-		await store.ping();
-		response.type("text/plain").send("ok");
+		response.type("text/plain");
+		try {
+			await store.ping();
+			const { unwritten } = store;
+			response.status(unwritten ? 503 : 200).send(unwritten ? `read only: ${unwritten}` : "ok");
+		} catch {
+			response.status(503).send("the database does not answer");
+		}
 	});
+	const doors = { origins: config.WT_ORIGINS };
 	app.use(pinoHttp({ logger, serializers: BRIEF }));
+	app.use(knownRequests(doors));
 	app.use(compression());
 	app.use(securityHeaders(DEVELOPMENT));
+	app.use(comesFromOrigins(doors));
 	app.use(sameOriginOnly);
 	app.use(limitedBody);
 	if (!DEVELOPMENT) {
 		app.use("/assets", express.static("build/client/assets", { immutable: true, maxAge: "1y" }));
 		app.use(express.static("build/client", { maxAge: "1h" }));
 	}
+	app.use(keptNowhere);
 	app.use(
 		createRequestHandler({
 			build: () => import("virtual:react-router/server-build") as Promise<ServerBuild>,
@@ -53,9 +65,9 @@ export function makeApp(config: Config, store: Store): Express {
 	return app;
 }
 
-/** Requests in the log: what was asked and how it ended, no cookies and no bodies. */
+/** Requests in the log: what was asked and how it ended; no cookies, no bodies, nothing that was typed. */
 const BRIEF = {
-	req: ({ method, url }: { method: string; url: string }) => ({ method, url }),
+	req: ({ method, url }: { method: string; url: string }) => ({ method, url: url.split("?", 1)[0] }),
 	res: ({ statusCode }: { statusCode: number }) => ({ statusCode }),
 };
 
@@ -65,18 +77,33 @@ export async function start(): Promise<void> {
 	const store = await openStore(config);
 	const server = makeApp(config, store).listen(config.PORT, config.HOST);
 	server.once("listening", () => {
+		process.send?.("listening");
+		// Whoever started it is gone: nobody would stop it.
+		process.once("disconnect", () => void stop(server, store));
+		keepCopies(config, (line) => console.error(`No copy of the database was made: ${line}`));
 		console.log(`Wide Table: http://${config.HOST}:${config.PORT}/`);
 		console.log(
 			`Data: ${config.DATABASE_URL.startsWith("file:") ? config.DATABASE_URL.slice(5) : config.DATABASE_URL}`,
 		);
 	});
 	server.once("error", (error) => {
-		console.error(`PORT ${config.PORT} on ${config.HOST}: ${error.message}`);
+		console.error(`Cannot start. ${whyNotListening(error, config)}`);
 		process.exit(1);
 	});
 	for (const signal of ["SIGTERM", "SIGINT"] as const) {
 		process.once(signal, () => void stop(server, store));
 	}
+}
+
+function whyNotListening(error: NodeJS.ErrnoException, { HOST, PORT }: Config): string {
+	if (error.code === "EADDRINUSE") {
+		return `PORT: ${PORT} on ${HOST} is in use; stop what uses it, or set another, such as PORT=${PORT + 1}.`;
+	}
+	if (error.code === "EACCES") return `PORT: ${PORT} is not allowed to you; one above 1023 is.`;
+	if (error.code === "EADDRNOTAVAIL" || error.code === "ENOTFOUND") {
+		return `HOST: ${HOST} is no address of this machine.`;
+	}
+	return `PORT ${PORT} on ${HOST}: ${error.message}`;
 }
 
 /** How long open requests may take to end before they are cut, ms. */

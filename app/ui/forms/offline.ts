@@ -1,13 +1,17 @@
-import type { ShouldRevalidateFunction } from "react-router";
+import { isRouteErrorResponse, type ShouldRevalidateFunction } from "react-router";
 
-/** Nothing was sent, because the house's server did not answer. */
+/** Nothing was saved: the house's server did not answer, or could not write. */
 export interface NotSent {
 	readonly notSent: true;
+	/** Why, where the server says. */
+	readonly said?: string;
 }
+
+const CANNOT_WRITE = 503;
 
 /**
  * Sends a change, and stays on the page with everything that was typed when the
- * connection is gone.
+ * connection is gone or the server cannot write.
  */
 export async function sentOrKept<T>(send: () => Promise<T>): Promise<T | NotSent> {
 	try {
@@ -15,6 +19,9 @@ export async function sentOrKept<T>(send: () => Promise<T>): Promise<T | NotSent
 	} catch (error) {
 		// A browser reports a connection that is gone as a TypeError of fetch.
 		if (error instanceof TypeError) return { notSent: true };
+		if (isRouteErrorResponse(error) && error.status === CANNOT_WRITE) {
+			return { notSent: true, said: String(error.data?.said ?? "") };
+		}
 		throw error;
 	}
 }
