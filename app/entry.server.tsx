@@ -1,11 +1,23 @@
 import { PassThrough } from "node:stream";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
-import { type EntryContext, type RouterContextProvider, ServerRouter } from "react-router";
+import {
+	type EntryContext,
+	isRouteErrorResponse,
+	type RouterContextProvider,
+	ServerRouter,
+} from "react-router";
 import { visitContext } from "#server";
 
 /** Nothing here waits longer; a page that does is cut off rather than left hanging, ms. */
 const LONGEST_MS = 10_000;
+
+/** What broke here is told to whoever runs the server; what was asked wrongly is answered, and that is all. */
+export function handleError(error: unknown, { request }: { readonly request: Request }): void {
+	if (request.signal.aborted) return;
+	if (isRouteErrorResponse(error) && error.status < 500) return;
+	console.error(error);
+}
 
 /** Renders a page whole, its scripts marked with the nonce of this answer. */
 export default function handleRequest(

@@ -121,6 +121,12 @@ describe("an awkward file", () => {
 		expect(() => readBookText(json, AS)).toThrow(/200,001 were given; up to 20,000/);
 	});
 
+	it.each(["", '{"', '{"a":"'])("quotes that never end, after %j, are read through once", (before) => {
+		// Read again from each quote, so many would take minutes.
+		const text = `${before}${'\\"'.repeat(400_000)}`;
+		expect(() => readBookText(text, { who: "Ada", at: 1, id: "x" })).toThrow("is no JSON");
+	});
+
 	it("every file of the folder is read or refused, none breaks anything", () => {
 		for (const name of readdirSync(AWKWARD)) {
 			try {

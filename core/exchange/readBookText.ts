@@ -73,8 +73,8 @@ function treeOf(text: string): Node {
 	return root;
 }
 
-/** A text in quotes, or one bracket. */
-const TOKEN = /"[^"\\]*(?:\\.[^"\\]*)*"|[{[}\]]/gs;
+/** A text in quotes, closed or running to the end (so that no part is read twice), or one bracket. */
+const TOKEN = /"[^"\\]*(?:\\.[^"\\]*)*(?:"|\\?$)|[{[}\]]/gs;
 
 /** Brackets inside brackets, counted before anything walks down them. */
 function refuseDepth(text: string): void {

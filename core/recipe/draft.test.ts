@@ -95,6 +95,19 @@ describe("a draft", () => {
 		expect(readDraft(broken, KNOWN, NAMED).wrong["line.new"]).toContain("dragon");
 	});
 
+	it("a line of any length is answered for, and a long one is told how long it may be", () => {
+		const lines = ["½", "(", "1 ", "heaped ", "&amp;"].map((part, index) => ({
+			key: `long${index}`,
+			text: part.repeat(1000 / part.length),
+			role: "" as const,
+			group: "" as const,
+			exponent: "",
+		}));
+		const draft = emptyDraft("dish");
+		const { wrong } = readDraft({ ...draft, lines: [...draft.lines, ...lines] } as Draft, KNOWN, NAMED);
+		for (const { key } of lines) expect(wrong[`line.${key}`]).toContain("A line has up to 400 characters");
+	});
+
 	it("proposes the main by its cut, salt by its kind, and takes what is chosen", () => {
 		const lines = ["2.5 kg goat shoulder", "500 g onion", "20 g salt"].map((text, index) => ({
 			...emptyLine(`l${index}`),

@@ -17,6 +17,8 @@ export interface LineRead {
 	readonly quantity?: Quantity;
 	/** How the amount could be read, in words, where it could be two things. */
 	readonly unclear?: string;
+	/** Longer than a line is; nothing of it was read. */
+	readonly tooLong?: true;
 	/** The ingredient of the book it names. */
 	readonly ingredient?: Ingredient;
 	/** The name as it was typed, when the book has none like it. */
@@ -31,6 +33,9 @@ export type SaidOfLine = Pick<
 	RecipeLine,
 	"preparation" | "reducedTo" | "trimLoss" | "late_min" | "apart" | "marinade"
 >;
+
+/** The most characters a line has: an amount, a name and what is done with it. */
+export const LONGEST_LINE = 400;
 
 /**
  * Reads one line as a cook writes it: "2 1/2 kg pork collar, trimmed, 300 g pieces",
@@ -48,8 +53,8 @@ export function readLine(
 	named: ReadonlyMap<string, Ingredient>,
 	measures: CountryMeasures = "us",
 ): LineRead {
-	const heap = HEAPED.exec(text.trim().replace(BEFORE, ""));
-	const line = heap ? `${heap[1]}${heap[3]}` : text.trim().replace(BEFORE, "");
+	if (text.length > LONGEST_LINE) return { tooLong: true, guessed: false, said: {} };
+	const { line, heap } = withoutHeap(text.trim().replace(BEFORE, ""));
 	const taken = takeAmount(line, measures);
 	const rest = (taken?.rest ?? line).replace(/^[\s.,]*(of\s+)?/i, "").trim();
 	const unclear =
@@ -66,11 +71,16 @@ export function readLine(
 		...unclear,
 		...(ingredient ? { ingredient } : name ? { unknown: name } : {}),
 		guessed,
-		said: saidIn(heap ? [(heap[2] ?? "").trim(), ...clauses] : clauses),
+		said: saidIn([...heap, ...clauses]),
 	};
 }
 
 /** "2 heaped tbsp": how a spoon is filled is kept as preparation. */
+function withoutHeap(text: string): { readonly line: string; readonly heap: readonly string[] } {
+	const heap = HEAPED.exec(text);
+	return heap ? { line: `${heap[1]}${heap[3]}`, heap: [(heap[2] ?? "").trim()] } : { line: text, heap: [] };
+}
+
 const HEAPED = /^([\d.,/½⅓⅔¼¾\s-]+)((?:heaped|heaping|rounded|level|scant)\s+)(.*)$/i;
 
 /** Bullets and numbers of a list, and that an amount is about right. */

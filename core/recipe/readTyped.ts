@@ -5,7 +5,7 @@ import { CATEGORIES } from "./categories.ts";
 import type { Draft, DraftLine, DraftStep } from "./Draft.ts";
 import { FieldReader } from "./FieldReader.ts";
 import type { Ingredient } from "./Ingredient.ts";
-import { type LineRead, readLine } from "./lineText.ts";
+import { type LineRead, LONGEST_LINE, readLine } from "./lineText.ts";
 import { plainName } from "./names.ts";
 import { DOC_VERSION } from "./Recipe.ts";
 import { gramsOrNull } from "./weighLine.ts";
@@ -112,7 +112,8 @@ function proposedRole(
 	return usual === "main" ? "vegetable" : usual;
 }
 
-function problemOf({ quantity, unclear, ingredient, unknown }: DraftLineRead): string | undefined {
+function problemOf({ tooLong, quantity, unclear, ingredient, unknown }: DraftLineRead): string | undefined {
+	if (tooLong) return `A line has up to ${LONGEST_LINE} characters; put the rest into the steps.`;
 	if (unclear) return `${unclear}.`;
 	if (!quantity) return "Start with an amount, such as 2.5 kg or 3.";
 	if (!ingredient) return unknown ? `“${unknown}” is not in the book yet.` : "Which ingredient?";
