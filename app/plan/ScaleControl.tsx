@@ -70,6 +70,11 @@ const PAUSE_MS = 180;
 /** What drawings put into the form; nobody types in these. */
 const SETTLED = ["wishes", "line", "colour"] as const;
 
+function settledIn(form: HTMLFormElement): Record<string, string> {
+	const typed = new FormData(form);
+	return Object.fromEntries(SETTLED.map((name) => [name, String(typed.get(name) ?? "")]));
+}
+
 interface ScaleControlProps {
 	readonly view: LongTableView;
 	readonly wrong: Wrong;
@@ -110,6 +115,8 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 		const element = form.current;
 		const answer = (event: Event) => {
 			event.preventDefault();
+			// Whatever else the table draws meanwhile, it draws with what was put in here.
+			if (element) setSettled((before) => ({ ...before, ...settledIn(element) }));
 			follow();
 		};
 		element?.addEventListener(TRIAL, answer);
