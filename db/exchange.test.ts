@@ -5,7 +5,18 @@ import { type BookFile, emptyBook, isIdle, planImport, readBookText } from "#cor
 import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, plainName } from "#core/recipe";
 import { seedSkerryHouse } from "./demo/index.ts";
 import { freshStore } from "./freshStore.testing.ts";
-import { applyImport, findRecipes, readBookFile, readRecipe, type Store } from "./index.ts";
+import {
+	applyImport,
+	findRecipes,
+	MOST_HELD,
+	MOST_HELD_LENGTH,
+	readBookFile,
+	readRecipe,
+	readStage,
+	type Store,
+	stageImport,
+} from "./index.ts";
+import { importStage } from "./schema.ts";
 
 const AS = { who: "Ada", at: 5, id: "a-file" };
 
@@ -202,5 +213,27 @@ describe("any two books", () => {
 			}),
 			{ numRuns: 12 },
 		);
+	});
+});
+
+describe("files that wait to be looked at", () => {
+	const held = async () => (await store.db.select({ name: importStage.name }).from(importStage)).length;
+
+	it("are held so many at most, the newest", async () => {
+		const ids: string[] = [];
+		for (let file = 0; file < MOST_HELD + 5; file += 1) {
+			ids.push(await stageImport(store, `file ${file}`, "{}", "Ada"));
+		}
+		expect(await held()).toBe(MOST_HELD);
+		expect((await readStage(store.db, ids.at(-1) ?? "")).name).toBe(`file ${MOST_HELD + 4}`);
+	});
+
+	it("are held up to so many characters together, and the newest always", async () => {
+		const text = "x".repeat(MOST_HELD_LENGTH / 4);
+		for (let file = 0; file < 7; file += 1) await stageImport(store, `file ${file}`, text, "Ada");
+		expect(await held()).toBe(4);
+		const id = await stageImport(store, "all of it", "x".repeat(MOST_HELD_LENGTH), "Ada");
+		expect(await held()).toBe(1);
+		expect((await readStage(store.db, id)).name).toBe("all of it");
 	});
 });

@@ -1,4 +1,4 @@
-import { asc, eq, inArray, sql } from "drizzle-orm";
+import { asc, desc, eq, inArray, lt, sql } from "drizzle-orm";
 import { chunk, groupBy } from "es-toolkit";
 import { nanoid } from "nanoid";
 import {
@@ -291,12 +291,32 @@ export type StageRow = typeof importStage.$inferSelect;
 /** How long a file that was shown and not taken is held, ms. */
 const HELD_MS = 24 * 3600_000;
 
+/** Files that wait to be looked at: how many are held, and of how many characters together. */
+export const MOST_HELD = 20;
+export const MOST_HELD_LENGTH = 40_000_000;
+
+/** Lets the files go that have waited too long, and the oldest ones that are too many for a newer one. */
+async function makeRoom(tx: Transaction, at: number, length: number): Promise<void> {
+	await tx.delete(importStage).where(lt(importStage.at, at - HELD_MS));
+	const held = await tx
+		.select({ id: importStage.id, length: sql<number>`length(${importStage.text})` })
+		.from(importStage)
+		.orderBy(desc(importStage.at));
+	let together = length;
+	const room = held.findIndex((file, index) => {
+		together += file.length;
+		return index + 1 >= MOST_HELD || together > MOST_HELD_LENGTH;
+	});
+	const gone = room === -1 ? [] : held.slice(room).map(({ id }) => id);
+	if (gone.length > 0) await tx.delete(importStage).where(inArray(importStage.id, gone));
+}
+
 /** Holds a file that is to be looked at before it is taken in. @returns its id */
 export function stageImport(store: Store, name: string, text: string, who: string): Promise<string> {
 	const id = nanoid(16);
 	const at = Date.now();
 	return store.write(async (tx) => {
-		await tx.delete(importStage).where(sql`${importStage.at} < ${at - HELD_MS}`);
+		await makeRoom(tx, at, text.length);
 		await tx.insert(importStage).values({ id, name, text, at, who });
 		return id;
 	});

@@ -28,6 +28,8 @@ export { eventsSince, type StoredEvent } from "./events.ts";
 export {
 	applyImport,
 	dropStage,
+	MOST_HELD,
+	MOST_HELD_LENGTH,
 	readBookFile,
 	readStage,
 	type StageRow,

@@ -1,4 +1,5 @@
 import { and, asc, eq, gte, inArray, lt, notInArray } from "drizzle-orm";
+import { groupBy } from "es-toolkit";
 import { nanoid } from "nanoid";
 import { isPreparation, type Recipe, type RecipeState } from "#core/recipe";
 import type { SittingDish } from "#core/sitting";
@@ -46,10 +47,8 @@ export async function readSittings(db: Reader, from: number, to: number): Promis
 			),
 		)
 		.orderBy(asc(sittingDish.position));
-	return rows.map((row) => ({
-		...row,
-		dishes: dishes.filter((dish) => dish.sittingId === row.id).map(withoutPlace),
-	}));
+	const dishesOf = groupBy(dishes, ({ sittingId }) => sittingId);
+	return rows.map((row) => ({ ...row, dishes: (dishesOf[row.id] ?? []).map(withoutPlace) }));
 }
 
 /** @throws {Missing} when there is no such sitting */

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
 import { useEffect, useRef } from "react";
-import { Form, Link, useSearchParams, useSubmit } from "react-router";
+import { Form, Link, useSubmit } from "react-router";
 import { oneOf } from "#core/check";
 import {
 	ALLERGEN_LISTS,
@@ -15,6 +15,7 @@ import { CUTS, cutWords } from "#core/trade";
 import { type Database, findRecipes, type ListingRow, readDrafts, readTags, type Sought } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm } from "../ui/forms/form.ts";
+import { Pages } from "../ui/parts/Pages.tsx";
 import { Act, ActLink, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { visitOf } from "../ui/server/visit.ts";
@@ -157,7 +158,7 @@ export default function Book({ loaderData: book }: Route.ComponentProps) {
 				))}
 			</List>
 			{book.recipes.length === 0 ? <Nothing book={book} /> : null}
-			<Pages book={book} />
+			<Pages page={book.page} pages={book.pages} />
 		</Page>
 	);
 }
@@ -285,32 +286,5 @@ function Nothing({ book: { asked, isNarrowed } }: { readonly book: BookData }) {
 				</p>
 			)}
 		</Sheet>
-	);
-}
-
-function Pages({ book: { page, pages } }: { readonly book: BookData }) {
-	const [address] = useSearchParams();
-	if (pages < 2) return null;
-	const to = (number: number) => {
-		const next = new URLSearchParams(address);
-		next.set("page", String(number));
-		return `?${next}`;
-	};
-	return (
-		<chakra.nav aria-label="Pages" display="flex" gap="12px" alignItems="center" marginTop="14px">
-			{page > 1 ? (
-				<ActLink to={to(page - 1)} aria-keyshortcuts="[">
-					Back <Key aria-hidden>[</Key>
-				</ActLink>
-			) : null}
-			<Muted>
-				Page {page} of {pages}
-			</Muted>
-			{page < pages ? (
-				<ActLink to={to(page + 1)} aria-keyshortcuts="]">
-					Next <Key aria-hidden>]</Key>
-				</ActLink>
-			) : null}
-		</chakra.nav>
 	);
 }

@@ -1,15 +1,20 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Form, Link } from "react-router";
-import { ALLERGENS, CATEGORIES, CATEGORY_KEYS, carriedBy, onList, plainName } from "#core/recipe";
+import { ALLERGENS, CATEGORIES, CATEGORY_KEYS, carriedBy, nameHas, onList } from "#core/recipe";
 import { countUses, readIngredientRows, readIngredients } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
+import { Pages } from "../ui/parts/Pages.tsx";
 import { Act, ActLink, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { visitOf } from "../ui/server/visit.ts";
+import { pageIn } from "../ui/words/paging.ts";
 import { counted, percent, pricePerWeight } from "../ui/words/reading.ts";
 import type { Route } from "./+types/ingredients.route";
 
 export const meta: Route.MetaFunction = () => [{ title: "Ingredients · Book" }];
+
+/** Ingredients on one page. */
+const PAGE = 200;
 
 export async function loader({ context, request }: Route.LoaderArgs) {
 	const { store, house, reading } = await visitOf(context);
@@ -24,15 +29,18 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 	]);
 	const shown = rows
 		.filter((row) => category === "" || row.category === category)
-		.filter((row) => plainName(row.name).includes(plainName(find)))
+		.filter((row) => nameHas(row.name, find))
 		.filter((row) => only !== "unpriced" || (known.get(row.id)?.pricePerKg_minor ?? null) === null)
 		.filter((row) => only !== "unused" || !uses.has(row.id));
+	const pages = pageIn(address, shown.length, PAGE);
 	return {
 		find,
 		category,
 		only,
 		all: rows.length,
-		rows: shown.map((row) => {
+		count: shown.length,
+		pages,
+		rows: shown.slice(pages.from, pages.to).map((row) => {
 			const price = known.get(row.id)?.pricePerKg_minor ?? null;
 			return {
 				id: row.id,
@@ -113,10 +121,11 @@ export default function Ingredients({ loaderData: view }: Route.ComponentProps) 
 			</Form>
 			<Sheet marginTop="10px">
 				<Muted>
-					{counted(view.rows.length, "ingredient")}
-					{view.rows.length < view.all ? ` of ${view.all}` : ""}
+					{counted(view.count, "ingredient")}
+					{view.count < view.all ? ` of ${view.all}` : ""}
 				</Muted>
 				<ColumnTable columns={COLUMNS} rows={view.rows} keyOf={({ id }) => id} />
+				<Pages {...view.pages} />
 				{view.rows.length === 0 ? <p>No ingredient is like that. Try a shorter word.</p> : null}
 			</Sheet>
 		</Page>

@@ -1,10 +1,13 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { partition } from "es-toolkit";
 import { Link } from "react-router";
 import { onDay } from "#core/time";
 import { readSittings, type Sitting, withRecipes } from "#db";
+import { Pages } from "../ui/parts/Pages.tsx";
 import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { visitOf } from "../ui/server/visit.ts";
+import { pageIn } from "../ui/words/paging.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/sittings.route";
 
@@ -14,12 +17,27 @@ export const meta: Route.MetaFunction = () => [{ title: "Sittings · Wide Table"
 const BACK = 90;
 const AHEAD = 400;
 
-export async function loader({ context }: Route.LoaderArgs) {
+/** Sittings on one page, and how many of the past ones are shown. */
+const PAGE = 40;
+
+export async function loader({ context, request }: Route.LoaderArgs) {
 	const { store, reading, house } = await visitOf(context);
 	const day = (days: number) => onDay(reading.now, house.timeZone, 0, days);
-	const sittings = await readSittings(store.db, day(-BACK), day(AHEAD));
-	const rows = await Promise.all(
-		sittings.map(async (sitting) => ({
+	const [past, coming] = partition(
+		await readSittings(store.db, day(-BACK), day(AHEAD)),
+		({ serviceAt }) => serviceAt < day(0),
+	);
+	const pages = pageIn(new URL(request.url).searchParams, coming.length, PAGE);
+	return {
+		pages,
+		coming: await Promise.all(coming.slice(pages.from, pages.to).map(row)),
+		pastCount: past.length,
+		past: await Promise.all(past.reverse().slice(0, PAGE).map(row)),
+	};
+
+	async function row(sitting: Sitting) {
+		const dishes = await withRecipes(store.db, sitting.dishes);
+		return {
 			id: sitting.id,
 			name: sitting.name,
 			room: sitting.room,
@@ -27,18 +45,12 @@ export async function loader({ context }: Route.LoaderArgs) {
 			calledOff: sitting.calledOff,
 			day: reading.day(sitting.serviceAt),
 			time: reading.clock(sitting.serviceAt).split(" ").at(-1),
-			dishes: await dishNames(sitting),
-			past: sitting.serviceAt < day(0),
-		})),
-	);
-	return { coming: rows.filter((row) => !row.past), past: rows.filter((row) => row.past).reverse() };
-
-	async function dishNames(sitting: Sitting) {
-		return (await withRecipes(store.db, sitting.dishes)).map((dish) => dish.recipe.name);
+			dishes: dishes.map((dish) => dish.recipe.name),
+		};
 	}
 }
 
-export default function Sittings({ loaderData: { coming, past } }: Route.ComponentProps) {
+export default function Sittings({ loaderData: { pages, coming, pastCount, past } }: Route.ComponentProps) {
 	return (
 		<Page>
 			<chakra.div
@@ -63,10 +75,12 @@ export default function Sittings({ loaderData: { coming, past } }: Route.Compone
 					<p>Nothing is planned. A sitting is one service: its date, its time and how many covers.</p>
 				</Sheet>
 			) : null}
+			<Pages {...pages} />
 			{past.length > 0 ? (
 				<chakra.details marginTop="20px">
 					<chakra.summary cursor="pointer" minHeight="44px">
-						{counted(past.length, "sitting")} in the last {BACK} days
+						{counted(pastCount, "sitting")} in the last {BACK} days
+						{past.length < pastCount ? `, the last ${past.length} of them here` : ""}
 					</chakra.summary>
 					<chakra.ul display="grid" gap="10px">
 						{past.map((sitting) => (

@@ -1,9 +1,27 @@
 import { describe, expect, it } from "vitest";
 import { FieldReader } from "./FieldReader.ts";
-import { ingredient, namesOf, plainName } from "./index.ts";
+import { ingredient, nameHas, namesOf, plainName } from "./index.ts";
 
 const named = (...names: string[]) =>
 	namesOf(names.map((name) => ingredient({ id: name.replace(/[^a-z]+/g, "-"), name })));
+
+describe("what is looked for in a name", () => {
+	it.each([
+		["bay leaves", "bay leaf"],
+		["bay leaf", "bay leaves"],
+		["tomatoes, tinned", "tomatoes"],
+		["Crème fraîche", "creme"],
+		["anchovies", "anchovy"],
+		["onions", ""],
+	])("%s has %j in it", (name, sought) => {
+		expect(nameHas(name, sought)).toBe(true);
+	});
+
+	it("another word is not in it", () => {
+		expect(nameHas("bay leaves", "loaf")).toBe(false);
+		expect(nameHas("onions", "leeks")).toBe(false);
+	});
+});
 
 describe("the names an ingredient goes by", () => {
 	it.each([

@@ -12,6 +12,13 @@ export function plainName(name: string): string {
 		.trim();
 }
 
+/** Whether a name has what is looked for in it, of one or of many: "bay leaf" is in "bay leaves". */
+export function nameHas(name: string, sought: string): boolean {
+	const wanted = plainName(sought);
+	const forms = [plainName(name), singular(plainName(name))];
+	return [wanted, singular(wanted)].some((words) => forms.some((form) => form.includes(words)));
+}
+
 /** Every name an ingredient goes by: as the book writes it, one of it, many of it, its short name. */
 export function namesOf(known: Iterable<Ingredient>): Map<string, Ingredient> {
 	const named = new Map<string, Ingredient>();
