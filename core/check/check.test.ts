@@ -43,3 +43,32 @@ describe("bad input", () => {
 		expect(given).toEqual({ covers: 3, trimLoss: 0, lid: "lid" });
 	});
 });
+
+describe("text that cannot be seen", () => {
+	const Named = Type.Object({ name: Type.String(), lines: Type.Optional(Type.Array(Type.String())) });
+
+	it.each([
+		["ab\u0000cd", "U+0000"],
+		["\u202Egpj.exe", "U+202E"],
+		["isolate \u2066me", "U+2066"],
+		["half \uD83C of one", "U+D83C"],
+		["\u200B\u200D", "only characters that cannot be seen"],
+	])("%j is refused at its field", (name, words) => {
+		expect(() => checked(Named, { name })).toThrow(words);
+		expect(() => checked(Named, { name: "x", lines: ["y", name] })).toThrow("lines[1]: ");
+	});
+
+	it.each([
+		"",
+		" ",
+		"two\nlines\tand\u000Bmore",
+		"crème fraîche",
+		"בשר כבש\u200F",
+		"ناعم\u200Cتر",
+		"🍲",
+		"👩‍🍳",
+		"soft\u00ADhyphen",
+	])("%j is text like any other", (name) => {
+		expect(checked(Named, { name })).toEqual({ name });
+	});
+});

@@ -39,7 +39,7 @@ const compiled = new WeakMap<TSchema, ValidateFunction>();
  */
 export function checked<S extends TSchema>(schema: S, given: unknown): Static<S> {
 	const value = structuredClone(given);
-	const broken = firstUnrealNumber(value, "");
+	const broken = firstImpossible(value, "");
 	if (broken) throw new Refusal([broken]);
 	const validate = compiled.get(schema) ?? ajv.compile(schema);
 	compiled.set(schema, validate);
@@ -58,16 +58,41 @@ export function fits(schema: TSchema, value: unknown): boolean {
 	}
 }
 
-/** JSON has no NaN, but a form and a caller do; Ajv lets it through as a number. */
-function firstUnrealNumber(value: unknown, path: string): Problem | undefined {
+/** What no schema speaks of: numbers that are none, and text that cannot be seen or kept. */
+function firstImpossible(value: unknown, path: string): Problem | undefined {
 	if (typeof value === "number" && !Number.isFinite(value)) {
 		return { field: path || "value", message: `${value} was given; a real number is allowed` };
 	}
+	if (typeof value === "string") return hiddenIn(value, path || "value");
 	if (value === null || typeof value !== "object") return undefined;
 	for (const [key, inner] of Object.entries(value)) {
 		const at = Array.isArray(value) ? `${path}[${key}]` : path ? `${path}.${key}` : key;
-		const found = firstUnrealNumber(inner, at);
+		const found = firstImpossible(inner, at);
 		if (found) return found;
+	}
+	return undefined;
+}
+
+/**
+ * Control characters, those that turn the direction of what follows, and halves of characters: a
+ * database drops some of them and what comes after, and a reader is misled by others. White space is
+ * none of them.
+ */
+const HIDDEN = /[\p{Cc}\u202A-\u202E\u2066-\u2069\uFFFE\uFFFF](?<![\t-\r\u0085])|\p{Surrogate}/u;
+/** Characters without any width that are no white space. */
+const INVISIBLE_ONLY = /^[\p{Cf}\p{Mn}]+$/u;
+
+function hiddenIn(text: string, field: string): Problem | undefined {
+	const [hidden] = HIDDEN.exec(text) ?? [];
+	if (hidden !== undefined) {
+		const code = hidden.charCodeAt(0).toString(16).toUpperCase().padStart(4, "0");
+		return {
+			field,
+			message: `has a character that cannot be seen (U+${code}); text that can be read is allowed`,
+		};
+	}
+	if (INVISIBLE_ONLY.test(text)) {
+		return { field, message: "has only characters that cannot be seen; text that can be read is allowed" };
 	}
 	return undefined;
 }
