@@ -2,7 +2,7 @@ import { request as http } from "node:http";
 import { createClient } from "@libsql/client";
 import type { Browser, Page } from "@playwright/test";
 import Database from "libsql";
-import { expect, House, test } from "./house.ts";
+import { expect, House, hydrated, test } from "./house.ts";
 
 test.use({ houseOf: "robust" });
 
@@ -110,6 +110,19 @@ test("when the database cannot be written nothing typed is lost, others read on,
 	await page.reload();
 	await expect(page.getByLabel("Note for the kitchen")).toHaveValue("Tide at nine");
 	expect(await (await page.request.get("/healthz")).text()).toBe("ok");
+});
+
+test("a card that was not numbered for want of a reason is numbered once it has one", async ({ page }) => {
+	await page.goto("/book/veal-breast/write");
+	await hydrated(page);
+	await page.getByLabel("In a sentence").fill("Rolled, slow, with the lamp lit.");
+	await expect(page.getByText(/^Draft, kept at/)).toBeVisible();
+	await page.getByRole("button", { name: "Approve as the standard" }).click();
+	await expect(page.getByRole("alert")).toContainText("a sentence that says why is needed");
+	await page.getByLabel("Why it is changed").fill("The sentence was dull");
+	await page.getByRole("button", { name: "Approve as the standard" }).click();
+	await expect(page).toHaveURL(/\/book\/veal-breast$/);
+	await expect(page.getByText("Rolled, slow, with the lamp lit.")).toBeVisible();
 });
 
 test("pans and ovens are added, changed and taken out of use", async ({ page }) => {

@@ -148,6 +148,13 @@ type View = Route.ComponentProps["loaderData"];
 
 function Compare({ view }: { readonly view: View }) {
 	const { compared } = view;
+	if (view.versions.length === 1) {
+		return (
+			<Sheet>
+				<p>There is one version so far. The next one stands beside it here.</p>
+			</Sheet>
+		);
+	}
 	return (
 		<Sheet display="grid" gap="12px">
 			<Form>
@@ -171,7 +178,7 @@ function Compare({ view }: { readonly view: View }) {
 					<Act>Compare</Act>
 				</chakra.div>
 			</Form>
-			{compared === null ? <p>There is one version only, or the same one on both sides.</p> : null}
+			{compared === null ? <p>The same one is on both sides.</p> : null}
 			{compared && view.same ? <Note>The two say the same.</Note> : null}
 			{compared && !view.same ? (
 				<ColumnTable

@@ -107,9 +107,18 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	} catch (error) {
 		if (error instanceof Stale) return data({ stale: error.version }, { status: 409 });
 		if (!(error instanceof Refusal)) throw error;
-		const problems = error.problems.map(({ field, message }) => ({ field, message }));
-		return data({ problems }, { status: 400 });
+		return refusedFor(error);
 	}
+}
+
+/**
+ * What does not hold.
+ *
+ * @param version of the draft as it was kept all the same
+ */
+function refusedFor({ problems }: Refusal, version?: number) {
+	const told = problems.map(({ field, message }) => ({ field, message }));
+	return data({ problems: told, ...(version === undefined ? {} : { version }) }, { status: 400 });
 }
 
 async function keepAndDo({ store, who, reading }: HouseVisit, id: string, form: FormData) {
@@ -130,7 +139,12 @@ async function keepAndDo({ store, who, reading }: HouseVisit, id: string, form: 
 	}
 	if (!intent.startsWith("number")) return redirect(`/book/${id}/write`);
 	const state = intent === "number:standard" ? "standard" : "tested";
-	await numberDraft(store, id, { who, state, reason: String(form.get("reason") ?? "") });
+	try {
+		await numberDraft(store, id, { who, state, reason: String(form.get("reason") ?? "") });
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		return refusedFor(error, version);
+	}
 	return redirect(`/book/${id}`);
 }
 
@@ -145,7 +159,8 @@ export { revalidateWhenSent as shouldRevalidate } from "./writer/revalidate.ts";
 
 export default function Write({ loaderData, actionData }: Route.ComponentProps) {
 	const form = useRef<HTMLFormElement>(null);
-	const hand = useDraft(loaderData, form);
+	const refused = actionData && "problems" in actionData ? actionData : undefined;
+	const hand = useDraft(loaderData, form, refused?.version);
 	const { draft, change } = hand;
 	const named = useMemo(() => namesOf(loaderData.known as Ingredient[]), [loaderData.known]);
 	const read = useMemo(() => readTyped(draft, named), [draft, named]);
@@ -157,7 +172,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 		if (event.shiftKey) hand.redo();
 		else hand.undo();
 	};
-	const problems = actionData && "problems" in actionData ? actionData.problems : [];
+	const problems = refused?.problems ?? [];
 	return (
 		<Page>
 			<Form method="post" ref={form} onKeyDown={undoKeys} onSubmit={leaveToKeeping}>
@@ -248,6 +263,8 @@ function keepingWords({ keeping, keptAt }: DraftInHand): string {
 			return "Not sent; kept at this desk until the server answers";
 		case "stale":
 			return "Not kept: somebody else has written";
+		case "refused":
+			return "Not kept: something typed cannot be; see what stands open";
 	}
 }
 

@@ -4,7 +4,7 @@ import { useRef } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { type Draft, emptyDraft } from "#core/recipe";
 import { onScreen } from "../../ui/onScreen.testing.tsx";
-import { type DraftKept, type DraftStale, letGo, useDraft } from "./useDraft.ts";
+import { type DraftKept, type DraftRefused, type DraftStale, letGo, useDraft } from "./useDraft.ts";
 
 const START = emptyDraft("dish");
 const named = (name: string): Draft => ({ ...START, fields: { ...START.fields, name } });
@@ -12,11 +12,14 @@ const KEPT: DraftKept = { version: 4, at: "09:05", open: { lines: "is missing" }
 
 /** What the server was sent, and what it answers. */
 let sent: FormData[] = [];
-let answers: (DraftKept | DraftStale | { readonly notSent: true })[] = [];
+let answers: (DraftKept | DraftStale | DraftRefused | { readonly notSent: true })[] = [];
+
+/** What the server kept when it refused to number the draft. */
+let refused: number | undefined;
 
 function Desk() {
 	const form = useRef<HTMLFormElement>(null);
-	const hand = useDraft({ id: "neck", draft: START, version: 3, at: "09:00", open: {} }, form);
+	const hand = useDraft({ id: "neck", draft: START, version: 3, at: "09:00", open: {} }, form, refused);
 	return (
 		<form ref={form}>
 			<input
@@ -55,6 +58,7 @@ beforeEach(() => {
 	vi.useFakeTimers({ shouldAdvanceTime: false });
 	sent = [];
 	answers = [];
+	refused = undefined;
 	localStorage.clear();
 });
 afterEach(() => vi.useRealTimers());
@@ -145,5 +149,25 @@ describe("a draft in hand", () => {
 		expect(sent[0]?.get("name")).toBe("Neck");
 		expect(() => letGo("neck")).not.toThrow();
 		vi.unstubAllGlobals();
+	});
+
+	it("what cannot be kept is said, held, and sent again only once it is changed", async () => {
+		answers = [{ problems: [{ field: "fields.name", message: "has a character that cannot be seen" }] }];
+		desk();
+		type("Ne\u202Eck");
+		await pass(1200);
+		expect(said()).toBe("refused 09:00  fields.name");
+		await pass(20_000);
+		expect(sent).toHaveLength(1);
+		type("Neck");
+		await pass(1200);
+		expect(sent).toHaveLength(2);
+		expect(said()).toContain("kept 09:05");
+	});
+
+	it("goes on from the version that was kept when it could not be numbered", () => {
+		refused = 9;
+		desk();
+		expect(document.querySelector<HTMLInputElement>("input[name=version]")?.value).toBe("9");
 	});
 });

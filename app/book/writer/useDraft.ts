@@ -19,9 +19,13 @@ export interface DraftKept {
 export interface DraftStale {
 	readonly stale: number;
 }
+/** What was typed cannot be kept as it is. */
+export interface DraftRefused {
+	readonly problems: readonly { readonly field: string; readonly message: string }[];
+}
 
 /** How safe what was typed is. */
-export type Keeping = "kept" | "keeping" | "notSent" | "stale";
+export type Keeping = "kept" | "keeping" | "notSent" | "stale" | "refused";
 
 export interface DraftInHand {
 	readonly draft: Draft;
@@ -49,18 +53,26 @@ interface Loaded {
 	readonly open: Readonly<Record<string, string>>;
 }
 
-/** A draft in hand: undone and redone, sent as it is typed, and held at this desk until it has been. */
-export function useDraft(loaded: Loaded, form: RefObject<HTMLFormElement | null>): DraftInHand {
+/**
+ * A draft in hand: undone and redone, sent as it is typed, and held at this desk until it has been.
+ *
+ * @param refused its version as the server kept it when it refused to number it
+ */
+export function useDraft(
+	loaded: Loaded,
+	form: RefObject<HTMLFormElement | null>,
+	refused?: number,
+): DraftInHand {
 	const [state, move] = useReducer(history, begun(loaded.draft));
 	const [version, setVersion] = useState(loaded.version);
 	const [kept, setKept] = useState<Draft>(loaded.draft);
 	const [keptAt, setKeptAt] = useState(loaded.at);
 	const [open, setOpen] = useState(loaded.open);
-	const [trouble, setTrouble] = useState<"notSent" | "stale" | null>(null);
+	const [trouble, setTrouble] = useState<"notSent" | "stale" | "refused" | null>(null);
 	const [theirs, setTheirs] = useState(0);
 	const [restored, setRestored] = useState(false);
 	const sent = useRef<Draft>(loaded.draft);
-	const fetcher = useFetcher<DraftKept | DraftStale>();
+	const fetcher = useFetcher<DraftKept | DraftStale | DraftRefused>();
 
 	const change = useCallback((draft: Draft, tag = "") => {
 		move({ type: "change", draft, tag, at: Date.now() });
@@ -74,6 +86,10 @@ export function useDraft(loaded: Loaded, form: RefObject<HTMLFormElement | null>
 		}
 	}, [loaded.id, loaded.version, loaded.draft]);
 
+	useEffect(() => {
+		if (refused !== undefined) setVersion(refused);
+	}, [refused]);
+
 	const isDirty = state.now !== kept;
 	useEffect(() => {
 		if (isDirty) hold(loaded.id, { version, draft: state.now });
@@ -82,6 +98,7 @@ export function useDraft(loaded: Loaded, form: RefObject<HTMLFormElement | null>
 	const { submit, state: sending, data: answer } = fetcher;
 	useEffect(() => {
 		if (!isDirty || sending !== "idle" || trouble === "stale") return;
+		if (trouble === "refused" && state.now === sent.current) return;
 		const timer = setTimeout(
 			() => {
 				if (!form.current) return;
@@ -101,6 +118,9 @@ export function useDraft(loaded: Loaded, form: RefObject<HTMLFormElement | null>
 		else if ("stale" in answer) {
 			setTrouble("stale");
 			setTheirs(answer.stale);
+		} else if ("problems" in answer) {
+			setTrouble("refused");
+			setOpen(Object.fromEntries(answer.problems.map(({ field, message }) => [field, message])));
 		} else {
 			setTrouble(null);
 			setVersion(answer.version);
