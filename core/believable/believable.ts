@@ -35,6 +35,8 @@ export interface Bound {
 	readonly most: number;
 	/** For fewer than twenty portions, where it is another: pans and films come in sizes. */
 	readonly mostForFew?: number;
+	/** Where it is poured a third up the piece by rule, whatever the sauce asks. */
+	readonly mostByRule?: number;
 	readonly why: string;
 }
 
@@ -64,7 +66,8 @@ export const BOUNDS: readonly Bound[] = [
 		least: 0,
 		most: 1.2,
 		mostForFew: 2.2,
-		why: "a third up the piece is poured in any case; more than the sauce over again is stock for nothing",
+		mostByRule: 1.7,
+		why: "more than the sauce over again is stock for nothing; a third up the piece is poured in any case, and a last pan half full takes as much as a full one",
 	},
 	{
 		figure: "sauce_ml_per_portion",
@@ -175,10 +178,14 @@ export function beyondBelief(plan: Plan): { readonly bound: Bound; readonly is: 
 	const figures = figuresOf(plan);
 	return BOUNDS.flatMap((bound) => {
 		const is = figures[bound.figure];
-		const most = plan.chain.portions < FEW ? (bound.mostForFew ?? bound.most) : bound.most;
-		const within = is >= bound.least - HAIR && is <= most + HAIR;
+		const within = is >= bound.least - HAIR && is <= mostOf(bound, plan) + HAIR;
 		return within || isHeld(plan, bound) ? [] : [{ bound, is }];
 	});
+}
+
+function mostOf({ most, mostForFew, mostByRule }: Bound, { chain, pour }: Plan): number {
+	if (chain.portions < FEW && mostForFew !== undefined) return mostForFew;
+	return pour?.decidedBy === "least" ? (mostByRule ?? most) : most;
 }
 
 /** Rounding. */

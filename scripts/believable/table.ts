@@ -81,9 +81,10 @@ function boundsTable(): string {
 	return [
 		"| figure | from | to | why |",
 		"|---|--:|--:|---|",
-		...BOUNDS.map(({ words, least, most, mostForFew, why }) => {
+		...BOUNDS.map(({ words, least, most, mostForFew, mostByRule, why }) => {
 			const few = mostForFew === undefined ? "" : `; for fewer than twenty portions ${mostForFew}`;
-			return `| ${words} | ${least} | ${most}${few} | ${why} |`;
+			const rule = mostByRule === undefined ? "" : `; where a third up the piece decides ${mostByRule}`;
+			return `| ${words} | ${least} | ${most}${few}${rule} | ${why} |`;
 		}),
 	].join("\n");
 }
