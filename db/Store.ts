@@ -1,6 +1,7 @@
 import { setTimeout as pause } from "node:timers/promises";
 import { type Client, createClient } from "@libsql/client";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
+import { isFile } from "./files.ts";
 import { migrate, requireFilled, requireOwn } from "./migrate.ts";
 import * as schema from "./schema.ts";
 import { isBusy, Unwritten, whyUnopened, whyUnwritten } from "./whyNot.ts";
@@ -45,11 +46,11 @@ export class Store {
 	#lastWrite: Promise<unknown> = Promise.resolve();
 	#unwritten: Unwritten | null = null;
 
-	private constructor(writing: Client, options: StoreOptions, isFile: boolean) {
-		const reading = clientOf(options, isFile);
+	private constructor(writing: Client, options: StoreOptions) {
+		const reading = clientOf(options);
 		this.#reading = reading;
 		this.#writing = writing;
-		this.#isFile = isFile;
+		this.#isFile = isFile(options.url);
 		this.#thrown = options.thrown ?? ((why) => why);
 		this.db = drizzle(reading, { schema });
 		this.#changes = drizzle(writing, { schema });
@@ -69,17 +70,17 @@ export class Store {
 	}
 
 	static async #opened(options: StoreOptions): Promise<Store> {
-		const isFile = options.url.startsWith("file:");
-		if (isFile) requireFilled(options.url);
-		const writing = clientOf(options, isFile);
+		const inFile = isFile(options.url);
+		if (inFile) requireFilled(options.url);
+		const writing = clientOf(options);
 		try {
-			if (isFile) {
+			if (inFile) {
 				await requireOwn(writing, options.url);
 				await writing.execute("PRAGMA journal_mode = WAL");
 				await requireForeignKeys(writing);
 			}
-			await patiently(writing, () => migrate(writing, options, isFile));
-			return new Store(writing, options, isFile);
+			await patiently(writing, () => migrate(writing, options, inFile));
+			return new Store(writing, options);
 		} catch (error) {
 			writing.close();
 			throw error;
@@ -155,10 +156,10 @@ async function patiently<T>(client: Client, work: () => Promise<T>): Promise<T> 
 	}
 }
 
-function clientOf({ url, authToken, patience_ms = SERVER_MS }: StoreOptions, isFile: boolean): Client {
+function clientOf({ url, authToken, patience_ms = SERVER_MS }: StoreOptions): Client {
 	return createClient({
 		url,
-		...(isFile ? { timeout: HELD_MS } : { fetch: answeredWithin(patience_ms) }),
+		...(isFile(url) ? { timeout: HELD_MS } : { fetch: answeredWithin(patience_ms) }),
 		...(authToken ? { authToken } : {}),
 	});
 }

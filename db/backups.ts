@@ -2,11 +2,11 @@ import { existsSync } from "node:fs";
 import { copyFile, mkdir, readdir, rename, rm } from "node:fs/promises";
 import { join } from "node:path";
 import { type Client, createClient } from "@libsql/client";
+import { isFile, pathOf, stamp } from "./files.ts";
 import { JOURNAL } from "./migrate.ts";
 import { isBusy, Unopened } from "./whyNot.ts";
 
 const COPY = /^copy-\d{4}-\d\d-\d\dT[\d-]+Z\.db$/;
-const IS_FILE = /^file:/;
 /** The files of a database, by what stands after its path. */
 const PARTS = ["", "-wal", "-shm"];
 
@@ -51,7 +51,7 @@ export async function copiesIn(folder: string): Promise<readonly string[]> {
  */
 export async function restore(copy: string, url: string, folder: string): Promise<string | null> {
 	(await openFile(`file:${copy}`)).close();
-	const path = url.replace(IS_FILE, "");
+	const path = pathOf(url);
 	const alone = await heldAlone(url, path);
 	try {
 		await mkdir(folder, { recursive: true });
@@ -69,14 +69,10 @@ export async function restore(copy: string, url: string, folder: string): Promis
 	}
 }
 
-function stamp(): string {
-	return new Date().toISOString().replaceAll(/[:.]/g, "-");
-}
-
 /** Opens a file that must be a whole database of Wide Table. */
 async function openFile(url: string): Promise<Client> {
-	const path = url.replace(IS_FILE, "");
-	if (!IS_FILE.test(url)) {
+	const path = pathOf(url);
+	if (!isFile(url)) {
 		throw new Unopened(
 			`${url} is a server; it is copied and brought back there. Files alone are copied here.`,
 		);

@@ -3,6 +3,7 @@ import { mkdir } from "node:fs/promises";
 import { join } from "node:path";
 import type { Client } from "@libsql/client";
 import { readMigrationFiles } from "drizzle-orm/migrator";
+import { pathOf, stamp } from "./files.ts";
 import { Unopened } from "./whyNot.ts";
 
 /** Table of the steps a database has been through. */
@@ -54,17 +55,16 @@ async function backUpBefore(client: Client, wanted: number, folder: string): Pro
 	const done = await client.execute(`SELECT count(*) AS steps FROM ${JOURNAL}`);
 	if (Number(done.rows[0]?.steps) >= wanted) return;
 	await mkdir(folder, { recursive: true });
-	const stamp = new Date().toISOString().replaceAll(":", "-");
-	await client.execute({ sql: "VACUUM INTO ?", args: [join(folder, `before-migration-${stamp}.db`)] });
+	await client.execute({ sql: "VACUUM INTO ?", args: [join(folder, `before-migration-${stamp()}.db`)] });
 }
 
 /**
- * A file that is there must be a database of Wide Table, whole; one that is not there is made.
+ * A file that is there has something in it; one that is not there is made.
  *
- * @throws {Unopened} for an empty file and for a database of somebody else's
+ * @throws {Unopened} for an empty file
  */
 export function requireFilled(url: string): void {
-	const path = url.replace(/^file:/, "");
+	const path = pathOf(url);
 	if (existsSync(path) && statSync(path).size === 0) {
 		throw new Unopened(
 			`DATABASE_URL: ${url} is empty. Bring a copy back with \`npm run restore\`, or remove the file to begin a new house. Nothing was changed.`,

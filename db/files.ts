@@ -1,0 +1,14 @@
+/** Whether an address is that of a file, and not of a server. */
+export function isFile(url: string): boolean {
+	return url.startsWith("file:");
+}
+
+/** Path of the file at an address. */
+export function pathOf(url: string): string {
+	return url.replace(/^file:/, "");
+}
+
+/** This moment as a part of a file's name that sorts by time. */
+export function stamp(): string {
+	return new Date().toISOString().replaceAll(/[:.]/g, "-");
+}
