@@ -6,6 +6,7 @@ export default [
 	route("book/new", "book/new.route.tsx"),
 	route("book/exchange", "book/exchange.route.tsx"),
 	route("book/exchange/:stageId", "book/importPreview.route.tsx"),
+	route("book/exchange/:stageId/progress", "book/takingIn.route.ts"),
 	route("book/export/:file", "book/export.route.ts"),
 	route("book/ingredients", "book/ingredients.route.tsx"),
 	route("book/ingredients/new", "book/newIngredient.route.tsx"),

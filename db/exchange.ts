@@ -152,25 +152,33 @@ function versionEntryOf(
 	};
 }
 
-/** Carries out a planned import, in one transaction: all of it or nothing. */
+/**
+ * Carries out a planned import, in one transaction: all of it or nothing.
+ *
+ * @param told is called with how many of how many entries are written
+ */
 export function applyImport(
 	store: Store,
 	planOf: (tx: Transaction) => Promise<ImportPlan>,
 	who: string,
+	told: (done: number, all: number) => void = () => undefined,
 ): Promise<ImportPlan> {
 	return store.write(async (tx) => {
 		const plan = await planOf(tx);
 		const ingredients = plan.ingredients.filter(({ verdict }) => verdict !== "same");
 		const recipes = plan.recipes.filter(({ verdict }) => verdict !== "same");
-		await writeIngredients(
-			tx,
-			ingredients.map(({ entry }) => entry),
-			who,
-		);
-		await writeRecipes(
-			tx,
-			recipes.map(({ entry }) => entry),
-		);
+		const all = ingredients.length + recipes.length;
+		for (const [index, some] of chunk(ingredients, AT_ONCE).entries()) {
+			told(index * AT_ONCE, all);
+			const entries = some.map(({ entry }) => entry);
+			await writeIngredients(tx, entries, who);
+		}
+		for (const [index, some] of chunk(recipes, AT_ONCE).entries()) {
+			told(ingredients.length + index * AT_ONCE, all);
+			const entries = some.map(({ entry }) => entry);
+			await writeRecipes(tx, entries);
+		}
+		told(all, all);
 		for (const { entry } of recipes.filter(({ verdict }) => verdict === "changed")) {
 			const standard = entry.versions.findLast(({ life }) => stateOf(life) === "standard");
 			if (standard) await retireOthers(tx, entry.id, standard.number, who);
@@ -187,12 +195,10 @@ async function writeIngredients(
 	entries: readonly IngredientEntry[],
 	who: string,
 ): Promise<void> {
-	for (const some of chunk(entries, AT_ONCE)) {
-		await tx
-			.insert(ingredient)
-			.values(some.map(rowOf))
-			.onConflictDoUpdate({ target: ingredient.id, set: EXCLUDED });
-	}
+	await tx
+		.insert(ingredient)
+		.values(entries.map(rowOf))
+		.onConflictDoUpdate({ target: ingredient.id, set: EXCLUDED });
 	const prices = entries.flatMap(({ id, prices: own }) =>
 		own.map((price) => ({ ...price, ingredientId: id, who })),
 	);

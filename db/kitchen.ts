@@ -5,7 +5,7 @@ import type { Kitchen, Vessel } from "#core/kitchen";
 import { type PanType, shapeOfSizes } from "#core/pans";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
-import { readKnown } from "./knownIngredients.ts";
+import { type Made, readKnown } from "./knownIngredients.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
 import { type EventSubject, house, oven, panType } from "./schema.ts";
@@ -33,13 +33,17 @@ export function readOvens(db: Reader): Promise<OvenRow[]> {
 	return db.select().from(oven).where(eq(oven.retired, false)).orderBy(asc(oven.name));
 }
 
-/** Everything a plan needs of the kitchen. */
-export async function readKitchen(db: Reader): Promise<Kitchen> {
+/**
+ * Everything a plan needs of the kitchen.
+ *
+ * @param recipes what is planned: only what it is made of is read; without them, all that is known
+ */
+export async function readKitchen(db: Reader, recipes?: readonly Made[]): Promise<Kitchen> {
 	const [row, pans, ovens, known] = await Promise.all([
 		readHouse(db),
 		readPanTypes(db),
 		readOvens(db),
-		readKnown(db),
+		readKnown(db, Date.now(), recipes),
 	]);
 	const of = (use: PanTypeRow["use"]) => pans.filter((pan) => pan.use === use);
 	const isTakenFirst = (pan: PanTypeRow) => pan.id === row.searPanId;

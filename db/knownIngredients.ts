@@ -1,4 +1,5 @@
-import { and, asc, eq, lte } from "drizzle-orm";
+import { and, asc, eq, inArray, lte } from "drizzle-orm";
+import { chunk } from "es-toolkit";
 import type { KnownIngredients } from "#core/kitchen";
 import { CATEGORIES, type Ingredient, type Preparation, ingredient as usual, withMade } from "#core/recipe";
 import type { Reader } from "./Store.ts";
@@ -6,10 +7,58 @@ import { ingredient, ingredientPrice, recipeListing, recipeVersion } from "./sch
 
 type IngredientRow = typeof ingredient.$inferSelect;
 
-/** What things are: everything a line can name, and what of it is made in the house. */
-export async function readKnown(db: Reader, at = Date.now()): Promise<KnownIngredients> {
+/** Whatever is made of lines. */
+export interface Made {
+	readonly lines: readonly { readonly ingredient: string }[];
+}
+
+/**
+ * What things are: everything a line can name, and what of it is made in the house.
+ *
+ * @param at      the instant whose prices hold
+ * @param recipes where they are given, only what they name is read, through preparations and merges
+ */
+export async function readKnown(
+	db: Reader,
+	at = Date.now(),
+	recipes?: readonly Made[],
+): Promise<KnownIngredients> {
 	const preparations = await readPreparations(db);
-	return { byId: await readBought(db, preparations, at), preparations };
+	if (!recipes) return { byId: await readBought(db, preparations, at), preparations };
+	const rows = new Map<string, IngredientRow>();
+	const needed = new Map<string, Preparation>();
+	const asked = new Set<string>();
+	let next = namedBy(recipes);
+	while (next.length > 0) {
+		for (const id of next) asked.add(id);
+		const made = next.flatMap((id) => {
+			const preparation = preparations.get(id);
+			return preparation ? [[id, preparation] as const] : [];
+		});
+		for (const [id, preparation] of made) needed.set(id, preparation);
+		const found = await readRows(db, next);
+		for (const row of found) rows.set(row.id, row);
+		const meant = found.flatMap(({ mergedInto }) => mergedInto ?? []);
+		const inside = namedBy(made.map(([, preparation]) => preparation));
+		next = [...new Set([...meant, ...inside])].filter((id) => !asked.has(id));
+	}
+	const prices = await readPricesPerKg(db, at, [...rows.keys()]);
+	return { byId: knownOf([...rows.values()], prices, needed), preparations: needed };
+}
+
+function namedBy(recipes: readonly Made[]): string[] {
+	return [...new Set(recipes.flatMap(({ lines }) => lines.map(({ ingredient: id }) => id)))];
+}
+
+/** Short names that one statement asks for. */
+const ASKED_AT_ONCE = 500;
+
+async function readRows(db: Reader, ids: readonly string[]): Promise<IngredientRow[]> {
+	const found: IngredientRow[] = [];
+	for (const some of chunk([...ids], ASKED_AT_ONCE)) {
+		found.push(...(await db.select().from(ingredient).where(inArray(ingredient.id, some))));
+	}
+	return found;
 }
 
 /**
@@ -32,6 +81,14 @@ async function readBought(
 		db.select().from(ingredient).orderBy(asc(ingredient.name)),
 		readPricesPerKg(db, at),
 	]);
+	return knownOf(rows, prices, preparations);
+}
+
+function knownOf(
+	rows: readonly IngredientRow[],
+	prices: ReadonlyMap<string, number>,
+	preparations: ReadonlyMap<string, Preparation>,
+): Map<string, Ingredient> {
 	const bought = new Map(rows.map((row) => [row.id, asIngredient(row, prices.get(row.id) ?? null)]));
 	const merged = new Map(
 		rows.flatMap(({ id, mergedInto }) => (mergedInto === null ? [] : [[id, mergedInto]])),
@@ -50,12 +107,21 @@ function asIngredient(row: IngredientRow, pricePerKg_minor: number | null): Ingr
 }
 
 /** Price of a kilo of each ingredient at an instant, minor units: the newest pack price that has begun. */
-async function readPricesPerKg(db: Reader, at: number): Promise<Map<string, number>> {
-	const rows = await db
-		.select()
-		.from(ingredientPrice)
-		.where(lte(ingredientPrice.from, at))
-		.orderBy(asc(ingredientPrice.from), asc(ingredientPrice.id));
+async function readPricesPerKg(
+	db: Reader,
+	at: number,
+	ids?: readonly string[],
+): Promise<Map<string, number>> {
+	const begun = lte(ingredientPrice.from, at);
+	const read = (some?: string[]) =>
+		db
+			.select()
+			.from(ingredientPrice)
+			.where(some ? and(begun, inArray(ingredientPrice.ingredientId, some)) : begun)
+			.orderBy(asc(ingredientPrice.from), asc(ingredientPrice.id));
+	const rows = ids
+		? (await Promise.all(chunk([...ids], ASKED_AT_ONCE).map((some) => read(some)))).flat()
+		: await read();
 	return new Map(rows.map((row) => [row.ingredientId, (row.price_minor / row.pack_g) * 1000]));
 }
 

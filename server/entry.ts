@@ -10,16 +10,17 @@ import { type Config, readConfig } from "./config.ts";
 import { comesFromOrigins, keptNowhere, knownRequests } from "./doors.ts";
 import { keepCopies } from "./keepCopies.ts";
 import { openStore } from "./openStore.ts";
+import { HeavyPool } from "./pool.ts";
 import { readPreferences } from "./preferences.ts";
 import { limitedBody, sameOriginOnly, securityHeaders } from "./security.ts";
 import { NOBODY_NAMED, visitContext } from "./visit.ts";
 
-export { openStore, readConfig };
+export { HeavyPool, openStore, readConfig };
 
 const DEVELOPMENT = import.meta.env.DEV;
 
 /** The whole application but the files the browser is given. */
-export function makeApp(config: Config, store: Store): Express {
+export function makeApp(config: Config, store: Store, pool: HeavyPool): Express {
 	const logger = pino({ level: config.LOG_LEVEL });
 	const app = express();
 	app.disable("x-powered-by");
@@ -54,6 +55,7 @@ export function makeApp(config: Config, store: Store): Express {
 				const context = new RouterContextProvider();
 				context.set(visitContext, {
 					store,
+					pool,
 					preferences,
 					who: preferences.who ?? NOBODY_NAMED,
 					nonce: response.locals.nonce,
@@ -75,11 +77,12 @@ const BRIEF = {
 export async function start(): Promise<void> {
 	const config = readConfig(process.env);
 	const store = await openStore(config);
-	const server = makeApp(config, store).listen(config.PORT, config.HOST);
+	const pool = new HeavyPool(config);
+	const server = makeApp(config, store, pool).listen(config.PORT, config.HOST);
 	server.once("listening", () => {
 		process.send?.("listening");
 		// Whoever started it is gone: nobody would stop it.
-		process.once("disconnect", () => void stop(server, store));
+		process.once("disconnect", () => void stop(server, store, pool));
 		keepCopies(config, (line) => console.error(`No copy of the database was made: ${line}`));
 		console.log(`Wide Table: http://${config.HOST}:${config.PORT}/`);
 		console.log(
@@ -91,7 +94,7 @@ export async function start(): Promise<void> {
 		process.exit(1);
 	});
 	for (const signal of ["SIGTERM", "SIGINT"] as const) {
-		process.once(signal, () => void stop(server, store));
+		process.once(signal, () => void stop(server, store, pool));
 	}
 }
 
@@ -110,13 +113,14 @@ function whyNotListening(error: NodeJS.ErrnoException, { HOST, PORT }: Config): 
 const PATIENCE_MS = 10_000;
 
 /** No new requests, the open ones to their end, then the database. */
-async function stop(server: Server, store: Store): Promise<void> {
+async function stop(server: Server, store: Store, pool: HeavyPool): Promise<void> {
 	const cut = setTimeout(() => server.closeAllConnections(), PATIENCE_MS);
 	await new Promise((done) => {
 		server.close(done);
 		server.closeIdleConnections();
 	});
 	clearTimeout(cut);
+	await pool.close();
 	await store.close();
 	process.exit(0);
 }

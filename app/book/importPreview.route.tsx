@@ -1,93 +1,39 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { data, Form, redirect } from "react-router";
-import { Refusal } from "#core/check";
-import { measuresOf } from "#core/quantity";
-import { applyImport, dropStage, freeRecipeId, readStage, saveDraft } from "#db";
+import { useEffect } from "react";
+import { data, Form, redirect, useFetcher, useNavigation } from "react-router";
+import { dropStage } from "#db";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
-import { foundOr404, type HouseVisit, visitOf } from "../ui/server/visit.ts";
+import { heavily } from "../ui/server/heavily.ts";
+import { visitOf } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/importPreview.route";
-import { changeField } from "./draftEdits.ts";
-import { planOfStage, planView, signatureOf, type Understood, understand } from "./importView.ts";
+import type { loader as progressLoader } from "./takingIn.route.ts";
+import { endProgress, progressOf } from "./takingIn.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: `${loaderData?.name ?? "A file"}, to be taken in · Book` },
 ];
 
-export async function loader({ context, params }: Route.LoaderArgs) {
-	const { store } = await visitOf(context);
-	const stage = await foundOr404(readStage(store.db, params.stageId), "file that is held");
-	const understood = await understand(store.db, stage);
-	return { id: stage.id, name: stage.name, ...viewOf(understood) };
-}
-
-function viewOf(understood: Understood) {
-	switch (understood.kind) {
-		case "none":
-			return { kind: understood.kind, why: understood.why, plan: null, drafts: [], refused: [] };
-		case "drafts":
-			return {
-				kind: understood.kind,
-				why: null,
-				plan: null,
-				refused: understood.refused,
-				drafts: understood.drafts.map(({ name, draft, notCarried }) => ({
-					name,
-					lines: draft.lines.length,
-					steps: draft.steps.length,
-					notCarried,
-				})),
-			};
-		case "book":
-			return { kind: understood.kind, why: null, plan: planView(understood.plan), drafts: [], refused: [] };
-	}
+export function loader({ context, params, request }: Route.LoaderArgs) {
+	return heavily(context, "importPreview", { id: params.stageId }, request);
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {
-	const visit = await visitOf(context);
 	const form = await formOf(request);
 	if (form.get("intent") === "drop") {
-		await dropStage(visit.store, params.stageId);
+		const { store } = await visitOf(context);
+		await dropStage(store, params.stageId);
 		return redirect("/book/exchange");
 	}
-	return take(visit, params.stageId, String(form.get("signature") ?? ""));
-}
-
-/** Thrown out of the transaction when the book has changed since the plan was looked at. */
-class OtherPlan extends Error {}
-
-async function take({ store, who, reading }: HouseVisit, stageId: string, signature: string) {
-	const stage = await foundOr404(readStage(store.db, stageId), "file that is held");
-	const understood = await understand(store.db, stage);
-	if (understood.kind === "none") return data({ problem: understood.why }, { status: 400 });
-	if (understood.kind === "drafts") {
-		for (const { draft, name } of understood.drafts) {
-			const id = await freeRecipeId(store.db, name);
-			const own = changeField(draft, "measures", measuresOf(reading.units));
-			await saveDraft(store, id, 0, own, { who, basedOn: null });
-		}
-	} else {
-		try {
-			await applyImport(
-				store,
-				async (tx) => {
-					const plan = await planOfStage(tx, stage);
-					if (signatureOf(plan) !== signature) throw new OtherPlan();
-					return plan;
-				},
-				who,
-			);
-		} catch (error) {
-			if (error instanceof Refusal) return data({ problem: error.message }, { status: 400 });
-			if (!(error instanceof OtherPlan)) throw error;
-			const problem = "The book has changed since this was looked at; it would now do what stands below.";
-			return data({ problem }, { status: 409 });
-		}
-	}
-	await dropStage(store, stageId);
+	const given = { id: params.stageId, signature: String(form.get("signature") ?? "") };
+	const progress = progressOf(params.stageId);
+	const refused = await heavily(context, "takeIn", given, request, progress).finally(() =>
+		endProgress(params.stageId),
+	);
+	if (refused) return data({ problem: refused.problem }, { status: refused.status });
 	return redirect("/book?sort=newest");
 }
 
@@ -107,6 +53,7 @@ export default function ImportPreview({ loaderData: view, actionData }: Route.Co
 					<b>This is nothing that can be taken in.</b> {view.why}
 				</Note>
 			) : null}
+			<HowFar id={view.id} />
 			{view.plan ? <PlanSheets plan={view.plan} /> : null}
 			{view.kind === "drafts" ? <DraftSheets view={view} /> : null}
 			<Form method="post">
@@ -126,6 +73,30 @@ export default function ImportPreview({ loaderData: view, actionData }: Route.Co
 				</chakra.div>
 			</Form>
 		</Page>
+	);
+}
+
+/** Between two looks at how far it is, ms. */
+const LOOK_MS = 500;
+
+/** While it is taken in: how much of it is written. */
+function HowFar({ id }: { readonly id: string }) {
+	const { state, formData } = useNavigation();
+	const taking = state === "submitting" && formData?.get("intent") === "take";
+	const { load, data: far } = useFetcher<typeof progressLoader>();
+	useEffect(() => {
+		if (!taking) return;
+		const look = setInterval(() => void load(`/book/exchange/${id}/progress`), LOOK_MS);
+		return () => clearInterval(look);
+	}, [taking, load, id]);
+	if (!taking) return null;
+	return (
+		<Note role="status" marginTop="12px">
+			<b>Being taken in.</b>{" "}
+			{far && far.all > 0
+				? `${far.done.toLocaleString("en-GB")} of ${counted(far.all, "entry", "entries")} written.`
+				: "The file is being read."}
+		</Note>
 	);
 }
 

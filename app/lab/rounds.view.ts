@@ -1,4 +1,4 @@
-import { braiseCurve } from "#core/braise";
+import { braiseCurve, steamAt } from "#core/braise";
 import { thicknessOf } from "#core/heat";
 import { panWords } from "#core/pans";
 import { durationRange, durationWords } from "#core/time";
@@ -157,7 +157,7 @@ const VERDICTS = ["right", "one step off", "off"] as const;
 function reasonWords({ situation, outcome }: Question, measures: Measures): string {
 	const { temperature, volume } = measures;
 	const { first, second } = outcome;
-	const at = (braised: typeof first) => braised.likely.steamAt(braised.marks.forkTender?.likely ?? 0);
+	const at = (braised: typeof first) => steamAt(braised.likely, braised.marks.forkTender?.likely ?? 0);
 	const top = temperature(second.peakLiquid_C);
 	const steam = `${volume(at(first))} against ${volume(at(second))} steamed away`;
 	switch (situation.change) {

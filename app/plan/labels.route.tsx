@@ -1,16 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Paper, PrintPage } from "../ui/parts/Paper.tsx";
+import { heavily } from "../ui/server/heavily.ts";
 import type { Route } from "./+types/labels.route";
-import { dishOnPaper } from "./dishOnPaper.server.ts";
-import { type LabelsView, labelsView, type PanLabel } from "./labels.view.ts";
+import type { LabelsView, PanLabel } from "./labels.view.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `Pan labels · ${loaderData.dish}` : "Pan labels" },
 ];
 
-export async function loader({ context, params }: Route.LoaderArgs) {
-	const { row, sitting, reading, to, paper } = await dishOnPaper(context, params);
-	return { ...labelsView(row, sitting, reading), to, paper };
+export function loader({ context, params, request }: Route.LoaderArgs) {
+	return heavily(context, "labels", params, request);
 }
 
 export default function PanLabels({ loaderData: view }: Route.ComponentProps) {

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { data, Link, redirect, useNavigation } from "react-router";
-import { changeSitting, readKitchen, readPanTypes, readSitting, withRecipes } from "#db";
+import { Link, redirect, useNavigation } from "react-router";
+import { changeSitting } from "#db";
 import { typedIn } from "../ui/forms/form.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
@@ -9,48 +9,23 @@ import { Allergens } from "../ui/parts/Allergens.tsx";
 import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { formOf } from "../ui/server/formOf.ts";
+import { heavily } from "../ui/server/heavily.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/longTable.route";
-import { longTableView } from "./longTable.view.ts";
 import { PlaceSheet, WorkSheet } from "./PlaceSheet.tsx";
 import { PlaceStrip } from "./PlaceStrip.tsx";
 import { ScaleControl } from "./ScaleControl.tsx";
-import { hasTrial, readTrial } from "./trial.ts";
+import { readTrial } from "./trial.ts";
 import { YieldBar } from "./YieldBar.tsx";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.dish.name} · ${loaderData.sitting.name}` : "Wide Table" },
 ];
 
-export async function loader({ context, params, request }: Route.LoaderArgs) {
-	const visit = await visitOf(context);
-	const { db } = visit.store;
-	const sitting = await foundOr404(readSitting(db, params.sittingId), "sitting");
-	const [dishes, kitchen, panTypes] = await Promise.all([
-		withRecipes(db, sitting.dishes),
-		readKitchen(db),
-		readPanTypes(db),
-	]);
-	if (!dishes.some((dish) => dish.id === params.dishId)) {
-		throw data({ missing: "dish on this sitting" }, { status: 404 });
-	}
-	const address = new URL(request.url).searchParams;
-	const read = hasTrial(address) ? readTrial(address, visit.house.timeZone, visit.reading.units) : null;
-	const trial = read && "value" in read ? read.value : null;
-	const serviceAt = trial?.sitting.serviceAt ?? sitting.serviceAt;
-	return longTableView({
-		visit: { ...visit, reading: visit.reading.towards(serviceAt) },
-		kitchen,
-		sitting,
-		dishes,
-		dishId: params.dishId,
-		panTypes,
-		place: address.get("place"),
-		trial,
-		typed: read && "typed" in read ? read.typed : null,
-		wrong: read && "wrong" in read ? read.wrong : {},
-	});
+export function loader({ context, params, request }: Route.LoaderArgs) {
+	const { search } = new URL(request.url);
+	return heavily(context, "longTable", { ...params, search }, request);
 }
 
 /** Takes the trial: the sitting and its dish are changed as one. */

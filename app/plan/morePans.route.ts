@@ -1,49 +1,8 @@
-import { Refusal } from "#core/check";
-import { onePanMore, type PanSaving, type SizedDish, sizeDish } from "#core/plan";
-import { cookedRecipe, orderOf } from "#core/sitting";
-import { type DishWithRecipe, readKitchen, readSitting, withRecipes } from "#db";
-import { choosePansTogether } from "../ui/server/planned.server.ts";
-import { foundOr404, visitOf } from "../ui/server/visit.ts";
-import { counted, type Reading } from "../ui/words/reading.ts";
+import { heavily } from "../ui/server/heavily.ts";
 import type { Route } from "./+types/morePans.route";
-import { hasTrial, readTrial } from "./trial.ts";
 
-/** What one more pan of each kind would save this sitting, in sentences. */
-export async function loader({ context, params, request }: Route.LoaderArgs) {
-	const { store, house, reading } = await visitOf(context);
-	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
-	const [dishes, kitchen] = await Promise.all([withRecipes(store.db, sitting.dishes), readKitchen(store.db)]);
-	const address = new URL(request.url).searchParams;
-	const read = hasTrial(address) ? readTrial(address, house.timeZone, reading.units) : null;
-	const trial = read && "value" in read ? read.value : null;
-	const tried = { ...sitting, ...trial?.sitting };
-	const sized = dishes.flatMap((stored) => {
-		const dish = stored.id === params.dishId ? { ...stored, ...trial?.dish } : stored;
-		return sizedOrNone(dish, (given) => sizeDish(cookedRecipe(given), orderOf(tried, given), kitchen));
-	});
-	const savings = onePanMore(sized, kitchen, choosePansTogether);
-	return {
-		savings: savings.length > 0 ? savings.map((saving) => savingWords(saving, reading)) : [NOTHING],
-	};
-}
-
-const NOTHING = "Nothing: no single pan more would spare pieces, rungs or liquid.";
-
-/** A dish that cannot be sized needs no pans. */
-function sizedOrNone(dish: DishWithRecipe, size: (dish: DishWithRecipe) => SizedDish): SizedDish[] {
-	try {
-		return [size(dish)];
-	} catch (error) {
-		if (error instanceof Refusal) return [];
-		throw error;
-	}
-}
-
-function savingWords({ type, pieces, rungs, liquid_l }: PanSaving, reading: Reading): string {
-	const saved = [
-		...(pieces > 0 ? [`finds room for ${counted(pieces, "piece")}`] : []),
-		...(rungs > 0 ? [`frees ${counted(rungs, "rung")}`] : []),
-		...(liquid_l > 0.05 ? [`takes ${reading.volume(liquid_l)} less liquid`] : []),
-	];
-	return `One more ${type.name} ${saved.join(", ")}, for the whole sitting.`;
+/** What one more pan of each kind would save this sitting. */
+export function loader({ context, params, request }: Route.LoaderArgs) {
+	const { search } = new URL(request.url);
+	return heavily(context, "morePans", { ...params, search }, request);
 }

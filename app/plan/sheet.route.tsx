@@ -1,15 +1,14 @@
 import { PrintPage } from "../ui/parts/Paper.tsx";
+import { heavily } from "../ui/server/heavily.ts";
 import type { Route } from "./+types/sheet.route";
-import { dishOnPaper } from "./dishOnPaper.server.ts";
 import { SheetPaper } from "./SheetPaper.tsx";
-import { sheetView } from "./sheet.view.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `Production sheet · ${loaderData.dish}` : "Production sheet" },
 ];
 
-export async function loader({ context, params }: Route.LoaderArgs) {
-	return sheetView(await dishOnPaper(context, params));
+export function loader({ context, params, request }: Route.LoaderArgs) {
+	return heavily(context, "sheet", params, request);
 }
 
 export default function ProductionSheet({ loaderData }: Route.ComponentProps) {

@@ -1,7 +1,7 @@
 import { type OrderRow, orderList, startAt } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
-import { readKitchen, readSitting, type Sitting } from "#db";
-import { plannedDishes } from "../ui/server/planned.server.ts";
+import { readSitting, type Sitting } from "#db";
+import { plannedSitting } from "../ui/server/planned.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 
 /** What has to be bought for a sitting, by supplier. */
@@ -23,8 +23,7 @@ export interface Order {
 /** Everything a sitting needs, all dishes together, rounded up to packs, by supplier. */
 export async function orderFor({ store }: HouseVisit, sittingId: string): Promise<Order> {
 	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
-	const kitchen = await readKitchen(store.db);
-	const rows = await plannedDishes(store.db, sitting, kitchen);
+	const { rows, kitchen } = await plannedSitting(store.db, sitting);
 	const dishes = rows.flatMap(({ dish, plan }) =>
 		plan ? [{ name: dish.recipe.name, recipe: dish.recipe, plan }] : [],
 	);

@@ -2,9 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
 import { newDish } from "#core/sitting";
-import { wallClock } from "#core/time";
-import { changeSitting, type Reader, readBook, readDish, readKitchen, readSitting, withRecipes } from "#db";
-import { tasksOf } from "../places/index.ts";
+import { changeSitting, type Reader, readDish, readSitting, withRecipes } from "#db";
 import { Choice } from "../ui/forms/Field.tsx";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
@@ -12,66 +10,20 @@ import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { formOf } from "../ui/server/formOf.ts";
-import { plannedSitting } from "../ui/server/planned.server.ts";
+import { heavily } from "../ui/server/heavily.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
-import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/sitting.route";
-import { clashWords, outsideHoursWords } from "./clashWords.ts";
 import { DetailFields } from "./DetailFields.tsx";
 import { DishRow } from "./DishRow.tsx";
-import { dietViews } from "./dietViews.ts";
-import { dishView } from "./dishView.ts";
 import { readSittingForm } from "./readSittingForm.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.name} · Wide Table` : "Wide Table" },
 ];
 
-export async function loader({ context, params }: Route.LoaderArgs) {
-	const { store, reading: anyDay, house } = await visitOf(context);
-	const sitting = await foundOr404(readSitting(store.db, params.sittingId), "sitting");
-	const reading = anyDay.towards(sitting.serviceAt);
-	const [kitchen, book] = await Promise.all([readKitchen(store.db), readBook(store.db)]);
-	const { rows, batches, clashes } = await plannedSitting(store.db, sitting, kitchen);
-	const standards = new Map(book.map(({ recipeId, number }) => [recipeId, number]));
-	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);
-	const first = rows
-		.flatMap(({ dish, plan }) =>
-			plan ? tasksOf({ plan, kitchen, reading }).map((task) => ({ ...task, dish })) : [],
-		)
-		.sort((a, b) => a.at - b.at)[0];
-	return {
-		id: sitting.id,
-		version: sitting.version,
-		name: sitting.name,
-		calledOff: sitting.calledOff,
-		note: sitting.note,
-		when: `${reading.day(sitting.serviceAt)} ${time}`,
-		where: `${sitting.room ? `${sitting.room}, ` : ""}${counted(sitting.covers, "cover")}, ${counted(sitting.hands, "cook")}`,
-		first: first ? { clock: reading.clock(first.at), task: first.words, dish: first.dish.recipe.name } : null,
-		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
-		dishes: rows.map((row) => dishView(row, sitting.serviceAt, kitchen, reading, standards)),
-		clashes: [
-			...clashes.map((clash) => clashWords(clash, reading)),
-			...outsideHoursWords(batches, kitchen.policy, reading),
-		],
-		diets: dietViews(sitting.diets, rows),
-		typed: {
-			name: sitting.name,
-			room: sitting.room,
-			date,
-			time,
-			covers: String(sitting.covers),
-			hands: String(sitting.hands),
-			note: sitting.note,
-			...Object.fromEntries(sitting.diets.map(({ diet, covers }) => [`diet.${diet}`, String(covers)])),
-		},
-		book: book.map(({ recipeId, doc, state }) => ({
-			id: recipeId,
-			name: state === "tested" ? `${doc.name} (in test)` : doc.name,
-		})),
-	};
+export function loader({ context, params, request }: Route.LoaderArgs) {
+	return heavily(context, "sitting", { id: params.sittingId }, request);
 }
 
 /** Everything on the page is one form: whatever is pressed, what was typed is saved with it. */

@@ -1,27 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { onDay } from "#core/time";
-import { readKitchen, readSittings } from "#db";
 import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
-import { plannedSitting } from "../ui/server/planned.server.ts";
-import { visitOf } from "../ui/server/visit.ts";
+import { heavily } from "../ui/server/heavily.ts";
 import type { Route } from "./+types/today.route";
 import { SittingCard } from "./SittingCard.tsx";
-import { DAYS_AHEAD, todayView } from "./today.view.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Today · Wide Table" }];
 
-export async function loader({ context }: Route.LoaderArgs) {
-	const { store, reading, house } = await visitOf(context);
-	const start = onDay(reading.now, house.timeZone, 0);
-	const end = onDay(reading.now, house.timeZone, 0, DAYS_AHEAD);
-	const kitchen = await readKitchen(store.db);
-	const sittings = await readSittings(store.db, start, end);
-	const coming = sittings
-		.filter((sitting) => !sitting.calledOff)
-		.map(async (sitting) => ({ sitting, ...(await plannedSitting(store.db, sitting, kitchen)) }));
-	return todayView(await Promise.all(coming), kitchen, reading);
+export function loader({ context, request }: Route.LoaderArgs) {
+	return heavily(context, "today", {}, request);
 }
 
 const Columns = chakra("div", {

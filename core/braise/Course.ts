@@ -3,8 +3,17 @@ import type { PanState } from "./PanState.ts";
 /** Room is made for so many steps at first. */
 const ROOM = 512;
 
-/** What one pan has gone through, step by step; softening, steam and heat only grow. */
-export class Course {
+/** What one pan has gone through, step by step, the same length each; softening, steam and heat only grow. */
+export interface Course {
+	readonly minutes: Float64Array;
+	readonly soft: Float64Array;
+	readonly water_kg: Float64Array;
+	readonly steam_kg: Float64Array;
+	readonly heat_J: Float64Array;
+}
+
+/** Writes a course down as it goes on. */
+export class CourseLog {
 	private length = 1;
 	private minutes = new Float64Array(ROOM);
 	private soft = new Float64Array(ROOM);
@@ -41,37 +50,57 @@ export class Course {
 		this.heat_J = larger(this.heat_J);
 	}
 
-	/** Minute at which the softening passes a value; null when it does not. */
-	reached(wanted: number): number | null {
-		const last = this.length - 1;
-		if ((this.soft[last] as number) < wanted) return null;
-		const high = firstFrom(this.soft, this.length, wanted);
-		if (high === 0) return 0;
-		const before = this.soft[high - 1] as number;
-		const share = (wanted - before) / ((this.soft[high] as number) - before);
-		return between(this.minutes, high - 1, share);
+	/** All of it, as plain figures that can be sent from one thread to another. */
+	course(): Course {
+		const { length, minutes, soft, water_kg, steam_kg, heat_J } = this;
+		const written = (values: Float64Array) => values.slice(0, length);
+		return {
+			minutes: written(minutes),
+			soft: written(soft),
+			water_kg: written(water_kg),
+			steam_kg: written(steam_kg),
+			heat_J: written(heat_J),
+		};
 	}
+}
 
-	water_kgAt(minute: number): number {
-		return this.at(this.water_kg, minute);
-	}
+/** Whatever has gone through a course. */
+interface Gone {
+	readonly course: Course;
+}
 
-	steam_kgAt(minute: number): number {
-		return this.at(this.steam_kg, minute);
-	}
+/** Minute at which so much softening was reached; null when it was not. */
+export function reached({ course: { soft, minutes } }: Gone, wanted: number): number | null {
+	if ((soft[soft.length - 1] as number) < wanted) return null;
+	const high = firstFrom(soft, wanted);
+	if (high === 0) return 0;
+	const before = soft[high - 1] as number;
+	const share = (wanted - before) / ((soft[high] as number) - before);
+	return between(minutes, high - 1, share);
+}
 
-	heat_kJAt(minute: number): number {
-		return this.at(this.heat_J, minute) / 1000;
-	}
+/** Litres left at a minute. */
+export function leftAt({ course }: Gone, minute: number): number {
+	return valueAt(course, course.water_kg, minute);
+}
 
-	/** A value at a minute, between the steps; the last one after the end. */
-	private at(values: Float64Array, minute: number): number {
-		const high = firstFrom(this.minutes, this.length, minute);
-		if (high === 0) return values[0] as number;
-		if (high === this.length) return values[this.length - 1] as number;
-		const from = this.minutes[high - 1] as number;
-		return between(values, high - 1, (minute - from) / ((this.minutes[high] as number) - from));
-	}
+/** Litres that have steamed away at a minute. */
+export function steamAt({ course }: Gone, minute: number): number {
+	return valueAt(course, course.steam_kg, minute);
+}
+
+/** Heat that has come in from outside, kJ, at a minute. */
+export function heatAt({ course }: Gone, minute: number): number {
+	return valueAt(course, course.heat_J, minute) / 1000;
+}
+
+/** A value at a minute, between the steps; the last one after the end. */
+function valueAt({ minutes }: Course, values: Float64Array, minute: number): number {
+	const high = firstFrom(minutes, minute);
+	if (high === 0) return values[0] as number;
+	if (high === minutes.length) return values[minutes.length - 1] as number;
+	const from = minutes[high - 1] as number;
+	return between(values, high - 1, (minute - from) / ((minutes[high] as number) - from));
 }
 
 function between(values: Float64Array, index: number, share: number): number {
@@ -79,10 +108,10 @@ function between(values: Float64Array, index: number, share: number): number {
 	return from + share * ((values[index + 1] as number) - from);
 }
 
-/** The first of some growing values that is at least so much; their number when none is. */
-function firstFrom(values: Float64Array, length: number, wanted: number): number {
+/** The first of some growing values that is at least so much; its length when none is. */
+function firstFrom(values: Float64Array, wanted: number): number {
 	let low = 0;
-	let high = length;
+	let high = values.length;
 	while (low < high) {
 		const middle = (low + high) >> 1;
 		if ((values[middle] as number) >= wanted) high = middle;

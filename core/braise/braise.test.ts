@@ -3,7 +3,18 @@ import { describe, expect, it } from "vitest";
 import { readBraise } from "../cases/index.ts";
 import { type Heat, PIECE_FORMS, sidesByThickness, thicker } from "../heat/index.ts";
 import { CUTS } from "../trade/index.ts";
-import { alongProbe, type BraiseGiven, braise, CALIBRATED, MARKS, simulate, softeningRate } from "./index.ts";
+import {
+	alongProbe,
+	type BraiseGiven,
+	braise,
+	CALIBRATED,
+	leftAt,
+	MARKS,
+	reached,
+	simulate,
+	softeningRate,
+	steamAt,
+} from "./index.ts";
 
 const GIVEN: BraiseGiven = {
 	cut: "porkShoulder",
@@ -39,7 +50,7 @@ const givens: fc.Arbitrary<BraiseGiven> = fc.record({
 	start: fc.record({ meat_C: fc.integer({ min: 2, max: 20 }), liquid_C: fc.integer({ min: 10, max: 100 }) }),
 });
 const fork = (given: BraiseGiven, step_s?: number) =>
-	simulate(given, { minutes: 2000, until: 1, ...(step_s ? { step_s } : {}) }).reached(1);
+	reached(simulate(given, { minutes: 2000, until: 1, ...(step_s ? { step_s } : {}) }), 1);
 
 describe("the balance of one pan", () => {
 	it("of heat and of water closes to 0.1 %", () => {
@@ -127,7 +138,7 @@ describe("laws of the braise", () => {
 		const tighter = ["open", "paper", "foil", "lid", "sealed"] as const;
 		fc.assert(
 			fc.property(givens, (given) => {
-				const steamed = tighter.map((lid) => simulate({ ...given, lid }, { minutes: 600 }).steamAt(600));
+				const steamed = tighter.map((lid) => steamAt(simulate({ ...given, lid }, { minutes: 600 }), 600));
 				for (const [index, litres] of steamed.entries()) {
 					expect(litres).toBeLessThanOrEqual((steamed[index - 1] ?? Number.POSITIVE_INFINITY) + 0.02);
 				}
@@ -164,8 +175,9 @@ describe("what happens on the way", () => {
 	});
 
 	it("a lid taken off at the end dries the pan", () => {
-		const covered = simulate(GIVEN, { minutes: 150 }).leftAt(150);
-		const finished = simulate({ ...GIVEN, lids: [{ at_min: 120, lid: "open" }] }, { minutes: 150 }).leftAt(
+		const covered = leftAt(simulate(GIVEN, { minutes: 150 }), 150);
+		const finished = leftAt(
+			simulate({ ...GIVEN, lids: [{ at_min: 120, lid: "open" }] }, { minutes: 150 }),
 			150,
 		);
 		expect(finished).toBeLessThan(covered - 0.1);
@@ -234,7 +246,7 @@ describe("faults of an earlier day", () => {
 	it("at a full boil on the hob the liquid boils away by the burner's power", () => {
 		const boil = { ...GIVEN, lid: "open" as const, heat: { kind: "hob" as const, simmer: false } };
 		const run = simulate({ ...boil, liquid_l: 6 }, { minutes: 60 });
-		const litres = run.steamAt(60) - run.steamAt(50);
+		const litres = steamAt(run, 60) - steamAt(run, 50);
 		// So much steam leaves a wide open pan that it stays a little below the boil.
 		expect(run.peakLiquid_C).toBeGreaterThan(97);
 		expect(litres).toBeCloseTo((2500 * 600) / 2_257_000, 1);
@@ -254,7 +266,7 @@ describe("faults of an earlier day", () => {
 		const at = (minute: number) =>
 			simulate({ ...GIVEN, additions: [{ ...stock, at_min: minute }] }, { minutes: 200 });
 		expect(at(0).points[0]?.liquid_l).toBeCloseTo(GIVEN.liquid_l + 1, 9);
-		expect(at(60).leftAt(200) - simulate(GIVEN, { minutes: 200 }).leftAt(200)).toBeGreaterThan(0.9);
+		expect(leftAt(at(60), 200) - leftAt(simulate(GIVEN, { minutes: 200 }), 200)).toBeGreaterThan(0.9);
 		expect(fork({ ...GIVEN, additions: [{ ...stock, at_min: 0 }] }) ?? 0).toBeGreaterThan(fork(GIVEN) ?? 0);
 	});
 
@@ -359,7 +371,7 @@ describe("sides, bone, height above the sea", () => {
 
 	it("a covered pan in a still oven steams away 0.15 to 0.25 l an hour", () => {
 		const run = simulate({ ...GIVEN, liquid_l: 4 }, { minutes: 240 });
-		const litres = run.steamAt(240) - run.steamAt(180);
+		const litres = steamAt(run, 240) - steamAt(run, 180);
 		expect(litres).toBeGreaterThan(0.15);
 		expect(litres).toBeLessThan(0.25);
 	});

@@ -1,6 +1,7 @@
 import { type HeatKind, thicker } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
+import { leftAt, reached } from "./Course.ts";
 import { CALIBRATED } from "./calibrated.ts";
 import { RANGE_END } from "./confidence.ts";
 import { CUT_GROUPS } from "./cutFactors.ts";
@@ -80,12 +81,12 @@ export function braise(given: BraiseGiven, { layers = false, tenderness }: Brais
 	const likely = simulate(given, { minutes: LONGEST_MIN, until: last / (1 - CUT_SPREAD), layers });
 	const ends = endsOf(given, likely, last);
 	const { times, spread: modelSpread } = tenderness ?? { times: 1, spread: modelSpreadOf(given) };
-	const forkTender_min = likely.reached(CALIBRATED.marks.forkTender);
+	const forkTender_min = reached(likely, CALIBRATED.marks.forkTender);
 	return {
 		marks: Object.fromEntries(
 			MARKS.map((mark) => [mark, rangeOf(mark, likely, ends, modelSpread, times)]),
 		) as Braised["marks"],
-		liquidLeft_l: likely.leftAt((forkTender_min ?? likely.points.at(-1)?.minute ?? 0) * times),
+		liquidLeft_l: leftAt(likely, (forkTender_min ?? likely.points.at(-1)?.minute ?? 0) * times),
 		dryAt_min: likely.dryAt_min,
 		peakLiquid_C: likely.peakLiquid_C,
 		likely,
@@ -171,14 +172,14 @@ function rangeOf(
 	times: number,
 ): Range | null {
 	const wanted = CALIBRATED.marks[mark];
-	const middle = likely.reached(wanted);
+	const middle = reached(likely, wanted);
 	if (middle === null) return null;
 	const own = (modelSpread * RANGE_END) ** 2;
 	let sooner = own;
 	let later = own;
 	for (const { low, high, lowFactor, highFactor } of ends) {
-		const early = low.reached(wanted / lowFactor) ?? middle;
-		const late = high.reached(wanted / highFactor) ?? LONGEST_MIN;
+		const early = reached(low, wanted / lowFactor) ?? middle;
+		const late = reached(high, wanted / highFactor) ?? LONGEST_MIN;
 		sooner += Math.log(Math.min(1, early / middle)) ** 2;
 		later += Math.log(Math.max(1, late / middle)) ** 2;
 	}
@@ -191,13 +192,13 @@ function rangeOf(
 
 function sensitivitiesOf(likely: Simulated, ends: readonly Ends[]): Sensitivity[] {
 	const wanted = CALIBRATED.marks.forkTender;
-	const middle = likely.reached(wanted);
+	const middle = reached(likely, wanted);
 	if (middle === null) return [];
 	return ends
 		.map(({ what, low, high, lowFactor, highFactor }) => ({
 			what,
-			low_min: low.reached(wanted / lowFactor) ?? middle,
-			high_min: high.reached(wanted / highFactor) ?? LONGEST_MIN,
+			low_min: reached(low, wanted / lowFactor) ?? middle,
+			high_min: reached(high, wanted / highFactor) ?? LONGEST_MIN,
 		}))
 		.sort((a, b) => b.high_min - b.low_min - (a.high_min - a.low_min));
 }

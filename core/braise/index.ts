@@ -15,6 +15,7 @@ export {
 	tenderRange,
 } from "./braise.ts";
 export { type BraiseCurve, braiseCurve, endOfCurve, pointAt } from "./braiseCurve.ts";
+export { type Course, heatAt, leftAt, reached, steamAt } from "./Course.ts";
 export { CALIBRATED } from "./calibrated.ts";
 export { minutesToBeSure, RANGE_END, type StillToGo, stillToGo, USUAL_CONFIDENCE } from "./confidence.ts";
 export { CUT_GROUPS, type CutGroup, cutFactor } from "./cutFactors.ts";

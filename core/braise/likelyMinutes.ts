@@ -1,5 +1,6 @@
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import { LONGEST_MIN } from "./braise.ts";
+import { reached } from "./Course.ts";
 import { CALIBRATED } from "./calibrated.ts";
 import { simulate } from "./simulate.ts";
 
@@ -7,5 +8,5 @@ import { simulate } from "./simulate.ts";
 export function likelyMinutes(given: BraiseGiven): number {
 	const until = CALIBRATED.marks.forkTender;
 	const run = simulate(given, { minutes: LONGEST_MIN, until, every_min: Number.POSITIVE_INFINITY });
-	return run.reached(until) ?? LONGEST_MIN;
+	return reached(run, until) ?? LONGEST_MIN;
 }

@@ -12,6 +12,7 @@ import {
 	modelSpreadOf,
 	THICKNESS_SPREAD,
 } from "./braise.ts";
+import { reached } from "./Course.ts";
 import { CALIBRATED } from "./calibrated.ts";
 import { RANGE_END } from "./confidence.ts";
 import { simulate } from "./simulate.ts";
@@ -50,5 +51,5 @@ function strayed(heat: BraiseGiven["heat"], by: number): BraiseGiven["heat"] {
 function minutesOf(given: BraiseGiven, toughness: number): number {
 	const until = CALIBRATED.marks.forkTender * toughness;
 	const run = simulate(given, { minutes: LONGEST_MIN, until, every_min: Number.POSITIVE_INFINITY });
-	return run.reached(until) ?? LONGEST_MIN;
+	return reached(run, until) ?? LONGEST_MIN;
 }

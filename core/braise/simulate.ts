@@ -18,7 +18,7 @@ import {
 } from "../heat/index.ts";
 import type { Lid } from "../trade/index.ts";
 import type { BraiseGiven, BraiseLedger, BraisePoint } from "./BraiseGiven.ts";
-import { Course } from "./Course.ts";
+import { type Course, CourseLog } from "./Course.ts";
 import { cutFactor } from "./cutFactors.ts";
 import { dryBelow, join, type PanState, startOf, steamOff, storedHeat, surfaceOf, weep } from "./PanState.ts";
 import { soften, softened } from "./softening.ts";
@@ -37,13 +37,8 @@ export interface Simulated {
 	readonly dryAt_min: number | null;
 	readonly peakLiquid_C: number;
 	readonly ledger: BraiseLedger;
-	/** Minute at which so much softening was reached; null when it was not. */
-	reached(softening: number): number | null;
-	/** Litres left, and litres that have steamed away, at a minute. */
-	leftAt(minute: number): number;
-	steamAt(minute: number): number;
-	/** Heat that has come in from outside, kJ, at a minute. */
-	heatAt(minute: number): number;
+	/** All that happened, step by step; `reached`, `leftAt`, `steamAt` and `heatAt` read it. */
+	readonly course: Course;
 }
 
 export interface SimulateOptions {
@@ -87,7 +82,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 	const tell = (minute: number) => pointOf(setting, state, minute, layers);
 	joinDue(setting, state, -1, 0);
 	const points: BraisePoint[] = [tell(0)];
-	const course = new Course(poured_kg);
+	const log = new CourseLog(poured_kg);
 	const steps = stepsOf(setting.events, options, step_s);
 	let dryAt_min: number | null = null;
 	let peak = state.liquid_C;
@@ -104,7 +99,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 		soften(state, factor, seconds);
 		const soft = softened(state);
 		peak = Math.max(peak, state.liquid_C);
-		course.add(minute, soft, state);
+		log.add(minute, soft, state);
 		if (dryAt_min === null && state.water_kg <= setting.dry_kg) dryAt_min = minute;
 		if (minute - told_min >= every_min - 1e-9) {
 			points.push(tell(minute));
@@ -124,10 +119,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 			waterSteam_kg: state.steam_kg,
 			waterLeft_kg: state.water_kg,
 		},
-		reached: (softening) => course.reached(softening),
-		leftAt: (at) => course.water_kgAt(at),
-		steamAt: (at) => course.steam_kgAt(at),
-		heatAt: (at) => course.heat_kJAt(at),
+		course: log.course(),
 	};
 }
 

@@ -1,5 +1,6 @@
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import type { Braised } from "./braise.ts";
+import { leftAt, steamAt } from "./Course.ts";
 import { CALIBRATED } from "./calibrated.ts";
 
 /** What happened in the pan, in figures that can be said. */
@@ -41,7 +42,7 @@ export function storyOf(given: BraiseGiven, { likely, marks }: Braised): BraiseS
 	const hottest_C = Math.max(...until.map(({ core_C }) => core_C));
 	const core_C = Math.floor((hottest_C - NEAR_C) / ROUND_C) * ROUND_C;
 	const reached = until.find((point) => point.core_C >= core_C) ?? first;
-	const steam_l = likely.steamAt(tender_min);
+	const steam_l = steamAt(likely, tender_min);
 	return {
 		liquidUp_min: (until.find(({ liquid_C }) => liquid_C >= liquidTop_C - NEAR_C) ?? first).minute,
 		liquidTop_C,
@@ -50,7 +51,7 @@ export function storyOf(given: BraiseGiven, { likely, marks }: Braised): BraiseS
 		softenedAfter: 1 - reached.softened / CALIBRATED.marks.forkTender,
 		halfWay_C: (at(tender_min / 2) ?? first).core_C,
 		atTender_C: last.core_C,
-		juice_l: Math.max(0, likely.leftAt(tender_min) + steam_l - given.liquid_l),
+		juice_l: Math.max(0, leftAt(likely, tender_min) + steam_l - given.liquid_l),
 		steam_l,
 	};
 }

@@ -3,6 +3,7 @@ import type { Range } from "../quantity/index.ts";
 import type { Lid } from "../trade/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import { type Braised, braise, LONGEST_MIN, tenderRange } from "./braise.ts";
+import { heatAt, steamAt } from "./Course.ts";
 import { minutesToBeSure } from "./confidence.ts";
 import { type OvenEnergy, ovenEnergy } from "./energy.ts";
 import { likelyMinutes } from "./likelyMinutes.ts";
@@ -139,8 +140,8 @@ function wayAt(asked: WaysAsked, size: CutSize, lid: Lid, oven_C: number): WayTo
 		inTime: sure_min <= asked.wanted_min,
 		window_min: (braised.marks.fallingApart?.likely ?? LONGEST_MIN) - likely,
 		left_l: braised.liquidLeft_l,
-		steam_l: braised.likely.steamAt(likely) * asked.pans,
-		energy: ovenEnergy(braised.likely.heatAt(likely) * asked.pans, oven_C, likely, asked.ovens),
+		steam_l: steamAt(braised.likely, likely) * asked.pans,
+		energy: ovenEnergy(heatAt(braised.likely, likely) * asked.pans, oven_C, likely, asked.ovens),
 		dry: isDryBefore(braised, sure_min),
 	};
 }

@@ -6,6 +6,7 @@ import {
 	braise,
 	likelyMinutes,
 	minutesToBeSure,
+	steamAt,
 	tenderRange,
 	usualPan,
 } from "../braise/index.ts";
@@ -131,7 +132,7 @@ function countOf({ pans }: OvenLoad): number {
 function steamOf({ pans, braised, tender_min, given }: BraiseGroup, { liquid }: Beliefs): number {
 	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
 	const floors = pans.reduce((sum, pan) => sum + floor(pan), 0);
-	const shut_l = (braised.likely.steamAt(tender_min.likely) * floors) / floor(pans[0] as ChosenPan);
+	const shut_l = (steamAt(braised.likely, tender_min.likely) * floors) / floor(pans[0] as ChosenPan);
 	if (given.lid === "open") return shut_l;
 	const looks = (tender_min.likely / 60) * liquid.looksAnHour;
 	return shut_l + looks * liquid.steamAtLook_l_per_m2 * (floors / 1e6);

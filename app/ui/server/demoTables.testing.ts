@@ -4,7 +4,7 @@ import type { PreparedBatch } from "#core/plan";
 import { readKitchen, readSittings, type Sitting, type Store } from "#db";
 import { seedSkerryHouse } from "#db/demo";
 import { freshStore } from "../../../db/freshStore.testing.ts";
-import { type PlannedDishRow, plannedSitting } from "./planned.server.ts";
+import { type PlannedDishRow, plannedSittings } from "./planned.server.ts";
 
 const FORTNIGHT_MS = 15 * 86_400_000;
 
@@ -31,14 +31,11 @@ export async function openDemoHouse(now: number): Promise<Store> {
 /** Every dish of every demo sitting, planned. */
 export async function demoTables(now: number): Promise<DemoTables> {
 	const store = await openDemoHouse(now);
-	const kitchen = await readKitchen(store.db);
 	const sittings = await readSittings(store.db, now, now + FORTNIGHT_MS);
-	const planned = await Promise.all(
-		sittings.map(async (sitting) => ({
-			sitting,
-			...(await plannedSitting(store.db, sitting, kitchen)),
-		})),
-	);
+	const [kitchen, { planned }] = await Promise.all([
+		readKitchen(store.db),
+		plannedSittings(store.db, sittings),
+	]);
 	await store.close();
 	return {
 		kitchen,

@@ -2,7 +2,7 @@ import type { Kitchen } from "#core/kitchen";
 import { choosePansWith } from "#core/pans";
 import { type BookedTwice, type Plan, type PreparedBatch, planSitting } from "#core/plan";
 import { cookedRecipe, orderOf } from "#core/sitting";
-import { type Database, type DishWithRecipe, type Sitting, withRecipes } from "#db";
+import { type Database, type DishWithRecipe, readKitchen, type Sitting, withRecipes } from "#db";
 import { integerSolver } from "#server/integerSolver";
 
 /** Pans for a whole sitting, to the proven least. */
@@ -23,24 +23,37 @@ export interface PlannedSittingRows {
 	readonly clashes: readonly BookedTwice[];
 }
 
-/** A stored sitting with its recipes, planned. */
+/** Sittings planned, and the kitchen with what their dishes are made of. */
+export interface PlannedSittings {
+	readonly kitchen: Kitchen;
+	readonly planned: readonly ({ readonly sitting: Sitting } & PlannedSittingRows)[];
+}
+
+/** Stored sittings with their recipes, each planned for itself. */
+export async function plannedSittings(db: Database, sittings: readonly Sitting[]): Promise<PlannedSittings> {
+	const dishes = await withRecipes(
+		db,
+		sittings.flatMap((sitting) => sitting.dishes),
+	);
+	const kitchen = await readKitchen(
+		db,
+		dishes.map(({ recipe }) => recipe),
+	);
+	const byId = new Map(dishes.map((dish) => [dish.id, dish]));
+	const planned = sittings.map((sitting) => {
+		const own = sitting.dishes.flatMap(({ id }) => byId.get(id) ?? []);
+		return { sitting, ...planDishes(own, sitting, kitchen) };
+	});
+	return { kitchen, planned };
+}
+
+/** One stored sitting with its recipes, planned. */
 export async function plannedSitting(
 	db: Database,
 	sitting: Sitting,
-	kitchen: Kitchen,
-): Promise<PlannedSittingRows> {
-	const dishes = await withRecipes(db, sitting.dishes);
-	return planDishes(dishes, sitting, kitchen);
-}
-
-/** The dishes of a sitting with their recipes and plans, in order. */
-export async function plannedDishes(
-	db: Database,
-	sitting: Sitting,
-	kitchen: Kitchen,
-): Promise<readonly PlannedDishRow[]> {
-	const { rows } = await plannedSitting(db, sitting, kitchen);
-	return rows;
+): Promise<PlannedSittingRows & { readonly kitchen: Kitchen }> {
+	const { kitchen, planned } = await plannedSittings(db, [sitting]);
+	return { kitchen, ...(planned[0] as PlannedSittingRows) };
 }
 
 /** The same from dishes that are read already, or changed on trial. */

@@ -4,14 +4,18 @@ import { type HouseRow, Missing, readHouse } from "#db";
 import { type Visit, visitContext } from "#server";
 import { type Reading, readingIn } from "../words/reading.ts";
 
-export interface HouseVisit extends Visit {
+export interface HouseVisit extends Omit<Visit, "pool"> {
 	readonly house: HouseRow;
 	readonly reading: Reading;
 }
 
 /** The visit with the house and how this reader is told things. */
 export async function visitOf(context: Readonly<RouterContextProvider>): Promise<HouseVisit> {
-	const visit = context.get(visitContext);
+	return visitFor(context.get(visitContext));
+}
+
+/** A visit with the house and how its reader is told things. */
+export async function visitFor(visit: Omit<Visit, "pool">): Promise<HouseVisit> {
 	const house = await readHouse(visit.store.db);
 	const units = visit.preferences.units ?? house.units;
 	return { ...visit, house, reading: readingIn(units, house.timeZone, Date.now()) };

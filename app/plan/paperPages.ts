@@ -1,0 +1,68 @@
+import { type Plan, startAt } from "#core/plan";
+import type { Recipe } from "#core/recipe";
+import { durationWords } from "#core/time";
+import type { HouseVisit } from "../ui/server/visit.ts";
+import { counted, percent, type Reading } from "../ui/words/reading.ts";
+import { type DishOfSitting, dishOnPaper } from "./dishOnPaper.ts";
+import { labelsView } from "./labels.view.ts";
+import { sheetView } from "./sheet.view.ts";
+
+/** The production sheet of one dish. */
+export async function sheetPage(visit: HouseVisit, given: DishOfSitting) {
+	return sheetView(await dishOnPaper(visit, given));
+}
+
+/** A label for each pan of one dish. */
+export async function labelsPage(visit: HouseVisit, given: DishOfSitting) {
+	const { row, sitting, reading, to, paper } = await dishOnPaper(visit, given);
+	return { ...labelsView(row, sitting, reading), to, paper };
+}
+
+/** What the butcher, or whoever cuts, is told of one dish. */
+export async function cuttingPage(visit: HouseVisit, given: DishOfSitting) {
+	const { row, sitting, reading, house, paper, to } = await dishOnPaper(visit, given);
+	const { recipe } = row.dish;
+	return {
+		to,
+		dish: recipe.name,
+		main: row.plan?.lines.find(({ line }) => line.role === "main")?.ingredient.name ?? "the main",
+		about: `${sitting.name} · ${reading.day(sitting.serviceAt)}`,
+		house,
+		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}`,
+		paper,
+		by: row.plan ? reading.clock(startAt(row.plan, "trim")) : "",
+		figures: row.plan ? figuresOf(recipe, row.plan, reading) : [],
+		steps: recipe.steps.filter(({ place }) => place === "trim").map(({ text, check }) => ({ text, check })),
+		refused: row.plan ? null : (row.refused ?? ""),
+	};
+}
+
+/** A piece may be off by this share and is still done with the others. */
+const TOLERANCE = 0.1;
+
+function figuresOf(recipe: Recipe, plan: Plan, reading: Reading): { figure: string; label: string }[] {
+	const { piece, losses } = recipe;
+	const weight = piece.weight_g / 1000;
+	const size =
+		piece.shape === "block"
+			? `${reading.length(piece.length_mm)} × ${reading.length(piece.width_mm)} × ${reading.length(piece.height_mm)}`
+			: piece.shape === "ball"
+				? `${reading.length(piece.diameter_mm)} across`
+				: `${reading.length(piece.length_mm)} long, ${reading.length(piece.diameter_mm)} thick`;
+	return [
+		{ figure: counted(plan.pieces, "piece"), label: "to be cut" },
+		{ figure: reading.mass(weight), label: "each, trimmed" },
+		{
+			figure: `${reading.mass(weight * (1 - TOLERANCE))} to ${reading.mass(weight * (1 + TOLERANCE))}`,
+			label: "is still done with the others",
+		},
+		{ figure: size, label: "size of a piece" },
+		{ figure: reading.mass(plan.chain.asPurchased_kg), label: "out of the delivery" },
+		{ figure: reading.mass(plan.chain.trimmed_kg), label: "trimmed, all pieces" },
+		{
+			figure: `${reading.mass(plan.chain.asPurchased_kg - plan.chain.trimmed_kg)}, ${percent(losses.trimLoss)}`,
+			label: "trim and bones, to stock",
+		},
+		{ figure: durationWords(plan.work.places.trim.handsOn_min), label: "of work for one" },
+	];
+}

@@ -1,0 +1,60 @@
+import { wallClock } from "#core/time";
+import { readBook, readSitting } from "#db";
+import { tasksOf } from "../places/index.ts";
+import { plannedSitting } from "../ui/server/planned.server.ts";
+import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
+import { counted } from "../ui/words/reading.ts";
+import { clashWords, outsideHoursWords } from "./clashWords.ts";
+import { dietViews } from "./dietViews.ts";
+import { dishView } from "./dishView.ts";
+
+/** One sitting with its dishes, planned, and what may be put on it. */
+export async function sittingPage(
+	{ store, reading: anyDay, house }: HouseVisit,
+	{ id }: { readonly id: string },
+) {
+	const sitting = await foundOr404(readSitting(store.db, id), "sitting");
+	const reading = anyDay.towards(sitting.serviceAt);
+	const [{ rows, batches, clashes, kitchen }, book] = await Promise.all([
+		plannedSitting(store.db, sitting),
+		readBook(store.db),
+	]);
+	const standards = new Map(book.map(({ recipeId, number }) => [recipeId, number]));
+	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);
+	const first = rows
+		.flatMap(({ dish, plan }) =>
+			plan ? tasksOf({ plan, kitchen, reading }).map((task) => ({ ...task, dish })) : [],
+		)
+		.sort((a, b) => a.at - b.at)[0];
+	return {
+		id: sitting.id,
+		version: sitting.version,
+		name: sitting.name,
+		calledOff: sitting.calledOff,
+		note: sitting.note,
+		when: `${reading.day(sitting.serviceAt)} ${time}`,
+		where: `${sitting.room ? `${sitting.room}, ` : ""}${counted(sitting.covers, "cover")}, ${counted(sitting.hands, "cook")}`,
+		first: first ? { clock: reading.clock(first.at), task: first.words, dish: first.dish.recipe.name } : null,
+		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
+		dishes: rows.map((row) => dishView(row, sitting.serviceAt, kitchen, reading, standards)),
+		clashes: [
+			...clashes.map((clash) => clashWords(clash, reading)),
+			...outsideHoursWords(batches, kitchen.policy, reading),
+		],
+		diets: dietViews(sitting.diets, rows),
+		typed: {
+			name: sitting.name,
+			room: sitting.room,
+			date,
+			time,
+			covers: String(sitting.covers),
+			hands: String(sitting.hands),
+			note: sitting.note,
+			...Object.fromEntries(sitting.diets.map(({ diet, covers }) => [`diet.${diet}`, String(covers)])),
+		},
+		book: book.map(({ recipeId, doc, state }) => ({
+			id: recipeId,
+			name: state === "tested" ? `${doc.name} (in test)` : doc.name,
+		})),
+	};
+}

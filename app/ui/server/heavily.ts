@@ -1,0 +1,28 @@
+import type { RouterContextProvider } from "react-router";
+import { type Lane, visitContext } from "#server";
+import type { Jobs } from "../../heavyJobs.ts";
+
+type Name = keyof Jobs;
+type Given<N extends Name> = Parameters<Jobs[N]> extends [unknown, infer G, ...unknown[]] ? G : object;
+
+/** What reads and writes whole files; everything else plans. */
+const FILES: ReadonlySet<Name> = new Set(["importPreview", "takeIn", "giveOut"]);
+
+/**
+ * Has a job done beside the thread that answers, for the reader whose visit this is.
+ *
+ * @param request  where it is given up, so is the job
+ * @param progress where somebody looks on while it is done
+ */
+export async function heavily<N extends Name>(
+	context: Readonly<RouterContextProvider>,
+	name: N,
+	given: Given<N>,
+	{ signal }: Pick<Request, "signal">,
+	progress?: Int32Array,
+): Promise<Awaited<ReturnType<Jobs[N]>>> {
+	const { pool, preferences, who } = context.get(visitContext);
+	const lane: Lane = FILES.has(name) ? "files" : "plans";
+	const answer = await pool.run({ name, given, preferences, who }, { signal, lane, progress });
+	return answer as Awaited<ReturnType<Jobs[N]>>;
+}
