@@ -12,7 +12,7 @@ let pool: HeavyPool;
 afterEach(() => pool.close());
 
 function poolWith(limits: Partial<Record<Lane, LaneLimits>> = {}): HeavyPool {
-	pool = new HeavyPool(CONFIG, WORKER, { plans: USUAL, files: USUAL, ...limits });
+	pool = new HeavyPool(CONFIG, WORKER, { plans: USUAL, searches: USUAL, files: USUAL, ...limits });
 	return pool;
 }
 

@@ -32,12 +32,12 @@ export interface HeavySetting {
 export interface HeavyOptions {
 	/** The request it is for; where its page is left, it is not begun, or soon ended. */
 	readonly signal: AbortSignal;
-	/** Files have a thread of their own, so that no plan waits behind one. */
 	readonly lane: Lane;
 	readonly progress?: Int32Array | undefined;
 }
 
-export type Lane = "plans" | "files";
+/** Each has threads of its own: a plan waits neither behind a file nor behind a long search. */
+export type Lane = "plans" | "searches" | "files";
 
 /** How long a job may take, ms, and how many may wait. */
 export interface LaneLimits {
@@ -46,12 +46,15 @@ export interface LaneLimits {
 }
 
 const LIMITS: Readonly<Record<Lane, LaneLimits>> = {
-	plans: { deadline_ms: 20_000, mostWaiting: 60 },
+	plans: { deadline_ms: 30_000, mostWaiting: 60 },
+	searches: { deadline_ms: 60_000, mostWaiting: 6 },
 	files: { deadline_ms: 120_000, mostWaiting: 6 },
 };
 
 /** A page that is left lets its job run on for so long: most are done by then, and a new thread costs more, ms. */
 const LEFT_MS = 1000;
+/** Searches and files yield to plans where the machine has no processor to spare; of the system's 19. */
+const YIELDS = 10;
 /** A thread without work is kept for so long, ms. */
 const IDLE_MS = 60_000;
 /** A thread may hold so much before it is ended, MB. */
@@ -62,22 +65,24 @@ export class HeavyPool {
 	readonly #lanes: Readonly<Record<Lane, Piscina>>;
 	readonly #limits: Readonly<Record<Lane, LaneLimits>>;
 	/** Jobs of each lane that are not done; the threads' own queue has no limit for jobs that can be stopped. */
-	readonly #begun: Record<Lane, number> = { plans: 0, files: 0 };
+	readonly #begun: Record<Lane, number> = { plans: 0, searches: 0, files: 0 };
 
 	constructor(config: Config, worker: HeavyWorker = builtWorker(), limits = LIMITS) {
 		this.#limits = limits;
-		const lane = (minThreads: number, maxThreads: number) =>
+		const lane = (minThreads: number, maxThreads: number, niceIncrement = 0) =>
 			new Piscina({
 				...worker,
 				workerData: { config } satisfies HeavySetting,
 				minThreads,
 				maxThreads,
+				niceIncrement,
 				idleTimeout: IDLE_MS,
 				resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
 			});
 		this.#lanes = {
 			plans: lane(1, Math.max(2, availableParallelism() - 1)),
-			files: lane(0, 1),
+			searches: lane(0, 1, YIELDS),
+			files: lane(0, 1, YIELDS),
 		};
 	}
 

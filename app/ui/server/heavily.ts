@@ -5,8 +5,13 @@ import type { Jobs } from "../../heavyJobs.ts";
 type Name = keyof Jobs;
 type Given<N extends Name> = Parameters<Jobs[N]> extends [unknown, infer G, ...unknown[]] ? G : object;
 
-/** What reads and writes whole files; everything else plans. */
-const FILES: ReadonlySet<Name> = new Set(["importPreview", "takeIn", "giveOut"]);
+/** What searches, and what reads and writes whole files; everything else plans. */
+const LANES: { readonly [N in Name]?: Lane } = {
+	morePans: "searches",
+	importPreview: "files",
+	takeIn: "files",
+	giveOut: "files",
+};
 
 /**
  * Has a job done beside the thread that answers, for the reader whose visit this is.
@@ -22,7 +27,15 @@ export async function heavily<N extends Name>(
 	progress?: Int32Array,
 ): Promise<Awaited<ReturnType<Jobs[N]>>> {
 	const { pool, preferences, who } = context.get(visitContext);
-	const lane: Lane = FILES.has(name) ? "files" : "plans";
-	const answer = await pool.run({ name, given, preferences, who }, { signal, lane, progress });
+	const answer = await pool.run(
+		{ name, given, preferences, who },
+		{ signal, lane: LANES[name] ?? "plans", progress },
+	);
 	return answer as Awaited<ReturnType<Jobs[N]>>;
+}
+
+/** What was said instead of an answer: that it took too long, or that too much is asked; else null. */
+export function saidInstead(error: unknown): string | null {
+	const { data, init } = (error ?? {}) as { data?: { said?: unknown }; init?: { status?: unknown } };
+	return init?.status === 503 && typeof data?.said === "string" ? data.said : null;
 }

@@ -13,10 +13,12 @@ export type ChoosePans = (
 ) => PanChoice[];
 
 /**
- * Rounds in which dishes that want the same pans bid for them, and by how many rungs a pan
+ * Rounds, at the most, in which dishes that want the same pans bid for them, and by how many rungs a pan
  * that is short becomes dearer in one round.
  */
 const ROUNDS = 24;
+/** Trades looked at in all rounds together; where there are more to a round, there are fewer rounds. */
+const MOST_TRADES = 1_000_000;
 const DEARER = 0.35;
 
 /** What a pan of a kind costs beside its own rungs, in rungs. */
@@ -65,7 +67,8 @@ const byBids: ChoosePans = (loads, stock, limits) => {
 		return isBetter(after, chosen) ? after : chosen;
 	};
 	let best = attempt(given);
-	for (let round = 0; round < ROUNDS; round += 1) {
+	const rounds = Math.min(ROUNDS, Math.ceil(MOST_TRADES / (loads.length * stock.length) ** 2));
+	for (let round = 0; round < rounds; round += 1) {
 		const asked = loads.map((load) => chooseOne(load, stock, limits, aPan_l, prices));
 		for (const type of stock) {
 			const short = usedOf(type, asked) - type.stock;

@@ -44,17 +44,12 @@ export function tradePans(
 function bestTrade(counts: number[][], traders: readonly Trader[]): Trade | undefined {
 	let best: Trade | undefined;
 	let most = 1e-6;
-	const costs = counts.map((row, dish) => costOf(row, traders[dish] as Trader));
+	const rooms = counts.map((row, dish) => roomOf(row, traders[dish] as Trader));
+	const saved = (dish: number, less: number, more: number) =>
+		savedBy(counts[dish] as number[], rooms[dish] as number, traders[dish] as Trader, less, more);
 	for (const trade of tradesOf(counts, traders)) {
 		const { from, to, give, take } = trade;
-		move(counts, from, to, give);
-		move(counts, to, from, take);
-		const after =
-			costOf(counts[from] as number[], traders[from] as Trader) +
-			costOf(counts[to] as number[], traders[to] as Trader);
-		move(counts, from, to, take);
-		move(counts, to, from, give);
-		const gain = (costs[from] ?? 0) + (costs[to] ?? 0) - after;
+		const gain = saved(from, give, take) + saved(to, take, give);
 		if (gain <= most) continue;
 		most = gain;
 		best = trade;
@@ -93,16 +88,33 @@ function mayGive(
 	return free(from) && free(to);
 }
 
-function costOf(row: readonly number[], { pieces, kinds }: Trader): number {
-	let room = 0;
+function roomOf(row: readonly number[], { kinds }: Trader): number {
+	return row.reduce((sum, count, kind) => sum + count * (kinds[kind]?.capacity ?? 0), 0);
+}
+
+/** What a dish saves that gives one pan of a kind and gets one of another; −1 for nothing. */
+function savedBy(
+	row: readonly number[],
+	room: number,
+	{ pieces, kinds }: Trader,
+	less: number,
+	more: number,
+): number {
 	let cost = 0;
-	for (const [kind, count] of row.entries()) {
+	let after = room;
+	for (const [kind, by] of [
+		[less, -1],
+		[more, 1],
+	] as const) {
 		const candidate = kinds[kind];
-		if (!candidate || count === 0) continue;
-		room += candidate.capacity * count;
-		cost += rungsOf(candidate, count) + candidate.drawback * DRAWBACK_RUNGS * count;
+		if (!candidate) continue;
+		const count = row[kind] as number;
+		cost += rungsOf(candidate, count + by) - rungsOf(candidate, count);
+		cost += candidate.drawback * DRAWBACK_RUNGS * by;
+		after += candidate.capacity * by;
 	}
-	return cost + Math.max(0, pieces - room) * PIECE_RUNGS;
+	const without = Math.max(0, pieces - after) - Math.max(0, pieces - room);
+	return -(cost + without * PIECE_RUNGS);
 }
 
 function move(counts: number[][], from: number, to: number, kind: number): void {
