@@ -1,5 +1,6 @@
-import { and, asc, eq, gte, inArray, lt, notInArray } from "drizzle-orm";
+import { and, asc, eq, gte, inArray, lt } from "drizzle-orm";
 import { groupBy } from "es-toolkit";
+import isEqual from "fast-deep-equal";
 import { nanoid } from "nanoid";
 import { isPreparation, type Recipe, type RecipeState } from "#core/recipe";
 import type { SittingDish } from "#core/sitting";
@@ -88,7 +89,7 @@ export function addSitting(
 	const id = nanoid(10);
 	return store.write(async (tx) => {
 		await tx.insert(sitting).values({ ...details, id });
-		await writeDishes(tx, id, dishes);
+		await writeDishes(tx, id, dishes, []);
 		const changes = changesBetween({}, flat({ diets: [], ...details, calledOff: false, dishes }));
 		await record(tx, { who, subject: "sitting", subjectId: id, what: "added", version: 1, changes });
 		return id;
@@ -109,27 +110,41 @@ export function changeSitting(
 	who: string,
 	change: (now: Sitting) => Sitting,
 ): Promise<void> {
+	let before: readonly SittingDish[] = [];
 	return changeRow<Sitting>(who, store, {
 		subject: "sitting",
 		id,
 		version,
-		read: (tx) => readSitting(tx, id),
+		read: async (tx) => {
+			const now = await readSitting(tx, id);
+			before = now.dishes;
+			return now;
+		},
 		change,
 		told: flat,
 		write: async (tx, { dishes, id: _, ...fields }) => {
 			await tx.update(sitting).set(fields).where(eq(sitting.id, id));
-			await writeDishes(tx, id, dishes);
+			await writeDishes(tx, id, dishes, before);
 		},
 	});
 }
 
-/** The dishes of a sitting as they are to be: those that are there are updated in place. */
-async function writeDishes(tx: Transaction, sittingId: string, dishes: readonly SittingDish[]) {
-	const kept = dishes.map(({ id }) => id);
-	await tx
-		.delete(sittingDish)
-		.where(and(eq(sittingDish.sittingId, sittingId), notInArray(sittingDish.id, kept)));
-	for (const [position, { id, ...fields }] of dishes.entries()) {
+/**
+ * The dishes of a sitting as they are to be: those that are there are updated in place, and those
+ * that have not changed are let be.
+ */
+async function writeDishes(
+	tx: Transaction,
+	sittingId: string,
+	dishes: readonly SittingDish[],
+	before: readonly SittingDish[],
+) {
+	const kept = new Set(dishes.map(({ id }) => id));
+	const gone = before.filter(({ id }) => !kept.has(id)).map(({ id }) => id);
+	if (gone.length > 0) await tx.delete(sittingDish).where(inArray(sittingDish.id, gone));
+	for (const [position, dish] of dishes.entries()) {
+		if (isEqual(before[position], dish)) continue;
+		const { id, ...fields } = dish;
 		const row = { ...fields, sittingId, position };
 		await tx
 			.insert(sittingDish)
