@@ -1,7 +1,7 @@
 import { asc, eq } from "drizzle-orm";
 import { sortBy } from "es-toolkit";
 import { nanoid } from "nanoid";
-import type { Kitchen, Vessel } from "#core/kitchen";
+import { type Kitchen, ovenOutsideLimits, panOutsideLimits, type Vessel } from "#core/kitchen";
 import { type PanType, shapeOfSizes } from "#core/pans";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
@@ -34,17 +34,19 @@ export function readOvens(db: Reader): Promise<OvenRow[]> {
 }
 
 /**
- * Everything a plan needs of the kitchen.
+ * Everything a plan needs of the kitchen. Pans and ovens that break a limit of today are left out.
  *
  * @param recipes what is planned: only what it is made of is read; without them, all that is known
  */
 export async function readKitchen(db: Reader, recipes?: readonly Made[]): Promise<Kitchen> {
-	const [row, pans, ovens, known] = await Promise.all([
+	const [row, allPans, allOvens, known] = await Promise.all([
 		readHouse(db),
 		readPanTypes(db),
 		readOvens(db),
 		readKnown(db, Date.now(), recipes),
 	]);
+	const pans = allPans.filter((pan) => panOutsideLimits(pan) === null);
+	const ovens = allOvens.filter((oven) => ovenOutsideLimits(oven) === null);
 	const of = (use: PanTypeRow["use"]) => pans.filter((pan) => pan.use === use);
 	const isTakenFirst = (pan: PanTypeRow) => pan.id === row.searPanId;
 	return {

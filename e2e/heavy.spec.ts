@@ -35,7 +35,9 @@ test("heavy work: the server answers meanwhile, and what is left or too long is 
 	console.log(
 		`heavy work: ${answers.join("; ")}; health asked ${count} times meanwhile, 99 of 100 within ${p99_ms.toFixed(0)} ms, the slowest ${worst_ms.toFixed(0)} ms`,
 	);
-	const { rows } = await client.execute("SELECT count(*) AS many FROM ingredient WHERE name LIKE 'bulk thing %'");
+	const { rows } = await client.execute(
+		"SELECT count(*) AS many FROM ingredient WHERE name LIKE 'bulk thing %'",
+	);
 	client.close();
 	expect(Number(rows[0]?.many)).toBe(INGREDIENTS);
 	expect(count).toBeGreaterThan(10);

@@ -1,6 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, Link } from "react-router";
-import { Refusal } from "#core/check";
 import { isPreparation } from "#core/recipe";
 import { readDraftOf, readKitchen, readRecipe, readRecipeRow, readVersions } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
@@ -14,7 +13,7 @@ import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
 import type { Route } from "./+types/card.route";
 import { CARD_BASES, type CardSize, hasSize, readSize } from "./cardSize.ts";
-import { type CardHouse, dishCard } from "./dishCard.ts";
+import { AS_WRITTEN, type CardHouse, cardOrWhy, dishCard } from "./dishCard.ts";
 import { preparationCard } from "./preparationCard.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -33,7 +32,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		readDraftOf(store.db, params.recipeId),
 	]);
 	const read = hasSize(address) ? readSize(address, reading.units) : null;
-	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
+	const size: CardSize = read && "value" in read ? read.value : AS_WRITTEN;
 	const { menuPrice_minor } = row;
 	const cardHouse: CardHouse = { kitchen, reading, currency: house.currency, menuPrice_minor };
 	const { doc } = version;
@@ -67,13 +66,8 @@ function cardOf(doc: Parameters<typeof isPreparation>[0], size: CardSize, house:
 		const factor = size.basis === "factor" ? size.factor : 1;
 		return { kind: "preparation" as const, preparation: preparationCard(doc, factor, house), refused: null };
 	}
-	try {
-		return { kind: "dish" as const, dish: dishCard(doc, size, house), base: doc.portions, refused: null };
-	} catch (error) {
-		if (!(error instanceof Refusal)) throw error;
-		const dish = dishCard(doc, { basis: "factor", factor: 1 }, house);
-		return { kind: "dish" as const, dish, base: doc.portions, refused: error.message };
-	}
+	const { made, refused } = cardOrWhy(doc, size, (tried) => dishCard(doc, tried, house));
+	return { kind: "dish" as const, dish: made, base: doc.portions, refused };
 }
 
 type CardData = Route.ComponentProps["loaderData"];

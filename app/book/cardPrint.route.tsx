@@ -1,5 +1,4 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Refusal } from "#core/check";
 import { isPreparation, type Preparation, type Recipe } from "#core/recipe";
 import { readKitchen, readRecipe, readRecipeRow } from "#db";
 import { LineTable } from "../ui/parts/LineTable.tsx";
@@ -9,7 +8,7 @@ import { allergenLines } from "../ui/words/allergenView.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
 import type { Route } from "./+types/cardPrint.route";
 import { type CardSize, hasSize, readSize } from "./cardSize.ts";
-import { type CardHouse, dishCard } from "./dishCard.ts";
+import { AS_WRITTEN, type CardHouse, cardOrWhy, dishCard } from "./dishCard.ts";
 import { preparationCard } from "./preparationCard.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -22,7 +21,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const [kitchen, row] = await Promise.all([readKitchen(store.db), readRecipeRow(store.db, params.recipeId)]);
 	const url = new URL(request.url);
 	const read = hasSize(url.searchParams) ? readSize(url.searchParams, reading.units) : null;
-	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
+	const size: CardSize = read && "value" in read ? read.value : AS_WRITTEN;
 	const costing = { kitchen, reading, currency: house.currency, menuPrice_minor: row.menuPrice_minor };
 	const { groups, steps, allergens, heading, facts } = paperOf(version.doc, size, costing);
 	return {
@@ -44,12 +43,7 @@ function paperOf(doc: Recipe | Preparation, size: CardSize, house: CardHouse) {
 		const card = preparationCard(doc, size.basis === "factor" ? size.factor : 1, house);
 		return { ...card, heading: `Makes ${card.makes}`, facts: [] };
 	}
-	try {
-		return dishCard(doc, size, house);
-	} catch (error) {
-		if (!(error instanceof Refusal)) throw error;
-		return dishCard(doc, { basis: "factor", factor: 1 }, house);
-	}
+	return cardOrWhy(doc, size, (tried) => dishCard(doc, tried, house)).made;
 }
 
 /** The card on paper, large enough to be read on the wall. */

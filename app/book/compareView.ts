@@ -15,7 +15,7 @@ import {
 import { PLACE_WORDS, type PlaceKey } from "#core/trade";
 import { fieldWords } from "../ui/words/fieldWords.ts";
 import { money } from "../ui/words/reading.ts";
-import { type CardHouse, planCard } from "./dishCard.ts";
+import { AS_WRITTEN, type CardHouse, planCard } from "./dishCard.ts";
 
 export interface ComparedPart {
 	readonly heading: string;
@@ -79,7 +79,7 @@ function costPairs(from: Recipe | Preparation, to: Recipe | Preparation, house: 
 
 function portionCost(recipe: Recipe, house: CardHouse): string {
 	try {
-		const plan = planCard(recipe, { basis: "factor", factor: 1 }, house);
+		const plan = planCard(recipe, AS_WRITTEN, house);
 		const { perPortion_minor, missing } = costOfPlan(plan, recipe, null);
 		return perPortion_minor === null
 			? `no price for ${missing.join(", ")}`

@@ -17,7 +17,7 @@ import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { minorUnitsOf, money, percent } from "../ui/words/reading.ts";
 import type { Route } from "./+types/cost.route";
 import { type CardSize, hasSize, readSize } from "./cardSize.ts";
-import { costView, planCard } from "./dishCard.ts";
+import { AS_WRITTEN, cardOrWhy, costView, planCard } from "./dishCard.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.name}, cost · Book` : "Book" },
@@ -29,10 +29,10 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const [kitchen, row] = await Promise.all([readKitchen(store.db), readRecipeRow(store.db, params.recipeId)]);
 	const address = new URL(request.url).searchParams;
 	const read = hasSize(address) ? readSize(address, reading.units) : null;
-	const size: CardSize = read && "value" in read ? read.value : { basis: "factor", factor: 1 };
+	const size: CardSize = read && "value" in read ? read.value : AS_WRITTEN;
 	const { currency } = house;
 	const costing = { kitchen, reading, currency, menuPrice_minor: row.menuPrice_minor };
-	const plan = planCard(doc, size, costing);
+	const plan = cardOrWhy(doc, size, (tried) => planCard(doc, tried, costing)).made;
 	const cost = costOfPlan(plan, doc, row.menuPrice_minor);
 	const perUnit = (minor: number) => money(reading.units === "us" ? minor * 0.45359237 : minor, currency);
 	return {

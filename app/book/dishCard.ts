@@ -1,3 +1,5 @@
+import { data } from "react-router";
+import { Refusal } from "#core/check";
 import { type Cost, costOfPlan } from "#core/cost";
 import type { Kitchen } from "#core/kitchen";
 import { lineWords } from "#core/pans";
@@ -25,6 +27,33 @@ export interface CardHouse {
 /** A dish planned at the size its card is read at, in the kitchen's own pans, as if for a week from now. */
 export function planCard(recipe: Recipe, size: CardSize, { kitchen, reading }: CardHouse): Plan {
 	return plan(recipe, orderFor(recipe, size, reading.now + WEEK_MS), kitchen);
+}
+
+/** At the card's own size, which only a version that breaks a limit of today cannot be planned at. */
+export const AS_WRITTEN: CardSize = { basis: "factor", factor: 1 };
+
+/**
+ * What is made of a card, or of the card as it is written where its size cannot be.
+ *
+ * @throws what shows why, by its name, where it cannot be planned at all
+ */
+export function cardOrWhy<T>(
+	{ name }: Pick<Recipe, "name">,
+	size: CardSize,
+	make: (size: CardSize) => T,
+): { readonly made: T; readonly refused: string | null } {
+	try {
+		return { made: make(size), refused: null };
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		if (size === AS_WRITTEN) throw notPlanned(name, error);
+		return { made: cardOrWhy({ name }, AS_WRITTEN, make).made, refused: error.message };
+	}
+}
+
+function notPlanned(name: string, { problems }: Refusal) {
+	const why = problems.map(({ message }) => message).join("; ");
+	return data({ said: `${name}: ${why}` }, { status: 422 });
 }
 
 function orderFor(recipe: Recipe, size: CardSize, serviceAt: number): DishOrder {

@@ -1,11 +1,12 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
+import { ovenOutsideLimits, panOutsideLimits } from "#core/kitchen";
 import { OVEN_KINDS } from "#core/ovens";
 import { depthOf, emptyPanWeight, panWords, shapeOfSizes, volumeBelow } from "#core/pans";
 import { HOUSE_CODES } from "#core/safety";
 import { readOvens, readPanTypes } from "#db";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { visitOf } from "../ui/server/visit.ts";
 import { coolingWords } from "../ui/words/cautions.ts";
 import { minuteClock } from "../ui/words/reading.ts";
@@ -23,6 +24,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			id: pan.id,
 			name: pan.name,
 			use: pan.use,
+			broken: panOutsideLimits(pan),
 			stock: pan.stock,
 			shape: panWords(shape),
 			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
@@ -40,6 +42,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			id: oven.id,
 			name: oven.name,
 			kind: OVEN_KINDS[oven.kind],
+			broken: ovenOutsideLimits(oven),
 			rungs: oven.rungs,
 			shelf: `GN ${oven.shelf}, ${reading.length(oven.pitch_mm)} apart`,
 			range: `${reading.temperature(oven.min_C)} to ${reading.temperature(oven.max_C)}`,
@@ -107,6 +110,7 @@ export default function Kitchen({
 											{oven.shelf} · {oven.range}
 										</Muted>
 									</chakra.p>
+									<Broken why={oven.broken} />
 								</chakra.li>
 							))}
 						</ul>
@@ -174,6 +178,14 @@ function Row({ label, children }: { readonly label: string; readonly children: R
 	);
 }
 
+/** What is kept and breaks a limit: it stands in its list, and no plan reckons with it. */
+function Broken({ why }: { readonly why: string | null }) {
+	if (why === null) return null;
+	return (
+		<Note marginTop="4px">▲ It breaks a limit and is left out of every plan until it is mended. {why}</Note>
+	);
+}
+
 type PanRow = Route.ComponentProps["loaderData"]["braising"][number];
 
 const PAN_COLUMNS: readonly Column<PanRow>[] = [
@@ -189,6 +201,7 @@ const PAN_COLUMNS: readonly Column<PanRow>[] = [
 					{pan.isSearPan ? ", the searing pan" : ""}
 					{pan.heat_kW === null ? "" : `, heats itself with ${pan.heat_kW} kW`}
 				</Muted>
+				<Broken why={pan.broken} />
 			</>
 		),
 	},

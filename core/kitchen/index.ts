@@ -10,5 +10,6 @@ export {
 	tiltingPanOf,
 	type Vessel,
 } from "./Kitchen.ts";
+export { ovenOutsideLimits, panOutsideLimits } from "./outsideLimits.ts";
 export { OvenEntry, type OvenFields, ovenFields } from "./ovenEntry.ts";
 export { PanEntry, type PanFields, panFields } from "./panEntry.ts";

@@ -402,7 +402,7 @@ describe("what the plan says of salt, sauce and pieces", () => {
 	it("thicker pieces go in earlier, and what is never tender is said", () => {
 		const thick = (side_mm: number): Recipe => ({
 			...RECIPE,
-			piece: { shape: "block", length_mm: 160, width_mm: 120, height_mm: side_mm, weight_g: 250 },
+			piece: { shape: "block", length_mm: 75, width_mm: 75, height_mm: side_mm, weight_g: 250 },
 		});
 		const thin = plan(thick(35), ORDER, KITCHEN);
 		expect(startAt(plan(thick(70), ORDER, KITCHEN), "braise")).toBeLessThan(startAt(thin, "braise"));

@@ -8,6 +8,7 @@ import { usualTender } from "./planBraise.ts";
 import { wantedBeforePans } from "./planPour.ts";
 import type { SizedDish } from "./SizedDish.ts";
 import { sizeOfBatch } from "./sizeOfBatch.ts";
+import { requireWithinLimits } from "./withinLimits.ts";
 
 /** How big the batch is and what of it goes into pans. @throws {Refusal} as `plan` does */
 export function sizeDish(
@@ -16,6 +17,7 @@ export function sizeDish(
 	kitchen: Kitchen,
 	beliefs: Beliefs = SHIPPED_BELIEFS,
 ): SizedDish {
+	requireWithinLimits(recipe, order);
 	const size = sizeOfBatch(recipe, order, kitchen);
 	const factor = size.chain.trimmed_kg / cardMain_kg(recipe, kitchen);
 	const tender_min = usualTender(recipe, beliefs).likely;

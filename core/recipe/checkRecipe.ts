@@ -1,4 +1,5 @@
 import { checked, type Problem, Refusal } from "../check/index.ts";
+import { MEAT_KG_PER_L, type Piece, pieceVolume } from "../pans/index.ts";
 import { UNITS } from "../quantity/index.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { Preparation } from "./Preparation.ts";
@@ -30,6 +31,27 @@ export function checkPreparation(given: unknown, ingredients: ReadonlyMap<string
 	const problems = lineProblems(preparation, ingredients);
 	if (problems.length > 0) throw new Refusal(problems);
 	return preparation;
+}
+
+/** What of a stored dish the limits of today do not allow; nothing when it holds. */
+export function outsideLimits(recipe: Recipe): readonly Problem[] {
+	const known = judged.get(recipe);
+	if (known) return known;
+	const problems = limitProblems(recipe);
+	judged.set(recipe, problems);
+	return problems;
+}
+
+/** A document is read once and planned often. */
+const judged = new WeakMap<Recipe, readonly Problem[]>();
+
+function limitProblems(recipe: Recipe): readonly Problem[] {
+	try {
+		return wholeProblems(checked(Recipe, recipe));
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		return error.problems;
+	}
 }
 
 function lineProblems(
@@ -79,6 +101,8 @@ function wholeProblems(recipe: Recipe): Problem[] {
 			message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed`,
 		});
 	}
+	const weight = weightProblem(recipe.piece);
+	if (weight) problems.push(weight);
 	if (recipe.marinate && recipe.marinate.longest_min < recipe.marinate.minutes) {
 		problems.push({
 			field: "marinate.longest_min",
@@ -86,4 +110,19 @@ function wholeProblems(recipe: Recipe): Problem[] {
 		});
 	}
 	return problems;
+}
+
+/** A piece of a size may weigh so many times less, hollow or with air between, or more than solid meat. */
+const LIGHTEST = 0.25;
+const HEAVIEST = 2.5;
+
+/** Sides and weight that cannot both be true. */
+function weightProblem(piece: Piece): Problem | undefined {
+	const solid_g = pieceVolume(piece) * MEAT_KG_PER_L * 1000;
+	if (piece.weight_g >= solid_g * LIGHTEST && piece.weight_g <= solid_g * HEAVIEST) return undefined;
+	const rounded = (grams: number) => Number(grams.toPrecision(2));
+	return {
+		field: "piece.weight_g",
+		message: `${piece.weight_g} g was given for a piece of about ${rounded(solid_g)} g by its sides; from ${rounded(solid_g * LIGHTEST)} to ${rounded(solid_g * HEAVIEST)} g is allowed, or other sides`,
+	};
 }

@@ -19,7 +19,7 @@ export {
 	SUPPLIERS,
 	type Supplier,
 } from "./categories.ts";
-export { checkPreparation, checkRecipe } from "./checkRecipe.ts";
+export { checkPreparation, checkRecipe, outsideLimits } from "./checkRecipe.ts";
 export { chooseSchool } from "./chooseSchool.ts";
 export {
 	DISH_FIELDS,

@@ -41,6 +41,7 @@ function explanation(status: number): string {
 		return "Look at the connection of this device, then load the page again. What was saved is still there.";
 	if (status === 400)
 		return "Nothing was changed. Go back and try once more; what was saved before is still there.";
+	if (status === 422) return "It is kept as it is, and nothing is planned with it until it is mended.";
 	if (status === 503)
 		return "What was saved before is still there. Go back: what you typed should still stand there.";
 	return "The page could not be made. What was saved before is still there; go back and try once more.";

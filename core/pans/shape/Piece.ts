@@ -34,6 +34,15 @@ export function pieceThickness(piece: Piece): number {
 	return Math.min(length_mm, width_mm, pieceHeight(piece));
 }
 
+/** Litres inside the sides of a piece. */
+export function pieceVolume(piece: Piece): number {
+	const { length_mm, width_mm } = footprint(piece);
+	const height = pieceHeight(piece);
+	const box_l = (length_mm * width_mm * height) / 1e6;
+	if (piece.shape === "block") return box_l;
+	return piece.shape === "ball" ? (box_l * Math.PI) / 6 : (box_l * Math.PI) / 4;
+}
+
 /**
  * Litres of one piece below a height above its own foot. The whole is its weight at
  * the density of meat; the share below comes from its shape.

@@ -43,6 +43,7 @@ export {
 	pieceBelow,
 	pieceHeight,
 	pieceThickness,
+	pieceVolume,
 } from "./Piece.ts";
 export { LEAST_LINE, lineAtHeight, lineForLitres } from "./pour.ts";
 export {
