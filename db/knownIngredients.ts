@@ -93,7 +93,7 @@ function knownOf(
 	const merged = new Map(
 		rows.flatMap(({ id, mergedInto }) => (mergedInto === null ? [] : [[id, mergedInto]])),
 	);
-	return withMade(preparations, bought, merged);
+	return withMade(preparations, bought, merged, true);
 }
 
 function asIngredient(row: IngredientRow, pricePerKg_minor: number | null): Ingredient {

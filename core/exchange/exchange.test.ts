@@ -56,6 +56,44 @@ describe("an awkward file", () => {
 		expect(plan.recipes).toEqual([]);
 	});
 
+	it("merges that come back to themselves are refused, whoever leads into them; others come in", () => {
+		const entry = (id: string, mergedInto?: string): IngredientEntry => ({
+			id,
+			name: `${id} thing`,
+			category: "spice",
+			origins: [],
+			trimLoss: 0,
+			allergens: [],
+			mayContain: [],
+			prices: [],
+			...(mergedInto === undefined ? {} : { mergedInto }),
+		});
+		const there = { ...EMPTY, ingredients: [entry("old", "newer"), entry("newer")] };
+		const given = [
+			entry("a", "b"),
+			entry("b", "c"),
+			entry("c", "a"),
+			entry("leads", "a"),
+			entry("self", "self"),
+			entry("newer", "old"),
+			entry("good", "end"),
+			entry("end"),
+		];
+		const read = {
+			ingredients: given.map((each, line) => ({ line, entry: each })),
+			recipes: [],
+			notRead: [],
+			currency: null,
+		};
+		const { ingredients, refused } = planImport(
+			{ ...readBookText(JSON.stringify(EMPTY), AS), ...read },
+			there,
+		);
+		expect(ingredients.map((step) => step.entry.id)).toEqual(["good", "end"]);
+		expect(refused).toHaveLength(6);
+		for (const { why } of refused) expect(why).toContain("into itself");
+	});
+
 	it("wrong-units.json: each recipe with its unit is refused at its line, the rest of the file is read", () => {
 		const { refused, ingredients, recipes } = planOf("wrong-units.json");
 		expect(ingredients.map(({ verdict }) => verdict)).toEqual(["new"]);

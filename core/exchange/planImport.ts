@@ -95,19 +95,45 @@ function planIngredients(
 	return refuseLostMerges(steps, there, refused);
 }
 
-/** A merge needs the ingredient it goes into. */
+/** A merge needs the ingredient it goes into, and ends somewhere. */
 function refuseLostMerges(
 	steps: readonly ImportStep<IngredientEntry>[],
 	there: ReadonlyMap<string, IngredientEntry>,
 	refused: NotRead[],
 ): ImportStep<IngredientEntry>[] {
-	const known = new Set([...there.keys(), ...steps.map(({ entry }) => entry.id)]);
+	const after = new Map([...there, ...steps.map(({ entry }) => [entry.id, entry] as const)]);
+	const endless = idsInCircles(after);
 	return steps.filter(({ entry, line }) => {
-		const { mergedInto } = entry;
-		if (mergedInto === undefined || (known.has(mergedInto) && mergedInto !== entry.id)) return true;
-		refused.push({ line, what: entry.name, why: `is merged into “${mergedInto}”, which is not there` });
-		return false;
+		const { id, mergedInto } = entry;
+		const why =
+			mergedInto === undefined
+				? undefined
+				: !after.has(mergedInto)
+					? `is merged into “${mergedInto}”, which is not there`
+					: endless.has(id)
+						? `is merged into “${mergedInto}”, and through that into itself`
+						: undefined;
+		if (why) refused.push({ line, what: entry.name, why });
+		return why === undefined;
 	});
+}
+
+/** Ingredients that, merge after merge, come back to themselves or into such a circle. */
+function idsInCircles(entries: ReadonlyMap<string, IngredientEntry>): ReadonlySet<string> {
+	const ends = new Map<string, boolean>();
+	for (const start of entries.keys()) {
+		const path: string[] = [];
+		const onPath = new Set<string>();
+		let at: string | undefined = start;
+		while (at !== undefined && !ends.has(at) && !onPath.has(at)) {
+			path.push(at);
+			onPath.add(at);
+			at = entries.get(at)?.mergedInto;
+		}
+		const isEndless = at !== undefined && (onPath.has(at) || ends.get(at) === true);
+		for (const id of path) ends.set(id, isEndless);
+	}
+	return new Set([...ends].flatMap(([id, isEndless]) => (isEndless ? [id] : [])));
 }
 
 function ingredientStep(

@@ -46,7 +46,7 @@ export { draftOf, isPreparation } from "./draftOf.ts";
 export { type Ingredient, ingredient } from "./Ingredient.ts";
 export { type InPan, inPan } from "./ingredientProperties.ts";
 export { clausesOf, type LineRead, lineText, readLine, type SaidOfLine } from "./lineText.ts";
-export { makesGrams, missingIn, withMade } from "./madeIngredients.ts";
+export { DEEPEST_MADE, makesGrams, missingIn, withMade } from "./madeIngredients.ts";
 export { nameHas, namesOf, plainName } from "./names.ts";
 export { MAKES_UNITS, Preparation } from "./Preparation.ts";
 export { Recipe, RecipeLine, RecipeStep, Slug } from "./Recipe.ts";

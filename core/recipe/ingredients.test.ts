@@ -5,6 +5,7 @@ import {
 	ALLERGEN_NAMES,
 	type Allergen,
 	allergensIn,
+	DEEPEST_MADE,
 	DIET_KEYS,
 	DIETS,
 	dietsAnswered,
@@ -158,6 +159,34 @@ describe("what is made in the house", () => {
 			["c", preparation("glaze", [["a", 10]])],
 		]);
 		expect(() => withMade(round, new Map())).toThrow("base needs essence needs glaze needs base");
+	});
+
+	it("is free of nothing where the book already holds such a circle, or one too deep", () => {
+		const round = new Map([
+			["a", preparation("base", [["b", 10]])],
+			["b", preparation("essence", [["a", 10]])],
+			["apart", preparation("apart", [["celery", 10]])],
+		]);
+		const known = withMade(round, asMap(CELERY), new Map(), true);
+		expect([known.get("a")?.described, known.get("b")?.described]).toEqual([false, false]);
+		expect(known.get("apart")?.allergens).toContain("celery");
+
+		const deep = new Map(
+			Array.from({ length: DEEPEST_MADE + 2 }, (_, depth) => [
+				`p${depth}`,
+				preparation(`p${depth}`, [[depth === 0 ? "celery" : `p${depth - 1}`, 10]]),
+			]),
+		);
+		expect(() => withMade(deep, asMap(CELERY))).toThrow(`more than ${DEEPEST_MADE} preparations`);
+		const turned = withMade(new Map([...deep].reverse()), asMap(CELERY), new Map(), true);
+		for (const [id, { described, allergens }] of withMade(deep, asMap(CELERY), new Map(), true)) {
+			expect({ described, allergens }).toEqual({
+				described: turned.get(id)?.described,
+				allergens: turned.get(id)?.allergens,
+			});
+		}
+		expect(turned.get(`p${DEEPEST_MADE - 1}`)?.allergens).toEqual(["celery"]);
+		expect(turned.get(`p${DEEPEST_MADE + 1}`)?.described).toBe(false);
 	});
 });
 

@@ -14,6 +14,9 @@ export function makesGrams({ makes, density_g_per_ml }: Preparation): number {
 	return UNITS[makes.unit].dimension === "mass" ? base : base * (density_g_per_ml ?? WATER_G_PER_ML);
 }
 
+/** Preparations inside one another: stock, glaze, sauce are three. More is no kitchen's work. */
+export const DEEPEST_MADE = 40;
+
 /**
  * What is made in the house as ingredients: allergens, origins and prices of what is
  * inside rolled up, through preparations of preparations.
@@ -22,31 +25,85 @@ export function makesGrams({ makes, density_g_per_ml }: Preparation): number {
  * @param bought       by short name; a preparation of the same name goes before it
  * @param merged       what was merged away, with what it was merged into: that is meant wherever it
  *                     is named, inside preparations too
+ * @param stored       whether it is read, and not written: what goes round in a circle or too deep is
+ *                     then made of what nobody has described, which is free of nothing
  * @returns everything a line can name, bought and made
- * @throws {Refusal} when preparations go round in a circle, naming it
+ * @throws {Refusal} when preparations go round in a circle, naming it, or are too deep inside one another
  */
 export function withMade(
 	preparations: ReadonlyMap<string, Preparation>,
 	bought: ReadonlyMap<string, Ingredient>,
 	merged: ReadonlyMap<string, string> = new Map(),
+	stored = false,
 ): Map<string, Ingredient> {
 	const known = new Map(bought);
 	for (const id of preparations.keys()) known.delete(id);
-	const make = (named: string, path: readonly string[]): void => {
-		const id = preparations.has(named) ? named : meantBy(named, merged);
-		const preparation = preparations.get(id);
-		if (preparation && !known.has(id)) {
-			if (path.includes(id)) throw circle(path.slice(path.indexOf(id)), preparations);
-			for (const line of preparation.lines) make(line.ingredient, [...path, id]);
-			known.set(id, made(id, preparation, known));
+	const meant = (named: string) => (preparations.has(named) ? named : meantBy(named, merged));
+	const { order, circles } = insideFirst(preparations, meant);
+	const [inCircle] = circles;
+	if (inCircle && !stored) throw circle(inCircle, preparations);
+	const broken = new Set(circles.flat());
+	const depths = new Map<string, number>();
+	const named = (names: Iterable<string>) => {
+		for (const name of names) {
+			const ingredientMeant = known.get(meant(name));
+			if (ingredientMeant) known.set(name, ingredientMeant);
 		}
-		const meant = known.get(id);
-		if (id !== named && meant) known.set(named, meant);
 	};
-	for (const id of [...merged.keys(), ...preparations.keys()]) make(id, []);
+	named(merged.keys());
+	for (const id of order) {
+		const preparation = preparations.get(id) as Preparation;
+		const names = preparation.lines.map((line) => line.ingredient);
+		const depth = 1 + Math.max(0, ...names.map((name) => depths.get(meant(name)) ?? 0));
+		depths.set(id, depth);
+		if (depth > DEEPEST_MADE && !stored) throw tooDeep(preparation);
+		if (depth > DEEPEST_MADE || broken.has(id)) {
+			known.set(
+				id,
+				ingredient({ id, name: preparation.name, category: preparation.category, described: false }),
+			);
+			continue;
+		}
+		named(names);
+		known.set(id, made(id, preparation, known));
+	}
+	named(merged.keys());
 	return known;
 }
 
+/** Preparations, each after those it needs, and the circles that some of them go round in. */
+function insideFirst(
+	preparations: ReadonlyMap<string, Preparation>,
+	meant: (named: string) => string,
+): { readonly order: readonly string[]; readonly circles: readonly string[][] } {
+	const order: string[] = [];
+	const circles: string[][] = [];
+	const done = new Set<string>();
+	// By hand, since some book may be deeper than calls can be.
+	const stack: { readonly id: string; readonly inside: Iterator<string> }[] = [];
+	const path = new Set<string>();
+	const enter = (id: string) => {
+		const inside = (preparations.get(id) as Preparation).lines.map((line) => meant(line.ingredient));
+		stack.push({ id, inside: inside.filter((other) => preparations.has(other)).values() });
+		path.add(id);
+	};
+	for (const start of preparations.keys()) {
+		if (!done.has(start)) enter(start);
+		for (let top = stack.at(-1); top; top = stack.at(-1)) {
+			const next = top.inside.next();
+			if (next.done) {
+				stack.pop();
+				path.delete(top.id);
+				done.add(top.id);
+				order.push(top.id);
+			} else if (path.has(next.value)) {
+				const names = [...path];
+				circles.push(names.slice(names.indexOf(next.value)));
+			} else if (!done.has(next.value)) enter(next.value);
+		}
+	}
+	return { order, circles };
+}
 /** Follows merges of merges to the ingredient that is left; merges in a circle mean themselves. */
 function meantBy(id: string, merged: ReadonlyMap<string, string>): string {
 	let end = id;
@@ -56,6 +113,13 @@ function meantBy(id: string, merged: ReadonlyMap<string, string>): string {
 		end = next;
 	}
 	return id;
+}
+
+function tooDeep({ name }: Preparation) {
+	return refuse(
+		"lines",
+		`${name} needs more than ${DEEPEST_MADE} preparations one inside the other; up to ${DEEPEST_MADE} are allowed`,
+	);
 }
 
 function circle(path: readonly string[], preparations: ReadonlyMap<string, Preparation>) {
