@@ -92,6 +92,19 @@ export async function readVersions(db: Reader, recipeId: string): Promise<Versio
 	return withLife(db, rows);
 }
 
+/** What versions of recipes are called, by the id of the version. */
+export async function namesOfVersions(
+	db: Reader,
+	ids: readonly string[],
+): Promise<ReadonlyMap<string, { readonly name: string; readonly number: number }>> {
+	if (ids.length === 0) return new Map();
+	const rows = await db
+		.select()
+		.from(recipeVersion)
+		.where(inArray(recipeVersion.id, [...ids]));
+	return new Map(rows.map(({ id, number, doc }) => [id, { name: doc.name, number }]));
+}
+
 /** Versions with their lives, in the order they were given. */
 export async function withLife(db: Reader, rows: readonly RecipeVersionRow[]): Promise<VersionWithLife[]> {
 	if (rows.length === 0) return [];

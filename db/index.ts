@@ -3,6 +3,7 @@ export {
 	addRecipe,
 	checkDoc,
 	type Entry,
+	namesOfVersions,
 	type RecipeRow,
 	type RecipeVersionRow,
 	readBook,

@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { useRef } from "react";
 import { Form, Link, redirect } from "react-router";
 import { wallClock } from "#core/time";
 import {
@@ -11,8 +12,9 @@ import {
 	readWhereUsed,
 } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
-import { typedIn, type Wrong } from "../ui/forms/form.ts";
+import { typedIn, versionOf, type Wrong } from "../ui/forms/form.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
+import { Unsaved } from "../ui/forms/Unsaved.tsx";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
@@ -93,11 +95,12 @@ async function change({ store, who, house }: HouseVisit, id: string, form: FormD
 	}
 	const read = readIngredientForm(form);
 	if ("wrong" in read) return read.wrong;
-	await changeIngredient(store, id, Number(form.get("version")), who, read.value);
+	await changeIngredient(store, id, versionOf(typedIn(form)), who, read.value);
 	return undefined;
 }
 
 export default function IngredientPage({ loaderData: view, actionData }: Route.ComponentProps) {
+	const form = useRef<HTMLFormElement>(null);
 	const typed = { ...view.typed, ...actionData?.typed };
 	const wrong: Wrong = actionData?.wrong ?? {};
 	return (
@@ -124,7 +127,8 @@ export default function IngredientPage({ loaderData: view, actionData }: Route.C
 				alignItems="start"
 				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 7fr) minmax(0, 5fr)" }}
 			>
-				<Form method="post" key={view.version}>
+				<Unsaved form={form} saved={actionData === undefined} />
+				<Form method="post" key={view.version} ref={form}>
 					<input type="hidden" name="version" value={actionData?.stale?.version ?? view.version} />
 					<Sheet display="grid" gap="14px">
 						<IngredientFields typed={typed} wrong={wrong} />

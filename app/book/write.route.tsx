@@ -26,6 +26,7 @@ import {
 	saveDraft,
 } from "#db";
 import { Field } from "../ui/forms/Field.tsx";
+import { typedIn, versionOf } from "../ui/forms/form.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
@@ -126,7 +127,7 @@ async function keepAndDo({ store, who, reading }: HouseVisit, id: string, form: 
 	const draft = edited(draftIn(form), intent);
 	const from = await currentOrNone(store, id);
 	if (!from && !(await readDraftOf(store.db, id))) throw data({ missing: "recipe" }, { status: 404 });
-	const asked = Number(form.get("version"));
+	const asked = versionOf(typedIn(form));
 	const version = await saveDraft(store, id, asked, draft, { who, basedOn: from?.number ?? null });
 	if (intent === "keep") {
 		const known = await readIngredients(store.db);

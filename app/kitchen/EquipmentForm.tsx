@@ -1,8 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import type { ReactNode } from "react";
+import { type ReactNode, useRef } from "react";
 import { Form } from "react-router";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import type { StaleView } from "../ui/forms/stale.ts";
+import { LEAVES, Unsaved } from "../ui/forms/Unsaved.tsx";
 import { Act, ActLink, Key, Page, Sheet } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 
@@ -13,6 +14,8 @@ interface EquipmentFormProps {
 	readonly canRetire?: boolean;
 	readonly version: number;
 	readonly stale: StaleView | null;
+	/** Whether nothing of the last save was refused. */
+	readonly saved: boolean;
 	/** What is drawn beside the form. */
 	readonly beside: ReactNode;
 	readonly children: ReactNode;
@@ -25,9 +28,11 @@ export function EquipmentForm({
 	canRetire = !isNew,
 	version,
 	stale,
+	saved,
 	beside,
 	children,
 }: EquipmentFormProps) {
+	const form = useRef<HTMLFormElement>(null);
 	return (
 		<Page>
 			<chakra.h1 marginBottom="14px">
@@ -41,7 +46,8 @@ export function EquipmentForm({
 				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 560px) minmax(0, 1fr)" }}
 			>
 				<Sheet>
-					<Form method="post">
+					<Unsaved form={form} saved={saved} />
+					<Form method="post" ref={form}>
 						<input type="hidden" name="version" value={version} />
 						<chakra.div
 							display="grid"
@@ -54,7 +60,7 @@ export function EquipmentForm({
 							<Act kind="next" aria-keyshortcuts="a">
 								{isNew ? "Add it" : "Save"} <Key aria-hidden>a</Key>
 							</Act>
-							<ActLink to="/kitchen" kind="quiet">
+							<ActLink to="/kitchen" kind="quiet" state={LEAVES}>
 								Leave it
 							</ActLink>
 							{canRetire ? (

@@ -1,7 +1,7 @@
 import type { Static, TObject } from "@sinclair/typebox";
 import { redirect } from "react-router";
 import { addEquipment, changeEquipment } from "#db";
-import { readForm, typedIn } from "../ui/forms/form.ts";
+import { readForm, typedIn, versionOf } from "../ui/forms/form.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 
@@ -21,7 +21,7 @@ export async function saveEquipment<S extends "panType" | "oven", F extends TObj
 	fieldsOf: (typed: Static<F>) => Fields<S>,
 ) {
 	const typed = typedIn(form);
-	const version = Number(typed.version);
+	const version = versionOf(typed);
 	const change = (fields: object) =>
 		foundOr404(
 			changeEquipment(visit.store, subject, id, version, visit.who, fields as never),

@@ -9,6 +9,7 @@ import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm, typedIn, type Wrong } from "../ui/forms/form.ts";
 import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { panNames } from "../ui/server/sittingNames.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import { minuteClock } from "../ui/words/reading.ts";
 import type { Route } from "./+types/house.route";
@@ -60,13 +61,18 @@ export async function action({ context, request }: Route.ActionArgs) {
 	const form = await formOf(request);
 	const read = readForm(HouseForm, form);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
-	return doneOrSaid(typedIn(form), visit.reading, async () => {
-		const known = (await readPanTypes(visit.store.db)).map((pan) => pan.id);
-		const { version, ...entry } = read.value;
-		const fields = houseFields(entry, known);
-		await changeEquipment(visit.store, "house", visit.house.id, version, visit.who, fields);
-		return redirect("/kitchen");
-	});
+	return doneOrSaid(
+		typedIn(form),
+		visit.reading,
+		async () => {
+			const known = (await readPanTypes(visit.store.db)).map((pan) => pan.id);
+			const { version, ...entry } = read.value;
+			const fields = houseFields(entry, known);
+			await changeEquipment(visit.store, "house", visit.house.id, version, visit.who, fields);
+			return redirect("/kitchen");
+		},
+		() => panNames(visit.store.db),
+	);
 }
 
 export default function House({ loaderData, actionData }: Route.ComponentProps) {
@@ -78,6 +84,7 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 			isNew={false}
 			canRetire={false}
 			stale={actionData?.stale ?? null}
+			saved={actionData === undefined}
 			version={actionData?.stale?.version ?? loaderData.version}
 			beside={
 				<p>

@@ -69,6 +69,7 @@ export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
 			title={loaderData.title}
 			isNew={loaderData.isNew}
 			stale={actionData?.stale ?? null}
+			saved={actionData === undefined}
 			version={actionData?.stale?.version ?? loaderData.version}
 			beside={loaderData.pan ? <Beside pan={loaderData.pan} /> : null}
 		>

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link, redirect, useNavigation } from "react-router";
 import { changeSitting } from "#db";
-import { typedIn } from "../ui/forms/form.ts";
+import { typedIn, versionOf } from "../ui/forms/form.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
@@ -11,6 +11,7 @@ import { Tape } from "../ui/parts/Tape.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { sittingNames } from "../ui/server/sittingNames.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/longTable.route";
 import { PlaceSheet, WorkSheet } from "./PlaceSheet.tsx";
@@ -35,22 +36,27 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	const read = readTrial(form, visit.house.timeZone, visit.reading.units);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { sitting, dish } = read.value;
-	const version = Number(form.get("version"));
-	return doneOrSaid(typedIn(form), visit.reading, async () => {
-		await foundOr404(
-			changeSitting(visit.store, params.sittingId, version, visit.who, (now) => ({
-				...now,
-				...sitting,
-				dishes: now.dishes.map((other) => (other.id === params.dishId ? { ...other, ...dish } : other)),
-			})),
-			"sitting",
-		);
-		const place = form.get("place");
-		const table = `/sittings/${params.sittingId}/dishes/${params.dishId}`;
-		return redirect(
-			typeof place === "string" && place ? `${table}?place=${encodeURIComponent(place)}` : table,
-		);
-	});
+	const version = versionOf(typedIn(form));
+	return doneOrSaid(
+		typedIn(form),
+		visit.reading,
+		async () => {
+			await foundOr404(
+				changeSitting(visit.store, params.sittingId, version, visit.who, (now) => ({
+					...now,
+					...sitting,
+					dishes: now.dishes.map((other) => (other.id === params.dishId ? { ...other, ...dish } : other)),
+				})),
+				"sitting",
+			);
+			const place = form.get("place");
+			const table = `/sittings/${params.sittingId}/dishes/${params.dishId}`;
+			return redirect(
+				typeof place === "string" && place ? `${table}?place=${encodeURIComponent(place)}` : table,
+			);
+		},
+		() => sittingNames(visit.store.db, params.sittingId),
+	);
 }
 
 /** @see sentOrKept */

@@ -63,7 +63,10 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		figures: [
 			{ label: "Covers", figure: String(sitting.covers) },
 			{ label: "Portions", figure: String(plan.chain.portions) },
-			{ label: "Buy", figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg) },
+			{
+				label: plan.order.basis.from === "onHand" ? "On hand" : "Buy",
+				figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg),
+			},
 			{
 				label: "Trimmed",
 				figure: `${reading.mass(plan.chain.trimmed_kg)}, ${counted(plan.pieces, "piece")}`,

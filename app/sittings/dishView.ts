@@ -34,7 +34,10 @@ export function dishView(
 		warnings: plan.warnings.map((warning) => warningWords(warning, reading).says),
 		figures: [
 			{ figure: String(plan.chain.portions), label: "portions" },
-			{ figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg), label: "to buy" },
+			{
+				figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg),
+				label: plan.order.basis.from === "onHand" ? "on hand" : "to buy",
+			},
 			{ figure: pansWords(plan), label: "pans" },
 			{
 				figure: first ? reading.clockAfter(first.at, serviceAt) : "",

@@ -1,3 +1,4 @@
+import { chakra } from "@chakra-ui/react/styled-system";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
 import { ActLink, Note } from "../ui/parts/parts.tsx";
@@ -65,11 +66,23 @@ export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 						<ColumnTable columns={COLUMNS} rows={rows} keyOf={(row) => row.name} onPaper />
 					</section>
 				))}
+				{view.here.length > 0 ? (
+					<section>
+						<h2>Here already, weighed on hand: nothing to order</h2>
+						<ColumnTable columns={FROM_STORE} rows={view.here} keyOf={(row) => row.name} onPaper />
+					</section>
+				) : null}
 				{view.store.length > 0 ? (
 					<section>
 						<h2>From the store: less than a quarter of a pack of each, nothing to order</h2>
 						<ColumnTable columns={FROM_STORE} rows={view.store} keyOf={(row) => row.name} onPaper />
 					</section>
+				) : null}
+				{view.groups.length > 0 ? (
+					<chakra.p marginTop="4mm" fontSize="1.2em">
+						<b>All together {view.total}</b>
+						{view.aCover ? `, ${view.aCover}` : ""}
+					</chakra.p>
 				) : null}
 			</Paper>
 		</PrintPage>

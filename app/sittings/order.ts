@@ -14,6 +14,10 @@ export interface Order {
 	}[];
 	/** What is taken from the store and not ordered. */
 	readonly store: readonly OrderRow[];
+	/** What was weighed on hand, and is enough. */
+	readonly here: readonly OrderRow[];
+	/** All that is ordered and taken from the store, minor units, and how many rows have no price. */
+	readonly cost: { readonly known_minor: number; readonly gaps: number };
 	/** Dishes without a plan: nothing of them is ordered. */
 	readonly without: readonly string[];
 	/** When the first of it has to be ordered. */
@@ -39,7 +43,17 @@ export async function orderFor({ store }: HouseVisit, sittingId: string): Promis
 			}))
 			.filter(({ rows: ofSupplier }) => ofSupplier.length > 0),
 		store: list.filter(({ from }) => from === "store"),
+		here: list.filter(({ from }) => from === "here"),
+		cost: costOf(list),
 		without: rows.filter(({ plan }) => !plan).map(({ dish }) => dish.recipe.name),
 		orderBy: starts.length > 0 ? Math.min(...starts) : null,
+	};
+}
+
+/** What some rows cost together, minor units, and how many of them have no price. */
+export function costOf(rows: readonly OrderRow[]): Order["cost"] {
+	return {
+		known_minor: rows.reduce((sum, { cost_minor }) => sum + (cost_minor ?? 0), 0),
+		gaps: rows.filter(({ cost_minor }) => cost_minor === null).length,
 	};
 }

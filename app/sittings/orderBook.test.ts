@@ -35,7 +35,7 @@ const rows = () => [
 describe("the order as a spreadsheet", () => {
 	it("has a row for each ingredient under its supplier, in the order of the paper", () => {
 		const sheet = sheetOf();
-		expect(sheet.actualRowCount).toBe(rows().length + 2);
+		expect(sheet.actualRowCount).toBe(rows().length + 3);
 		for (const [index, { name, row }] of rows().entries()) {
 			expect(sheet.getRow(index + 2).getCell("supplier").value).toBe(name);
 			expect(sheet.getRow(index + 2).getCell("what").value).toBe(row.ingredient.name);
@@ -79,16 +79,32 @@ describe("the order as a spreadsheet", () => {
 		const last = sheet.getRow(rows().length + 2);
 		const priced = rows().filter(({ row }) => row.cost_minor !== null);
 		const total = priced.reduce((sum, { row }) => sum + Math.round(row.cost_minor ?? 0), 0) / 100;
-		expect(last.getCell("cost").value).toEqual({ formula: `SUM(H2:H${rows().length + 1})`, result: total });
+		expect(last.getCell("cost").value).toEqual({ formula: `SUM(I2:I${rows().length + 1})`, result: total });
 		const unpriced = rows().filter(({ row }) => row.cost_minor === null);
 		for (const { row } of unpriced) expect(String(last.getCell("what").value)).toContain(row.ingredient.name);
+		const cover = sheet.getRow(rows().length + 3);
+		expect(unpriced).toEqual([]);
+		expect(cover.getCell("cost").value).toMatchObject({ result: total / order.sitting.covers });
+	});
+
+	it("orders by the litre what a cook pours", () => {
+		const sheet = sheetOf();
+		for (const [index, { row }] of rows().entries()) {
+			const litres = sheet.getRow(index + 2).getCell("litres").value;
+			const { category, density_g_per_ml } = row.ingredient;
+			if (category === "wine" && row.from === "order") {
+				expect(litres).toBeCloseTo(row.order_kg / (density_g_per_ml ?? 1), 3);
+			}
+			if (category === "meat" || category === "vegetable") expect(litres).toBeNull();
+		}
+		expect(rows().some(({ row }) => row.ingredient.category === "wine")).toBe(true);
 	});
 
 	it("says a dish that could not be planned, and shows three grams as such", () => {
 		const sheet = orderBook({ ...order, without: ["Veal breast"] }, "EUR", "Skerry House").getWorksheet(
 			"Order",
 		);
-		expect(sheet?.getRow(rows().length + 3).getCell("what").value).toBe(
+		expect(sheet?.getRow(rows().length + 4).getCell("what").value).toBe(
 			"▲ Veal breast: no plan, so nothing of it is ordered here",
 		);
 		expect(sheet?.getColumn("needed").numFmt).toBe("[<0.1]0.000;0.00");
@@ -100,7 +116,7 @@ describe("the order as a spreadsheet", () => {
 		const { default: ExcelJS } = await import("exceljs");
 		const again = new ExcelJS.Workbook();
 		await again.xlsx.load(file);
-		expect(again.getWorksheet("Order")?.actualRowCount).toBe(rows().length + 2);
+		expect(again.getWorksheet("Order")?.actualRowCount).toBe(rows().length + 3);
 		expect(again.creator).toBe("Skerry House");
 	});
 });

@@ -1,5 +1,6 @@
 import ExcelJS from "exceljs";
 import type { OrderRow } from "#core/plan";
+import { isBoughtByVolume } from "#core/recipe";
 import { minorUnitsOf } from "../ui/words/reading.ts";
 import type { Order } from "./order.ts";
 
@@ -11,13 +12,14 @@ const COLUMNS = [
 	{ header: "Pack, kg", key: "pack", width: 10 },
 	{ header: "Packs", key: "packs", width: 8 },
 	{ header: "Order, kg", key: "order", width: 12 },
+	{ header: "Order, l", key: "litres", width: 12 },
 	{ header: "Costs", key: "cost", width: 12 },
 	{ header: "For", key: "dishes", width: 50 },
 ];
 
 /** The order as a workbook of one sheet. */
 export function orderBook(
-	{ sitting, groups, store, without }: Order,
+	{ sitting, groups, store, here, without }: Order,
 	currency: string,
 	house: string,
 ): ExcelJS.Workbook {
@@ -29,9 +31,10 @@ export function orderBook(
 	sheet.getRow(1).font = { bold: true };
 	for (const { name, rows } of groups) sheet.addRows(rows.map((row) => cellsOf(row, name, currency)));
 	sheet.addRows(store.map((row) => ({ ...cellsOf(row, "From the store", currency), order: null })));
-	addTotal(sheet, [...groups.flatMap(({ rows }) => rows), ...store], currency);
+	sheet.addRows(here.map((row) => ({ ...cellsOf(row, "Here already", currency), order: null })));
+	addTotal(sheet, [...groups.flatMap(({ rows }) => rows), ...store, ...here], sitting.covers, currency);
 	for (const name of without) sheet.addRow({ what: `▲ ${name}: no plan, so nothing of it is ordered here` });
-	for (const key of ["needed", "pack", "order"]) sheet.getColumn(key).numFmt = KILOGRAMS;
+	for (const key of ["needed", "pack", "order", "litres"]) sheet.getColumn(key).numFmt = KILOGRAMS;
 	const cents = "0".repeat(Math.round(Math.log10(minorUnitsOf(currency))));
 	sheet.getColumn("cost").numFmt = `0${cents ? `.${cents}` : ""} "${currency}"`;
 	return book;
@@ -41,7 +44,12 @@ export function orderBook(
 const KILOGRAMS = "[<0.1]0.000;0.00";
 
 /** What all of it costs, as a sum that goes on adding up; and what has no price. */
-function addTotal(sheet: ExcelJS.Worksheet, rows: readonly OrderRow[], currency: string): void {
+function addTotal(
+	sheet: ExcelJS.Worksheet,
+	rows: readonly OrderRow[],
+	covers: number,
+	currency: string,
+): void {
 	if (rows.length === 0) return;
 	const column = sheet.getColumn("cost").letter;
 	const total =
@@ -54,6 +62,11 @@ function addTotal(sheet: ExcelJS.Worksheet, rows: readonly OrderRow[], currency:
 		cost: { formula: `SUM(${column}2:${column}${rows.length + 1})`, result: total },
 	});
 	row.font = { bold: true };
+	if (unpriced.length > 0) return;
+	sheet.addRow({
+		what: "A cover",
+		cost: { formula: `${column}${row.number}/${covers}`, result: total / covers },
+	});
 }
 
 /** One row; a cell that has nothing to say is empty, not nought. */
@@ -66,9 +79,17 @@ function cellsOf(row: OrderRow, supplier: string, currency: string) {
 		pack: row.pack_kg,
 		packs: row.packs,
 		order: row.order_kg > 0 ? rounded(row.order_kg) : null,
+		litres: litresOf(row),
 		cost: row.cost_minor === null ? null : Math.round(row.cost_minor) / minorUnitsOf(currency),
 		dishes: row.dishes.join("; "),
 	};
+}
+
+/** Where a cook buys it by the litre. */
+function litresOf({ ingredient, order_kg, from }: OrderRow): number | null {
+	const { density_g_per_ml } = ingredient;
+	const isPoured = density_g_per_ml !== null && isBoughtByVolume(ingredient);
+	return isPoured && from === "order" && order_kg > 0 ? rounded(order_kg / density_g_per_ml) : null;
 }
 
 const rounded = (kg: number) => Math.round(kg * 1000) / 1000;

@@ -1,8 +1,9 @@
 import type { OrderRow } from "#core/plan";
+import { type Ingredient, isBoughtByVolume } from "#core/recipe";
 import { wallClock } from "#core/time";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, money, type Reading } from "../ui/words/reading.ts";
-import { orderFor } from "./order.ts";
+import { costOf, type Order, orderFor } from "./order.ts";
 import { orderBook } from "./orderBook.ts";
 
 /** The order sheet of a sitting. */
@@ -20,36 +21,49 @@ export async function orderPage(visit: HouseVisit, { id }: { readonly id: string
 		orderBy: order.orderBy === null ? null : reading.clock(order.orderBy),
 		paper: visit.preferences.paper,
 		without: order.without,
+		total: costWords(order.cost, currency),
+		aCover:
+			order.cost.gaps > 0 ? null : `${money(order.cost.known_minor / sitting.covers, currency)} a cover`,
+		here: order.here.map((row) => rowView(row, reading, currency)),
 		store: order.store.map((row) => rowView(row, reading, currency)),
 		groups: groups.map(({ name, rows }) => ({
 			name,
 			rows: rows.map((row) => rowView(row, reading, currency)),
-			total: totalOf(rows, currency),
+			total: costWords(costOf(rows), currency),
 		})),
 	};
 }
 
 function rowView(row: OrderRow, reading: Reading, currency: string) {
-	const { ingredient, packs, pack_kg, pieces } = row;
+	const { ingredient, packs, pack_kg, pieces, here_kg } = row;
 	const byPiece = row.asPurchased_kg === 0 && pieces > 0;
+	const amount = (kg: number) => amountWords(kg, ingredient, reading);
+	const here = here_kg > 0 && row.from === "order" ? `, ${amount(here_kg)} of it here` : "";
 	return {
 		name: ingredient.name,
-		needed: byPiece ? counted(pieces, "piece") : reading.mass(row.asPurchased_kg),
+		needed: byPiece ? counted(pieces, "piece") : `${amount(row.asPurchased_kg)}${here}`,
 		order: byPiece
 			? counted(pieces, "piece")
 			: packs === null || pack_kg === null
-				? reading.mass(row.order_kg)
-				: `${packs} × ${reading.mass(pack_kg)}`,
+				? amount(row.order_kg)
+				: `${packs} × ${amount(pack_kg)}`,
 		cost: row.cost_minor === null ? "no price" : money(row.cost_minor, currency),
 		dishes: row.dishes.join("; "),
 	};
 }
 
-/** The sum of a supplier's rows, or that some have no price. */
-function totalOf(rows: readonly OrderRow[], currency: string): string {
-	const known = rows.reduce((sum, { cost_minor }) => sum + (cost_minor ?? 0), 0);
-	const gaps = rows.filter(({ cost_minor }) => cost_minor === null).length;
-	return gaps === 0 ? money(known, currency) : `${money(known, currency)} and ${gaps} without a price`;
+/** As a cook buys it: wine by the litre, meat by the kilo. */
+function amountWords(kg: number, ingredient: Ingredient, reading: Reading): string {
+	const { density_g_per_ml } = ingredient;
+	if (density_g_per_ml === null || !isBoughtByVolume(ingredient)) return reading.mass(kg);
+	return reading.volume(kg / density_g_per_ml);
+}
+
+/** What it comes to, or that some of it has no price. */
+function costWords({ known_minor, gaps }: Order["cost"], currency: string): string {
+	return gaps === 0
+		? money(known_minor, currency)
+		: `${money(known_minor, currency)} and ${gaps} without a price`;
 }
 
 /** The order list of a sitting as a spreadsheet: real numbers, so that it can be reckoned with. */

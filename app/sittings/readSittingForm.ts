@@ -1,6 +1,7 @@
+import { nanoid } from "nanoid";
 import { ShareEntry } from "#core/sitting";
 import type { SittingDetails } from "#db";
-import { readForm, type Typed, typedIn, type Wrong } from "../ui/forms/form.ts";
+import { readForm, type Typed, typedIn, versionOf, type Wrong } from "../ui/forms/form.ts";
 import { readDetails } from "./sittingForm.ts";
 
 interface Shares {
@@ -13,9 +14,11 @@ export interface SittingRead {
 	/** Shares by dish. */
 	readonly shares: ReadonlyMap<string, Shares>;
 	readonly version: number;
-	readonly intent: "save" | "add" | "remove" | "renew" | "callOff";
-	/** The dish to remove or to bring to the newer standard, or the recipe to add. */
+	readonly intent: "save" | "add" | "remove" | "putBack" | "renew" | "callOff";
+	/** The dish to remove, to put back or to bring to the newer standard, or the recipe to add. */
 	readonly subject: string;
+	/** The id that a dish to be added gets, given out with the page. */
+	readonly newId: string;
 }
 
 /** The whole page of a sitting; every wrong field is told at once. */
@@ -34,7 +37,8 @@ export function readSittingForm(
 		value: {
 			details: details.value,
 			shares,
-			version: Number(typed.version),
+			version: versionOf(typed),
+			newId: /^[\w-]{1,40}$/.test(typed.newId ?? "") ? (typed.newId as string) : nanoid(10),
 			intent: intent as SittingRead["intent"],
 			subject: intent === "add" ? (typed.recipe ?? "") : dish,
 		},

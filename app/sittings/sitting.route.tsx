@@ -1,22 +1,24 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { nanoid } from "nanoid";
+import { useRef } from "react";
 import { data, Form, Link, redirect } from "react-router";
-import { newDish } from "#core/sitting";
-import { changeSitting, type Reader, readDish, readSitting, withRecipes } from "#db";
+import { changeSitting, type Reader, readDish, readSitting, Stale, type Store, withRecipes } from "#db";
 import { Choice } from "../ui/forms/Field.tsx";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
+import { Unsaved } from "../ui/forms/Unsaved.tsx";
 import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { lastEvents, sittingNames } from "../ui/server/sittingNames.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/sitting.route";
 import { DetailFields } from "./DetailFields.tsx";
 import { DishRow } from "./DishRow.tsx";
 import { readSittingForm } from "./readSittingForm.ts";
+import { editedSitting, ontoChanged, type Removed, removedDishes, type SittingAsked } from "./sittingEdit.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.name} · Wide Table` : "Wide Table" },
@@ -32,27 +34,60 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	const form = await formOf(request);
 	const read = readSittingForm(form, house.timeZone);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
-	const { details, shares, version, intent, subject } = read.value;
-	const added = intent === "add" ? await recipeToAdd(store.db, subject) : null;
-	const renewed = intent === "renew" ? await newerVersion(store.db, params.sittingId, subject) : null;
-	return doneOrSaid(read.typed, reading, async () => {
-		await foundOr404(
-			changeSitting(store, params.sittingId, version, who, (now) => ({
-				...now,
-				...details,
-				...(intent === "callOff" ? { calledOff: !now.calledOff } : {}),
-				dishes: [
-					...now.dishes
-						.filter((dish) => !(intent === "remove" && dish.id === subject))
-						.map((dish) => ({ ...dish, ...shares.get(dish.id) }))
-						.map((dish) => (renewed && dish.id === subject ? { ...dish, recipeVersionId: renewed } : dish)),
-					...(added ? [newDish(nanoid(10), added, 1, 0.05)] : []),
-				],
-			})),
-			"sitting",
-		);
-		return redirect(`/sittings/${params.sittingId}`);
-	});
+	const { version, intent, subject, newId, details, shares } = read.value;
+	const { sittingId } = params;
+	const { db } = store;
+	const asked: SittingAsked = {
+		details,
+		shares,
+		intent,
+		subject,
+		added: intent === "add" ? { id: newId, recipeVersionId: await recipeToAdd(db, subject) } : null,
+		renewed: intent === "renew" ? await newerVersion(db, sittingId, subject) : null,
+		putBack: intent === "putBack" ? await removedDish(db, sittingId, subject) : null,
+	};
+	return doneOrSaid(
+		read.typed,
+		reading,
+		async () => {
+			await foundOr404(changeOrMerge(store, sittingId, version, who, asked), "sitting");
+			return redirect(`/sittings/${sittingId}`);
+		},
+		() => sittingNames(db, sittingId),
+	);
+}
+
+/** How often somebody may be quicker before it is said. */
+const MERGES = 5;
+
+/**
+ * Changes the sitting. A dish added or taken off does not get in the way of what was changed in
+ * between, as long as that is something else.
+ */
+async function changeOrMerge(
+	store: Store,
+	id: string,
+	version: number,
+	who: string,
+	asked: SittingAsked,
+): Promise<void> {
+	let [from, tried] = [version, asked];
+	for (let merged = 0; ; merged += 1) {
+		try {
+			return await changeSitting(store, id, from, who, (now) => editedSitting(now, tried));
+		} catch (error) {
+			if (!(error instanceof Stale) || asked.intent === "save" || merged === MERGES) throw error;
+			const onto = ontoChanged(asked, error.events);
+			if (!onto) throw error;
+			[from, tried] = [error.version, onto];
+		}
+	}
+}
+
+async function removedDish(db: Reader, sittingId: string, dishId: string): Promise<Removed | null> {
+	const sitting = await foundOr404(readSitting(db, sittingId), "sitting");
+	const removed = removedDishes(sitting, await lastEvents(db, sitting));
+	return removed.find(({ dish }) => dish.id === dishId) ?? null;
 }
 
 async function recipeToAdd(db: Reader, recipeId: string): Promise<string> {
@@ -104,6 +139,7 @@ function Clashes({ clashes }: { readonly clashes: readonly string[] }) {
 
 export default function SittingPage({ loaderData, actionData: result }: Route.ComponentProps) {
 	const actionData = isNotSent(result) ? undefined : result;
+	const form = useRef<HTMLFormElement>(null);
 	const sitting = loaderData;
 	const typed = { ...sitting.typed, ...actionData?.typed };
 	const wrong = actionData?.wrong ?? {};
@@ -136,7 +172,7 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 			</chakra.div>
 			{sitting.calledOff ? (
 				<Note marginTop="12px">
-					<b>Called off.</b> Nothing of it shows on Today.
+					<b>Called off.</b> Nothing of it shows on Today. “Put back on” brings it back as it was.
 				</Note>
 			) : null}
 			{isNotSent(result) ? <NotSentNote {...result} /> : null}
@@ -145,14 +181,24 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 					<StaleNote stale={actionData.stale} />
 				</chakra.div>
 			) : null}
-			<Form method="post" key={sitting.version} preventScrollReset>
+			<Unsaved form={form} saved={result === undefined} />
+			<Form method="post" key={sitting.version} preventScrollReset ref={form}>
 				<input type="hidden" name="version" value={version} />
+				<input type="hidden" name="newId" value={sitting.newId} />
 				{/* Enter in a field saves; it never removes or calls off. */}
 				<chakra.button name="intent" value="save" srOnly tabIndex={-1} aria-hidden>
 					Save
 				</chakra.button>
 				<Columns>
 					<chakra.div display="grid" gap="10px">
+						{sitting.removed.map(({ id, says }) => (
+							<Note key={id} display="flex" flexWrap="wrap" gap="6px 14px" alignItems="center" role="status">
+								<span>{says}</span>
+								<Act name="intent" value={`putBack:${id}`}>
+									Put it back
+								</Act>
+							</Note>
+						))}
 						{sitting.dishes.map((dish) => (
 							<DishRow key={dish.id} sittingId={sitting.id} dish={dish} typed={typed} wrong={wrong} />
 						))}

@@ -1,12 +1,15 @@
+import { nanoid } from "nanoid";
 import { wallClock } from "#core/time";
-import { readBook, readSitting } from "#db";
+import { namesOfVersions, readBook, readSitting } from "#db";
 import { tasksOf } from "../places/index.ts";
 import { plannedSitting } from "../ui/server/planned.server.ts";
+import { lastEvents } from "../ui/server/sittingNames.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import { clashWords, outsideHoursWords } from "./clashWords.ts";
 import { dietViews } from "./dietViews.ts";
 import { dishView } from "./dishView.ts";
+import { removedDishes } from "./sittingEdit.ts";
 
 /** One sitting with its dishes, planned, and what may be put on it. */
 export async function sittingPage(
@@ -19,6 +22,12 @@ export async function sittingPage(
 		plannedSitting(store.db, sitting),
 		readBook(store.db),
 	]);
+	const events = await lastEvents(store.db, sitting);
+	const removed = removedDishes(sitting, events);
+	const names = await namesOfVersions(
+		store.db,
+		removed.map(({ dish }) => dish.recipeVersionId),
+	);
 	const standards = new Map(book.map(({ recipeId, number }) => [recipeId, number]));
 	const { date, time } = wallClock(sitting.serviceAt, house.timeZone);
 	const first = rows
@@ -29,6 +38,12 @@ export async function sittingPage(
 	return {
 		id: sitting.id,
 		version: sitting.version,
+		/** The next dish that is added gets this, so that what is sent twice is added once. */
+		newId: nanoid(10),
+		removed: removed.map(({ dish, who, at }) => ({
+			id: dish.id,
+			says: `${names.get(dish.recipeVersionId)?.name ?? "A dish"} was taken off by ${who}, ${reading.clock(at)}.`,
+		})),
 		name: sitting.name,
 		calledOff: sitting.calledOff,
 		note: sitting.note,

@@ -35,6 +35,7 @@ function dish(name: string, lines: readonly (readonly [Ingredient, number, boole
 		name,
 		recipe: { losses: { trimLoss: 0.2, cookingLoss: 0.3 }, pack_kg: 5 } as Recipe,
 		plan: {
+			order: { basis: { from: "covers" } },
 			lines: lines.map(([item, amount, counted]) => ({
 				ingredient: item,
 				line: { role: item === COLLAR ? "main" : "vegetable" },
@@ -47,6 +48,37 @@ function dish(name: string, lines: readonly (readonly [Ingredient, number, boole
 const rowsOf = (...dishes: OrderedDish[]) => orderList(dishes, PREPARATIONS, KNOWN);
 const rowOf = (name: string, ...dishes: OrderedDish[]) =>
 	rowsOf(...dishes).find(({ ingredient: item }) => item.name === name);
+
+/** The same dish with so much of its main weighed on hand. */
+const withHere = (given: OrderedDish, onHand_kg: number): OrderedDish => ({
+	...given,
+	plan: { ...given.plan, order: { ...given.plan.order, basis: { from: "onHand", onHand_kg } } },
+});
+
+describe("what is weighed on hand", () => {
+	const collar = dish("Collar", [[COLLAR, 16_000]]);
+
+	it("is needed and not ordered again", () => {
+		expect(rowOf("pork collar", withHere(collar, 20))).toMatchObject({
+			from: "here",
+			asPurchased_kg: 20,
+			here_kg: 20,
+			packs: null,
+			order_kg: 0,
+			cost_minor: 0,
+		});
+	});
+
+	it("leaves to be ordered what another dish needs besides", () => {
+		const other = dish("Collar too", [[COLLAR, 8000]]);
+		expect(rowOf("pork collar", withHere(collar, 20), other)).toMatchObject({
+			from: "order",
+			here_kg: 20,
+			packs: 2,
+			order_kg: 10,
+		});
+	});
+});
 
 describe("what has to be bought", () => {
 	it("is the weight before trimming, in whole packs of the recipe or the ingredient", () => {

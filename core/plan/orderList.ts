@@ -26,11 +26,16 @@ export interface OrderRow {
 	/** Whole pieces, where the weight of one is not known. */
 	readonly pieces: number;
 	readonly pack_kg: number | null;
-	/** Ordered, or taken from the store: what keeps, where it is a small part of a pack. */
-	readonly from: "order" | "store";
+	/** Weighed on hand already, kg as purchased: it is needed, and not ordered again. */
+	readonly here_kg: number;
+	/**
+	 * Ordered; taken from the store: what keeps, where it is a small part of a pack; or all of it
+	 * here already.
+	 */
+	readonly from: "order" | "store" | "here";
 	/** Whole packs; null when no pack is known, or none is ordered. */
 	readonly packs: number | null;
-	/** What is ordered: packs, or the weight itself; from the store what is taken. */
+	/** What is ordered: packs, or the weight itself; from the store what is taken; 0 where all is here. */
 	readonly order_kg: number;
 	/** Minor units, of what is ordered or taken; null when the price is not known. */
 	readonly cost_minor: number | null;
@@ -41,6 +46,7 @@ export interface OrderRow {
 interface Sum {
 	ingredient: Ingredient;
 	asPurchased_kg: number;
+	here_kg: number;
 	pieces: number;
 	pack_kg: number | null;
 	dishes: Set<string>;
@@ -75,11 +81,14 @@ interface Need {
 	readonly pieces: number;
 	readonly trimLoss: number;
 	readonly pack_kg: number | null;
+	/** Of the main that was weighed on hand, kg. */
+	readonly here_kg: number;
 	readonly dish: string;
 }
 
 /** What the lines of one dish need, ready to use. */
 function needsOf({ name, recipe, plan }: OrderedDish): Need[] {
+	const { basis } = plan.order;
 	return plan.lines.map(({ ingredient, line, amount_g, count }) => {
 		const isMain = line.role === "main";
 		return {
@@ -88,6 +97,7 @@ function needsOf({ name, recipe, plan }: OrderedDish): Need[] {
 			pieces: count ?? 0,
 			trimLoss: isMain ? recipe.losses.trimLoss : (line.trimLoss ?? ingredient.trimLoss),
 			pack_kg: isMain ? (recipe.pack_kg ?? null) : null,
+			here_kg: isMain && basis.from === "onHand" ? basis.onHand_kg : 0,
 			dish: name,
 		};
 	});
@@ -112,22 +122,28 @@ function takenApart(
 			pieces: isCountedOnly ? countOf(line) * factor : 0,
 			trimLoss: line.trimLoss ?? ingredient.trimLoss,
 			pack_kg: null,
+			here_kg: 0,
 			dish: need.dish,
 		};
 		return takenApart(inside, preparations, known);
 	});
 }
 
-function add(sums: Map<string, Sum>, { ingredient, grams, pieces, trimLoss, pack_kg, dish }: Need): void {
+function add(
+	sums: Map<string, Sum>,
+	{ ingredient, grams, pieces, trimLoss, pack_kg, here_kg, dish }: Need,
+): void {
 	const sum = sums.get(ingredient.id) ?? {
 		ingredient,
 		asPurchased_kg: 0,
+		here_kg: 0,
 		pieces: 0,
 		pack_kg: null,
 		dishes: new Set<string>(),
 	};
 	if (grams === null) sum.pieces += pieces;
 	else sum.asPurchased_kg += grams / 1000 / (1 - trimLoss);
+	sum.here_kg += here_kg;
 	sum.pack_kg ??= pack_kg;
 	sum.dishes.add(dish);
 	sums.set(ingredient.id, sum);
@@ -146,16 +162,21 @@ function isFromStore({ supplier }: Ingredient, asPurchased_kg: number, pack_kg: 
 	);
 }
 
-function rowOf({ ingredient, asPurchased_kg, pieces, pack_kg, dishes }: Sum): OrderRow {
+/** Less than this is rounding, kg. */
+const HAIR_KG = 0.001;
+
+function rowOf({ ingredient, asPurchased_kg, here_kg, pieces, pack_kg, dishes }: Sum): OrderRow {
 	const pack = pack_kg ?? (ingredient.pack_g === null ? null : ingredient.pack_g / 1000);
-	const from = isFromStore(ingredient, asPurchased_kg, pack) ? "store" : "order";
-	const packs =
-		pack === null || asPurchased_kg === 0 || from === "store" ? null : wholeUp(asPurchased_kg / pack);
-	const order_kg = packs === null || pack === null ? asPurchased_kg : packs * pack;
+	const short_kg = Math.max(0, asPurchased_kg - here_kg);
+	const isHere = here_kg > 0 && short_kg < HAIR_KG;
+	const from = isHere ? "here" : isFromStore(ingredient, short_kg, pack) ? "store" : "order";
+	const packs = pack === null || short_kg === 0 || from !== "order" ? null : wholeUp(short_kg / pack);
+	const order_kg = isHere ? 0 : packs === null || pack === null ? short_kg : packs * pack;
 	const price = ingredient.pricePerKg_minor;
 	return {
 		ingredient,
 		asPurchased_kg,
+		here_kg,
 		pieces: Math.ceil(pieces - 1e-9),
 		pack_kg: pack,
 		from,

@@ -44,7 +44,7 @@ export {
 export { type Difference, difference, isSame, type Pair } from "./difference.ts";
 export { draftOf, isPreparation } from "./draftOf.ts";
 export { type Ingredient, ingredient } from "./Ingredient.ts";
-export { type InPan, inPan } from "./ingredientProperties.ts";
+export { type InPan, inPan, isBoughtByVolume } from "./ingredientProperties.ts";
 export { clausesOf, type LineRead, lineText, readLine, type SaidOfLine } from "./lineText.ts";
 export { DEEPEST_MADE, makesGrams, missingIn, withMade } from "./madeIngredients.ts";
 export { nameHas, namesOf, plainName } from "./names.ts";

@@ -108,3 +108,19 @@ function knownAs(plain: string): Known | undefined {
 function startsAWord(name: string, word: string): boolean {
 	return name.split(" ").some((part) => part.startsWith(word));
 }
+
+/** What is poured from a bottle, whatever its pack. */
+const POURED: ReadonlySet<Ingredient["category"]> = new Set(["wine", "stock", "acid"]);
+/** What may be, such as oil and cream, and may be not, such as lard and cheese. */
+const PERHAPS_POURED: ReadonlySet<Ingredient["category"]> = new Set(["fat", "dairy"]);
+/** Bottles and cans hold a multiple of this, ml. */
+const BOTTLE_STEP_ML = 50;
+
+/** Whether a cook buys it by the litre: what is poured, and what comes in a pack of round litres. */
+export function isBoughtByVolume({ category, density_g_per_ml, pack_g }: Ingredient): boolean {
+	if (density_g_per_ml === null) return false;
+	if (POURED.has(category)) return true;
+	if (!PERHAPS_POURED.has(category) || pack_g === null) return false;
+	const steps = pack_g / density_g_per_ml / BOTTLE_STEP_ML;
+	return Math.abs(steps - Math.round(steps)) < 1e-3;
+}

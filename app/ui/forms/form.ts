@@ -40,6 +40,16 @@ export function typedIn(form: FormData | URLSearchParams): Typed {
 	return typed;
 }
 
+/**
+ * The version of what is stored that a page was made from. What is none is older than all: nothing is
+ * written over unseen.
+ */
+export function versionOf({ version = "" }: Typed): number {
+	return /^\d{1,9}$/.test(version) ? Number(version) : NO_VERSION;
+}
+
+const NO_VERSION = -1;
+
 interface ValuesRead {
 	readonly values: Record<string, unknown>;
 	/** Numbers that could be two things: they are asked for. */

@@ -9,6 +9,7 @@ import {
 	type Store,
 } from "#db";
 import { openDemoHouse } from "../server/demoTables.testing.ts";
+import { sittingNames } from "../server/sittingNames.ts";
 import { readingIn } from "../words/reading.ts";
 import { staleView } from "./stale.ts";
 
@@ -33,7 +34,7 @@ async function shownAfter(
 		await changeSitting(store, supper.id, supper.version, "Bo", (now) => ({ ...now, covers: 1 }));
 	} catch (error) {
 		if (!(error instanceof Stale)) throw error;
-		const view = staleView(error, READING);
+		const view = staleView(error, READING, await sittingNames(store.db, supper.id));
 		expect(view.version).toBe(supper.version + 1);
 		return view.changes.map(({ who, what }) => ({ who, what }));
 	}
@@ -54,7 +55,7 @@ describe("when somebody was quicker", () => {
 		const [change] = await shownAfter(({ dishes }) => ({
 			dishes: dishes.map((dish, index) => (index === 0 ? { ...dish, uptake: 0.7 } : dish)),
 		}));
-		expect(change?.what).toBe("a dish, uptake: 62 % → 70 %");
+		expect(change?.what).toBe("Goat shoulder, smoked paprika, white beans, uptake: 62 % → 70 %");
 	});
 
 	it("says weights as weights", async () => {

@@ -1,4 +1,5 @@
 import { ingredientFieldWords } from "#core/exchange";
+import { type LiquidLine, lineWords, type PanWish } from "#core/pans";
 import { DIETS, type DietCount } from "#core/recipe";
 import type { Stale, StoredEvent } from "#db";
 import type { Reading } from "../words/reading.ts";
@@ -10,17 +11,40 @@ export interface StaleView {
 	readonly changes: readonly { readonly who: string; readonly at: string; readonly what: string }[];
 }
 
-export function staleView(stale: Stale, reading: Reading): StaleView {
+/**
+ * @param names what short names in the record mean: dishes, versions of recipes, kinds of pans
+ */
+export function staleView(
+	stale: Stale,
+	reading: Reading,
+	names: ReadonlyMap<string, string> = new Map(),
+): StaleView {
 	return {
 		version: stale.version,
 		changes: stale.events.flatMap((event) =>
-			event.changes.map((change) => ({
+			shownChanges(event.changes).map((change) => ({
 				who: event.who,
 				at: reading.clock(event.at),
-				what: changeWords(change, reading),
+				what: changeWords(change, reading, names),
 			})),
 		),
 	};
+}
+
+type Changed = StoredEvent["changes"][number];
+
+/** A dish that came or went is one change, and not one for each of its fields. */
+function shownChanges(changes: readonly Changed[]): Changed[] {
+	const whole = new Set(
+		changes.flatMap(({ field, from, to }) => {
+			const [, dish, name] = field.split(".");
+			return name === "recipeVersionId" && (from === null || to === null) ? [dish] : [];
+		}),
+	);
+	return changes.filter(({ field }) => {
+		const [dishes, dish, name] = field.split(".");
+		return dishes !== "dishes" || (name !== "position" && (!whole.has(dish) || name === "recipeVersionId"));
+	});
 }
 
 /** Stored fields in a chef's words. */
@@ -60,22 +84,72 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	saltHigh_pct: "most salt",
 };
 
-function changeWords({ field, from, to }: StoredEvent["changes"][number], reading: Reading): string {
+function changeWords(
+	{ field, from, to }: Changed,
+	reading: Reading,
+	names: ReadonlyMap<string, string>,
+): string {
 	const last = field.split(".").at(-1) ?? field;
-	const name = FIELD_WORDS[last] ?? ingredientFieldWords(last);
-	const dish = field.startsWith("dishes.") ? "a dish, " : "";
-	return `${dish}${name}: ${valueWords(last, from, reading)} → ${valueWords(last, to, reading)}`;
+	if (field.startsWith("dishes.")) {
+		const dish = names.get(field.split(".")[1] ?? "") ?? "a dish";
+		if (last === "recipeVersionId" && from === null) return `${dish}: put on`;
+		if (last === "recipeVersionId" && to === null) return `${dish}: taken off`;
+		return `${dish}, ${figureWords(last, from, to, reading, names)}`;
+	}
+	return figureWords(last, from, to, reading, names);
 }
 
-function valueWords(field: string, value: unknown, reading: Reading): string {
+function figureWords(
+	field: string,
+	from: unknown,
+	to: unknown,
+	reading: Reading,
+	names: ReadonlyMap<string, string>,
+): string {
+	const words = (value: unknown) => valueWords(field, value, reading, names);
+	return `${FIELD_WORDS[field] ?? ingredientFieldWords(field)}: ${words(from)} → ${words(to)}`;
+}
+
+/** Fields that hold a short name; one that nobody knows any more is only said to have changed. */
+const NAMED: ReadonlySet<string> = new Set(["recipeVersionId", "panTypeId", "searPanId"]);
+
+function valueWords(
+	field: string,
+	value: unknown,
+	reading: Reading,
+	names: ReadonlyMap<string, string>,
+): string {
+	if (field === "ahead")
+		return value === null ? "as the card says" : value ? "the day before" : "the same day";
 	if (value === null || value === "") return "none";
+	if (NAMED.has(field)) return names.get(String(value)) ?? "another";
+	if (field === "panWishes" && Array.isArray(value)) return wishesWords(value, names);
+	if (field === "line" && typeof value === "object") return lineWords(value as LiquidLine);
+	if (field === "basis") return BASIS_WORDS[String(value)] ?? String(value);
+	if (field === "colour") return COLOUR_WORDS[String(value)] ?? String(value);
 	if (field === "serviceAt" && typeof value === "number") return reading.clock(value);
 	if ((field === "uptake" || field === "spare") && typeof value === "number")
 		return `${Math.round(value * 100)} %`;
 	if (field.endsWith("_g") && typeof value === "number") return reading.mass(value / 1000);
 	if (Array.isArray(value)) return listWords(value);
 	if (typeof value === "boolean") return value ? "yes" : "no";
-	return String(value);
+	return typeof value === "object" ? "another" : String(value);
+}
+
+const BASIS_WORDS: Readonly<Record<string, string>> = {
+	covers: "covers",
+	onHand: "weight on hand",
+	pans: "a number of pans",
+};
+const COLOUR_WORDS: Readonly<Record<string, string>> = {
+	pan: "in the pan",
+	tilting: "in the tilting pan",
+	oven: "on trays in the oven",
+};
+
+function wishesWords(wishes: readonly PanWish[], names: ReadonlyMap<string, string>): string {
+	if (wishes.length === 0) return "none";
+	return wishes.map(({ typeId, count }) => `${count} × ${names.get(typeId) ?? "a kind of pan"}`).join(", ");
 }
 
 /** A list as words; guests by diet as "6 no gluten". */

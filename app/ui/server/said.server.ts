@@ -21,14 +21,21 @@ export function refused(typed: Typed, wrong: Wrong) {
 /**
  * Carries a change out, and answers for it when it may not be: with 400 what does not hold, with
  * 409 what somebody else has changed in between. What was typed goes back with it.
+ *
+ * @param namesOf what short names in the record mean, for a person
  */
-export async function doneOrSaid<T>(typed: Typed, reading: Reading, act: () => Promise<T>) {
+export async function doneOrSaid<T>(
+	typed: Typed,
+	reading: Reading,
+	act: () => Promise<T>,
+	namesOf: () => Promise<ReadonlyMap<string, string>> = async () => new Map(),
+) {
 	try {
 		return await act();
 	} catch (error) {
 		if (error instanceof Refusal) return refused(typed, wrongOf(error));
 		if (!(error instanceof Stale)) throw error;
-		const notDone: NotDone = { typed, wrong: {}, stale: staleView(error, reading) };
+		const notDone: NotDone = { typed, wrong: {}, stale: staleView(error, reading, await namesOf()) };
 		return data(notDone, { status: 409 });
 	}
 }
