@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { LineTable } from "../ui/parts/LineTable.tsx";
-import { Paper, PaperHead, PaperMethod } from "../ui/parts/Paper.tsx";
+import { GuestNotes, Paper, PaperHead, PaperMethod } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
 import type { SheetView } from "./sheet.view.ts";
 
@@ -10,6 +10,7 @@ export function SheetPaper({ view }: { readonly view: SheetView }) {
 	return (
 		<Paper>
 			<Head view={view} />
+			<GuestNotes note={view.note} guests={view.guests} />
 			{view.sheet ? <SheetBody sheet={view.sheet} /> : <Note>There is no plan for this: {view.refused}</Note>}
 		</Paper>
 	);

@@ -1,5 +1,5 @@
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
+import { GuestNotes, Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
 import { heavily } from "../ui/server/heavily.ts";
 import type { Route } from "./+types/cutting.route";
 
@@ -24,6 +24,7 @@ export default function CuttingNote({ loaderData: view }: Route.ComponentProps) 
 					lines={[`${view.dish} · ${view.about}`, `${view.house}, printed ${view.printed}`]}
 					{...(view.by ? { figure: { label: "start by", words: view.by } } : {})}
 				/>
+				<GuestNotes note={view.note} />
 				{view.refused === null ? null : <p>There is no plan for this: {view.refused}</p>}
 				<ColumnTable
 					columns={[

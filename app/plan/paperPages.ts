@@ -25,6 +25,7 @@ export async function cuttingPage(visit: HouseVisit, given: DishOfSitting) {
 	return {
 		to,
 		dish: recipe.name,
+		note: sitting.note,
 		main: row.plan?.lines.find(({ line }) => line.role === "main")?.ingredient.name ?? "the main",
 		about: `${sitting.name} · ${reading.day(sitting.serviceAt)}`,
 		house,

@@ -47,6 +47,22 @@ describe("the production sheet", () => {
 		});
 	});
 
+	it("carries the note for the kitchen, and says of each diet whether the dish feeds it", () => {
+		const table = tableOf(demo, "Goat shoulder");
+		const sitting = {
+			...table.sitting,
+			note: "Speeches at eight.",
+			diets: [
+				{ diet: "vegetarian", covers: 12 },
+				{ diet: "glutenFree", covers: 3 },
+			],
+		} as typeof table.sitting;
+		const { note, guests } = sheetOf({ ...table, sitting });
+		expect(note).toBe("Speeches at eight.");
+		expect(guests[0]).toMatch(/^12 vegetarian: not this dish, because of .*goat shoulder/);
+		expect(guests).toHaveLength(2);
+	});
+
 	it("is in the order of the clock, ends with service, and checks first before the lift", () => {
 		for (const table of demo.tables) {
 			const { days } = printed(table).sheet;

@@ -11,6 +11,7 @@ import { pansWords, setWords } from "../places/words.ts";
 import type { PlannedDishRow } from "../ui/server/planned.server.ts";
 import { allergenLines, allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
+import { guestLines } from "../ui/words/guestWords.ts";
 import { lineView } from "../ui/words/lineView.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
@@ -41,6 +42,8 @@ export function sheetView(given: SheetGiven) {
 		service: wallClock(sitting.serviceAt, reading.timeZone).time,
 		day: reading.day(sitting.serviceAt),
 		printed: `${reading.day(reading.now)} ${reading.clock(reading.now)}`,
+		note: sitting.note,
+		guests: guestLines(sitting.diets, dish.recipe.name, plan),
 	};
 	return plan
 		? { ...head, refused: null, sheet: bodyView(given, plan) }

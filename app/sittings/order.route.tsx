@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
+import { GuestNotes, Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
 import { ActLink, Note } from "../ui/parts/parts.tsx";
 import { heavily } from "../ui/server/heavily.ts";
 import type { Route } from "./+types/order.route";
@@ -52,6 +52,7 @@ export default function OrderSheet({ loaderData: view }: Route.ComponentProps) {
 					lines={[view.about, `${view.house}, printed ${view.printed}`]}
 					{...(view.orderBy ? { figure: { label: "order by", words: view.orderBy } } : {})}
 				/>
+				<GuestNotes note={view.note} />
 				{view.without.length > 0 ? (
 					<Note>▲ Without a plan, so nothing of it is ordered here: {view.without.join(", ")}.</Note>
 				) : null}

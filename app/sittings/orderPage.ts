@@ -16,6 +16,7 @@ export async function orderPage(visit: HouseVisit, { id }: { readonly id: string
 		id: sitting.id,
 		name: sitting.name,
 		about: `${sitting.room ? `${sitting.room} · ` : ""}${reading.day(sitting.serviceAt)} ${wallClock(sitting.serviceAt, reading.timeZone).time} · ${counted(sitting.covers, "cover")}`,
+		note: sitting.note,
 		house: visit.house.name,
 		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}`,
 		orderBy: order.orderBy === null ? null : reading.clock(order.orderBy),

@@ -41,6 +41,34 @@ export const Paper = chakra("article", {
 	},
 });
 
+interface GuestNotesProps {
+	/** The note for the kitchen. */
+	readonly note: string;
+	/** Guests counted by diet, a line each. */
+	readonly guests?: readonly string[];
+}
+
+/** What everybody at a sitting has to know: the note for the kitchen, and who eats what. */
+export function GuestNotes({ note, guests = [] }: GuestNotesProps) {
+	if (note === "" && guests.length === 0) return null;
+	return (
+		<chakra.div border="1px solid black" padding="1.5mm 3mm" marginTop="3mm">
+			{note === "" ? null : (
+				<chakra.p whiteSpace="pre-line">
+					<b>Note: </b>
+					{note}
+				</chakra.p>
+			)}
+			{guests.map((words) => (
+				<p key={words}>
+					<b>Guests: </b>
+					{words}
+				</p>
+			))}
+		</chakra.div>
+	);
+}
+
 interface PaperHeadProps {
 	readonly title: string;
 	readonly lines: readonly string[];
