@@ -18,6 +18,24 @@ export interface Oven {
 	readonly power_w?: number | null;
 	/** Pans of other dishes that stand in it already. */
 	readonly alsoInside?: number;
+	/** Levels of other dishes with room beside their pans. */
+	readonly partFree?: readonly PartFree[];
+	/** Who has taken rungs of it, in turn. */
+	readonly heldBy?: readonly HeldRungs[];
+}
+
+/** A level that is not full: so many rungs high, and so much of a gastronorm 1/1 shelf that is free. */
+export interface PartFree {
+	readonly high: number;
+	readonly share: number;
+}
+
+/** Rungs that a dish has taken of an oven. */
+export interface HeldRungs {
+	readonly oven: string;
+	readonly dish: string;
+	readonly rungs: number;
+	readonly set_C: number;
 }
 
 /** Share of an oven's power that reaches its pans when it is full on; the rest heats the house. General practice. */
@@ -29,18 +47,22 @@ export interface OvenLoad {
 	/** Pans in it by kind. */
 	readonly pans: readonly { readonly type: PanType; readonly count: number }[];
 	readonly rungsTaken: number;
+	/** Levels that are left with room beside the pans, those of other dishes too. */
+	readonly partFree: readonly PartFree[];
 }
 
 export interface OvenFit {
 	readonly loads: readonly OvenLoad[];
 	/** Pans for which there is no rung. */
 	readonly without: number;
+	/** Who has taken rungs of these ovens before. */
+	readonly held: readonly HeldRungs[];
 }
 
 /**
  * Pans put into ovens that reach the dish's temperature: one oven when one holds them
  * all, the smallest such; otherwise the largest first. A deep pan takes the rungs
- * above it; two half pans share a rung.
+ * above it; two half pans share a rung, also a half pan and another dish's that is no higher.
  */
 export function fitOvens(
 	pans: readonly { readonly type: PanType; readonly count: number }[],
@@ -51,18 +73,19 @@ export function fitOvens(
 		.map((oven) => ({ oven, set_C: setting(oven, oven_C) }))
 		.filter((choice): choice is { oven: Oven; set_C: number } => choice.set_C !== undefined)
 		.sort((a, b) => room(a.oven) - room(b.oven));
+	const held = ovens.flatMap(({ heldBy = [] }) => heldBy);
 	const wanted = pans.reduce((sum, { count }) => sum + count, 0);
 	for (const choice of reaching) {
 		const load = fillOven(choice.oven, choice.set_C, pans);
-		if (countOf(load) === wanted) return { loads: [load], without: 0 };
+		if (countOf(load) === wanted) return { loads: [load], without: 0, held };
 	}
-	return spreadOver([...reaching].reverse(), pans);
+	return { ...spreadOver([...reaching].reverse(), pans), held };
 }
 
 function spreadOver(
 	ovens: readonly { oven: Oven; set_C: number }[],
 	pans: readonly { readonly type: PanType; readonly count: number }[],
-): OvenFit {
+): Omit<OvenFit, "held"> {
 	const loads: OvenLoad[] = [];
 	let left = [...pans];
 	for (const { oven, set_C } of ovens) {
@@ -95,16 +118,44 @@ function fillOven(
 	set_C: number,
 	pans: readonly { readonly type: PanType; readonly count: number }[],
 ): OvenLoad {
+	const shelf = GASTRONORM[oven.shelf].shareOfOne;
 	let rungsTaken = 0;
+	let partFree = [...(oven.partFree ?? [])];
 	const inside: { type: PanType; count: number }[] = [];
 	for (const { type, count } of pans) {
-		const perLevel = Math.floor(GASTRONORM[oven.shelf].shareOfOne / shelfShare(type.shape) + 1e-9);
+		const share = shelfShare(type.shape);
+		const perLevel = wholeIn(shelf, share);
 		if (perLevel === 0 || count === 0) continue;
 		const high = rungsHigh(type.shape, oven.pitch_mm);
-		const levels = Math.min(Math.floor((oven.rungs - rungsTaken) / high), Math.ceil(count / perLevel));
-		if (levels <= 0) continue;
-		inside.push({ type, count: Math.min(count, levels * perLevel) });
+		const beside = putBeside(partFree, count, share, high);
+		partFree = beside.partFree;
+		const left = count - beside.placed;
+		const free = Math.max(0, oven.rungs - rungsTaken);
+		const levels = Math.min(Math.floor(free / high), Math.ceil(left / perLevel));
+		const placed = Math.min(left, levels * perLevel);
 		rungsTaken += levels * high;
+		const over = levels * shelf - placed * share;
+		if (over > SLIVER) partFree.push({ high, share: over });
+		if (beside.placed + placed > 0) inside.push({ type, count: beside.placed + placed });
 	}
-	return { oven, set_C, pans: inside, rungsTaken };
+	return { oven, set_C, pans: inside, rungsTaken, partFree };
+}
+
+/** Less than this of a shelf takes no pan. */
+const SLIVER = 1e-6;
+
+function wholeIn(room: number, share: number): number {
+	return Math.floor(room / share + 1e-9);
+}
+
+/** Pans that stand beside others on a level that is high enough. */
+function putBeside(levels: readonly PartFree[], count: number, share: number, high: number) {
+	let placed = 0;
+	const partFree = levels.flatMap((level) => {
+		const more = level.high < high ? 0 : Math.min(count - placed, wholeIn(level.share, share));
+		placed += more;
+		const left = level.share - more * share;
+		return left > SLIVER ? [{ high: level.high, share: left }] : [];
+	});
+	return { placed, partFree };
 }

@@ -1,9 +1,11 @@
 export {
 	fitOvens,
+	type HeldRungs,
 	OVEN_KINDS,
 	type Oven,
 	type OvenFit,
 	type OvenKind,
 	type OvenLoad,
+	type PartFree,
 	POWER_REACHES,
 } from "./fitOvens.ts";

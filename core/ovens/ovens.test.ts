@@ -19,8 +19,20 @@ describe("pans into ovens", () => {
 		expect(fitOvens(pan(4, "1/2"), [NORTH], OVEN_C).loads[0]?.rungsTaken).toBe(4);
 	});
 
+	it("a half pan stands beside another dish's half pan, where the level is as high", () => {
+		const [first] = fitOvens(pan(1, "1/2"), [NORTH], OVEN_C).loads;
+		const after = { ...NORTH, rungs: 0, partFree: first?.partFree ?? [] };
+		expect(fitOvens(pan(1, "1/2"), [after], OVEN_C)).toMatchObject({
+			without: 0,
+			loads: [{ rungsTaken: 0 }],
+		});
+		expect(fitOvens(pan(2, "1/2"), [after], OVEN_C).without).toBe(1);
+		expect(fitOvens(pan(1, "1/2", 200), [after], OVEN_C).without).toBe(1);
+		expect(fitOvens(pan(1, "1/1"), [after], OVEN_C).without).toBe(1);
+	});
+
 	it("an oven that cannot reach the temperature is not used", () => {
-		expect(fitOvens(pan(1), [{ ...NORTH, max_C: 120 }], OVEN_C)).toEqual({ loads: [], without: 1 });
+		expect(fitOvens(pan(1), [{ ...NORTH, max_C: 120 }], OVEN_C)).toEqual({ loads: [], without: 1, held: [] });
 		expect(fitOvens(pan(1), [{ ...NORTH, min_C: 160, max_C: 160 }], OVEN_C).loads[0]?.set_C).toBe(160);
 	});
 

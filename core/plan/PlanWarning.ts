@@ -1,3 +1,4 @@
+import type { HeldRungs } from "../ovens/index.ts";
 import type { Allergen } from "../recipe/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
 
@@ -45,8 +46,18 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 			readonly limit_kg: number;
 	  }
 	| { readonly code: "tallPiece"; readonly over_mm: number }
-	| { readonly code: "ovenSpace"; readonly without: number; readonly of: number }
-	| { readonly code: "noOven"; readonly low_C: number; readonly high_C: number }
+	| {
+			readonly code: "ovenSpace";
+			readonly without: number;
+			readonly of: number;
+			readonly held: readonly HeldRungs[];
+	  }
+	| {
+			readonly code: "noOven";
+			readonly low_C: number;
+			readonly high_C: number;
+			readonly held: readonly HeldRungs[];
+	  }
 	/** No pot of the kitchen takes the sauce; or it stands so low in the narrowest that it catches. */
 	| {
 			readonly code: "noSaucePot";

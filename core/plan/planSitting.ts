@@ -68,7 +68,10 @@ export function planSitting(
 		const result = orRefused(() => planIn(dish, { pans, elsewhere, ovens }, kitchen, beliefs));
 		const { id } = dish.order;
 		planned.set(id, "refused" in result ? { id, ...result } : { id, plan: result });
-		if (!("refused" in result)) ovens = result.ovens.loads.reduce(without, ovens);
+		if (!("refused" in result)) {
+			const { name } = dish.recipe;
+			ovens = result.ovens.loads.reduce((left, load) => without(left, load, name), ovens);
+		}
 	}
 	const results = sized.map((result) =>
 		"dish" in result ? (planned.get(result.id) as PlannedDish) : result,
@@ -105,7 +108,7 @@ function countsOf(choices: readonly PanChoice[]): Map<string, number> {
 }
 
 /** The ovens with one load in: fewer rungs, and the temperature fixed. */
-function without(ovens: readonly Oven[], load: OvenLoad): readonly Oven[] {
+function without(ovens: readonly Oven[], load: OvenLoad, dish: string): readonly Oven[] {
 	return ovens.map((oven) =>
 		oven.id === load.oven.id
 			? {
@@ -113,6 +116,11 @@ function without(ovens: readonly Oven[], load: OvenLoad): readonly Oven[] {
 					rungs: oven.rungs - load.rungsTaken,
 					min_C: load.set_C,
 					max_C: load.set_C,
+					partFree: load.partFree,
+					heldBy: [
+						...(oven.heldBy ?? []),
+						{ oven: oven.name, dish, rungs: load.rungsTaken, set_C: load.set_C },
+					],
 					alsoInside: (oven.alsoInside ?? 0) + load.pans.reduce((sum, { count }) => sum + count, 0),
 				}
 			: oven,

@@ -85,8 +85,9 @@ function sizeWarnings({ chain, wanted, setBy }: BatchSize): PlanWarning[] {
 function ovenWarnings({ recipe, pans: { pans }, ovens }: Planned): PlanWarning[] {
 	if (pans.length === 0 || ovens.without === 0) return [];
 	const { low, high } = recipe.braise.oven_C;
-	if (ovens.loads.length === 0) return [{ code: "noOven", place: "braise", low_C: low, high_C: high }];
-	return [{ code: "ovenSpace", place: "braise", without: ovens.without, of: pans.length }];
+	const { held } = ovens;
+	if (ovens.loads.length === 0) return [{ code: "noOven", place: "braise", low_C: low, high_C: high, held }];
+	return [{ code: "ovenSpace", place: "braise", without: ovens.without, of: pans.length, held }];
 }
 
 /** Ovens whose pans are tender so far apart are two clocks, minutes. */

@@ -15,7 +15,11 @@ import { isCounted } from "./weighLine.ts";
  */
 export function checkRecipe(given: unknown, ingredients: ReadonlyMap<string, Ingredient>): Recipe {
 	const recipe = checked(Recipe, broughtUp(given));
-	const problems = [...lineProblems(recipe, ingredients), ...wholeProblems(recipe)];
+	const problems = [
+		...lineProblems(recipe, ingredients),
+		...wholeProblems(recipe),
+		...weightProblems(recipe.piece),
+	];
 	if (problems.length > 0) throw new Refusal(problems);
 	return recipe;
 }
@@ -33,7 +37,10 @@ export function checkPreparation(given: unknown, ingredients: ReadonlyMap<string
 	return preparation;
 }
 
-/** What of a stored dish the limits of today do not allow; nothing when it holds. */
+/**
+ * What of a stored dish the limits of today do not allow; nothing when it holds. Whether a piece can
+ * weigh what is said is asked when it is written, and costs a plan nothing.
+ */
 export function outsideLimits(recipe: Recipe): readonly Problem[] {
 	const known = judged.get(recipe);
 	if (known) return known;
@@ -101,8 +108,6 @@ function wholeProblems(recipe: Recipe): Problem[] {
 			message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed`,
 		});
 	}
-	const weight = weightProblem(recipe.piece);
-	if (weight) problems.push(weight);
 	if (recipe.marinate && recipe.marinate.longest_min < recipe.marinate.minutes) {
 		problems.push({
 			field: "marinate.longest_min",
@@ -117,12 +122,14 @@ const LIGHTEST = 0.25;
 const HEAVIEST = 2.5;
 
 /** Sides and weight that cannot both be true. */
-function weightProblem(piece: Piece): Problem | undefined {
+function weightProblems(piece: Piece): Problem[] {
 	const solid_g = pieceVolume(piece) * MEAT_KG_PER_L * 1000;
-	if (piece.weight_g >= solid_g * LIGHTEST && piece.weight_g <= solid_g * HEAVIEST) return undefined;
+	if (piece.weight_g >= solid_g * LIGHTEST && piece.weight_g <= solid_g * HEAVIEST) return [];
 	const rounded = (grams: number) => Number(grams.toPrecision(2));
-	return {
-		field: "piece.weight_g",
-		message: `${piece.weight_g} g was given for a piece of about ${rounded(solid_g)} g by its sides; from ${rounded(solid_g * LIGHTEST)} to ${rounded(solid_g * HEAVIEST)} g is allowed, or other sides`,
-	};
+	return [
+		{
+			field: "piece.weight_g",
+			message: `${piece.weight_g} g was given for a piece of about ${rounded(solid_g)} g by its sides; from ${rounded(solid_g * LIGHTEST)} to ${rounded(solid_g * HEAVIEST)} g is allowed, or other sides`,
+		},
+	];
 }

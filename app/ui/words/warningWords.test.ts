@@ -77,8 +77,17 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 		["3 of 5", "17.2 kg", "15 kg"],
 	],
 	[{ code: "tallPiece", place: "panUp", over_mm: 8 }, ["8 mm"]],
-	[{ code: "ovenSpace", place: "braise", without: 2, of: 9 }, ["2 of 9"]],
-	[{ code: "noOven", place: "braise", low_C: 140, high_C: 165 }, ["140 °C", "165 °C"]],
+	[{ code: "ovenSpace", place: "braise", without: 2, of: 9, held: [] }, ["2 of 9"]],
+	[
+		{
+			code: "noOven",
+			place: "braise",
+			low_C: 140,
+			high_C: 165,
+			held: [{ oven: "North", dish: "Goat", rungs: 8, set_C: 150 }],
+		},
+		["140 °C", "165 °C"],
+	],
 	[{ code: "bedReachesLine", place: "panUp" }, ["reach the line"]],
 	[
 		{ code: "beforeOpening", place: "sear", at: Date.UTC(2026, 10, 28, 3, 0), tasks: 1 },

@@ -1,9 +1,10 @@
+import type { HeldRungs } from "#core/ovens";
 import { MOST_WAIT_MIN, type PlanWarning, type StockUse } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { ALLERGENS } from "#core/recipe";
 import { COLOUR_C } from "#core/sear";
 import { durationsWords, durationWords } from "#core/time";
-import { percent, type Reading } from "./reading.ts";
+import { counted, percent, type Reading } from "./reading.ts";
 
 export interface WarningWords {
 	/** What is so, with its figures. */
@@ -82,12 +83,12 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "ovenSpace":
 			return {
-				says: `${warning.without} of ${warning.of} pans have no rung.`,
+				says: `${warning.without} of ${warning.of} pans have no rung.${heldWords(warning.held, reading)}`,
 				remedy: "Cook in two goes, use flatter pans, or move another dish.",
 			};
 		case "noOven":
 			return {
-				says: `No free oven takes these pans at ${reading.temperature(warning.low_C)} to ${reading.temperature(warning.high_C)}.`,
+				says: `No free oven takes these pans at ${reading.temperature(warning.low_C)} to ${reading.temperature(warning.high_C)}.${heldWords(warning.held, reading)}`,
 				remedy: "Choose another pan, or look at the ovens under Kitchen.",
 			};
 		case "bedReachesLine":
@@ -244,4 +245,14 @@ function stockWords(kinds: readonly StockUse[]): string {
 			: `${stock} ${name}, ${here} here`,
 	);
 	return words.join("; ");
+}
+
+/** " Steam oven north: Goat shoulder has 8 rungs at 150 °C." */
+function heldWords(held: readonly HeldRungs[], reading: Reading): string {
+	return held
+		.map(
+			({ oven, dish, rungs, set_C }) =>
+				` ${oven}: ${dish} has ${counted(rungs, "rung")} at ${reading.temperature(set_C)}.`,
+		)
+		.join("");
 }
