@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { checked } from "#core/check";
 import { HouseEntry } from "#core/kitchen";
 import { parseQuantity, parseWeight, readNumber } from "#core/quantity";
+import { readDay, readTime } from "#core/time";
 import { growthOf, MOST_GROWTH } from "../core/check/growth.testing.ts";
 import { readPreferences } from "../server/preferences.ts";
 import { readSize } from "./book/cardSize.ts";
@@ -99,6 +100,8 @@ const READERS: readonly [string, number, (size: number) => () => unknown][] = [
 		50_000,
 		(size) => () => checked(HouseEntry, { name: "a\u0301".repeat(size), timeZone: "A/".repeat(size) }),
 	],
+	["a day", 50_000, (size) => () => readDay("1 ".repeat(size), "2026-11-24")],
+	["a time", 50_000, (size) => () => readTime("1".repeat(size))],
 	["a number", 50_000, (size) => () => readNumber("1,".repeat(size), "size")],
 	["a number of digits", 50_000, (size) => () => readNumber("1".repeat(size), "size")],
 	["a quantity", 20_000, (size) => () => parseQuantity("1 ".repeat(size))],

@@ -11,6 +11,7 @@ import {
 	readPrices,
 	readWhereUsed,
 } from "#db";
+import { DayField } from "../ui/forms/DayField.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { typedIn, versionOf, type Wrong } from "../ui/forms/form.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
@@ -196,13 +197,7 @@ function Prices({ view, typed, wrong }: PricesProps) {
 						defaultValue={typed.price}
 						wrong={wrong.price}
 					/>
-					<Field
-						label="from"
-						name="from"
-						type="date"
-						defaultValue={typed.from ?? view.today}
-						wrong={wrong.from}
-					/>
+					<DayField label="from" name="from" defaultValue={typed.from ?? view.today} wrong={wrong.from} />
 					<Act name="intent" value="price">
 						Add the price
 					</Act>

@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Name, oneOf, Refusal, refuse } from "#core/check";
+import { Day, Name, oneOf, Refusal, refuse } from "#core/check";
 import { parseQuantity, toBase, UNITS, type UnitSystem, written } from "#core/quantity";
 import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, SUPPLIERS, type Supplier } from "#core/recipe";
 import { fromWallClock } from "#core/time";
@@ -84,7 +84,7 @@ const PriceForm = Type.Object({
 		maximum: 1_000_000,
 		allowed: "an amount of money above 0 and up to 1,000,000",
 	}),
-	from: Type.String({ maxLength: 10, allowed: "a day such as 2026-11-28" }),
+	from: Day,
 });
 
 /** What a pack costs from a day on, as it is typed. */

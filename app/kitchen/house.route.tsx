@@ -5,6 +5,7 @@ import { written } from "#core/quantity";
 import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { changeEquipment, readPanTypes } from "#db";
+import { TimeField } from "../ui/forms/DayField.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm, typedIn, type Wrong } from "../ui/forms/form.ts";
 import { formOf } from "../ui/server/formOf.ts";
@@ -110,8 +111,8 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 					</option>
 				))}
 			</Choice>
-			<Field label="Opens" name="opens" type="time" defaultValue={typed.opens} wrong={wrong.opens} />
-			<Field label="Closes" name="closes" type="time" defaultValue={typed.closes} wrong={wrong.closes} />
+			<TimeField label="Opens" name="opens" defaultValue={typed.opens} wrong={wrong.opens} />
+			<TimeField label="Closes" name="closes" defaultValue={typed.closes} wrong={wrong.closes} />
 			<Field
 				label="Headspace under the lid"
 				name="headspace_mm"

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useEffect, useRef, useState } from "react";
 import { Form, Link, useNavigation, useSearchParams, useSubmit } from "react-router";
 import { TRIAL } from "../places/setTrial.ts";
+import { DayField, TimeField } from "../ui/forms/DayField.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Wrong } from "../ui/forms/form.ts";
 import { Act, Key } from "../ui/parts/parts.tsx";
@@ -222,10 +223,10 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 						</Choice>
 					</Slot>
 					<Slot width="170px" flexShrink="0">
-						<Field label="Service on" name="date" type="date" defaultValue={typed.date} wrong={wrong.date} />
+						<DayField label="Service on" name="date" defaultValue={typed.date} wrong={wrong.date} />
 					</Slot>
 					<Slot width="126px" flexShrink="0">
-						<Field label="at" name="time" type="time" defaultValue={typed.time} wrong={wrong.time} />
+						<TimeField label="at" name="time" defaultValue={typed.time} wrong={wrong.time} />
 					</Slot>
 				</Inputs>
 				{view.changed ? (

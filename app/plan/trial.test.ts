@@ -55,7 +55,7 @@ describe("the scale control", () => {
 	it.each([
 		[{ covers: "0" }, "covers"],
 		[{ uptake: "120" }, "uptake"],
-		[{ time: "7pm" }, "time"],
+		[{ time: "seven" }, "time"],
 		[{ basis: "onHand", onHand: "heaps" }, "onHand"],
 		[{ basis: "onHand", onHand: "2 l" }, "onHand"],
 		[{ basis: "pans", pans: "" }, "pans"],

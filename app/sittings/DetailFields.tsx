@@ -1,5 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { DIET_KEYS, DIETS } from "#core/recipe";
+import { DayField, TimeField } from "../ui/forms/DayField.tsx";
 import { Field, LongText } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
 
@@ -32,15 +33,8 @@ export function DetailFields({ typed, wrong }: { readonly typed: Typed; readonly
 				data-key-name="Covers"
 			/>
 			<Field label="Room" name="room" maxLength={80} defaultValue={typed.room} wrong={wrong.room} />
-			<Field
-				label="Service on"
-				name="date"
-				type="date"
-				required
-				defaultValue={typed.date}
-				wrong={wrong.date}
-			/>
-			<Field label="at" name="time" type="time" required defaultValue={typed.time} wrong={wrong.time} />
+			<DayField label="Service on" name="date" required defaultValue={typed.date} wrong={wrong.date} />
+			<TimeField label="at" name="time" required defaultValue={typed.time} wrong={wrong.time} />
 			<Field
 				label="Cooks on it"
 				name="hands"

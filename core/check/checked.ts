@@ -16,6 +16,8 @@ const ajv = addFormats.default(
 );
 ajv.addFormat("time-zone", isTimeZone);
 ajv.addKeyword({ keyword: "allowed", schemaType: "string" });
+// A text that is typed as a day or a time, for the reader of forms.
+ajv.addKeyword({ keyword: "typedAs", schemaType: "string" });
 
 /** An area's name that the machine's clock knows, an older or a newer one. */
 function isTimeZone(name: string): boolean {

@@ -99,6 +99,20 @@ export const Name = Type.String({
 	allowed: "a name of 1 to 120 characters",
 });
 
+/** A day of the house, as `2026-11-28`; in a form it may be typed otherwise. */
+export const Day = Type.String({
+	pattern: "^\\d{4}-\\d{2}-\\d{2}$",
+	typedAs: "day",
+	allowed: "a day such as 28 Nov, 28.11. or 2026-11-28",
+});
+
+/** A time on the house's clock, as `19:30`; in a form it may be typed otherwise. */
+export const TimeOfDay = Type.String({
+	pattern: "^([01]\\d|2[0-3]):[0-5]\\d$",
+	typedAs: "time",
+	allowed: "a time such as 19:30",
+});
+
 /** An IANA name, such as Atlantic/Faroe. */
 export const TimeZone = Type.String({
 	format: "time-zone",

@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Name, oneOf, refuse, TimeZone } from "../check/index.ts";
+import { Name, oneOf, refuse, TimeOfDay, TimeZone } from "../check/index.ts";
 import { ALLERGEN_LIST_KEYS } from "../recipe/index.ts";
 import { HOUSE_CODE_KEYS } from "../safety/index.ts";
 import { SCALE_READINGS_G } from "../scaling/index.ts";
@@ -15,15 +15,13 @@ export const CURRENCIES = Intl.supportedValuesOf("currency");
 /** What kitchen scales read to, g. */
 export const SCALE_READINGS = SCALE_READINGS_G.map(String);
 
-const ClockTime = Type.String({ pattern: "^([01]\\d|2[0-3]):[0-5]\\d$", allowed: "a time such as 06:00" });
-
 /** The house as it is typed: times as on a clock, weights in kg, powers in kW. */
 export const HouseEntry = Type.Object({
 	name: Name,
 	timeZone: TimeZone,
 	units: oneOf(["metric", "us"] as const),
-	opens: ClockTime,
-	closes: ClockTime,
+	opens: TimeOfDay,
+	closes: TimeOfDay,
 	headspace_mm: Type.Integer({ minimum: 5, maximum: 100, allowed: "a headspace from 5 to 100 mm" }),
 	lift_kg: Type.Number({ minimum: 3, maximum: 50, allowed: "a weight from 3 to 50 kg" }),
 	houseCode: oneOf(HOUSE_CODE_KEYS),

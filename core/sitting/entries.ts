@@ -1,13 +1,13 @@
 import { Type } from "@sinclair/typebox";
-import { Count, Covers, Name, oneOf } from "../check/index.ts";
+import { Count, Covers, Day, Name, oneOf, TimeOfDay } from "../check/index.ts";
 import { COLOUR_WAYS } from "../plan/index.ts";
 import { BASES } from "./SittingDish.ts";
 
 /** What is typed of a sitting and its dishes: percentages, and the house's own day and time. */
 
 const service = {
-	date: Type.String({ allowed: "a day such as 2026-11-28" }),
-	time: Type.String({ allowed: "a time such as 19:30" }),
+	date: Day,
+	time: TimeOfDay,
 };
 
 const share = {

@@ -21,3 +21,4 @@ export {
 	type WorkingHours,
 	wallClock,
 } from "./houseTime.ts";
+export { dayTyped, readDay, readTime, type TwoDays } from "./typedTime.ts";

@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { WayToTender } from "#core/braise";
-import { durationWords, minutesUntil, startBefore, wallClock } from "#core/time";
+import { durationWords, minutesUntil, readTime, startBefore, wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
-import { Field } from "../../ui/forms/Field.tsx";
+import { TimeField } from "../../ui/forms/DayField.tsx";
 import { Facts } from "../../ui/parts/Facts.tsx";
 import { Act, Heading, Muted, Note } from "../../ui/parts/parts.tsx";
 import { type Measures, measuresIn } from "../../ui/words/measures.ts";
@@ -37,7 +37,7 @@ export function WaysPanel({ drawing }: { readonly drawing: BraiseDrawing }) {
 	const { result, state, ask } = useBraiseWorker((remote, wanted_min: number) =>
 		remote.ways({ ...ways, wanted_min }).then((found) => ({ ...found, wanted_min })),
 	);
-	const wanted_min = minutesUntil(liftAt, start, timeZone);
+	const wanted_min = minutesUntil(liftAt, readTime(start) ?? "", timeZone);
 	const clock = (at: number) => wallClock(at, timeZone).time;
 	return (
 		<chakra.details marginTop="14px">
@@ -67,11 +67,10 @@ export function WaysPanel({ drawing }: { readonly drawing: BraiseDrawing }) {
 					ask(wanted_min);
 				}}
 			>
-				<Field
+				<TimeField
 					label="If it can go in only at"
-					type="time"
-					value={start}
-					onChange={(event) => setStart(event.currentTarget.value)}
+					defaultValue={start}
+					onInput={(event) => setStart(event.currentTarget.value)}
 				/>
 				<Act disabled={Number.isNaN(wanted_min)}>What would do it?</Act>
 				<Muted role="status">

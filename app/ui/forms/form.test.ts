@@ -1,6 +1,6 @@
 import { Type } from "@sinclair/typebox";
 import { describe, expect, it } from "vitest";
-import { Covers } from "#core/check";
+import { Covers, Day, TimeOfDay } from "#core/check";
 import { readForm } from "./form.ts";
 
 const Form = Type.Object({
@@ -60,5 +60,29 @@ describe("a number that could be two things", () => {
 
 	it("in thousands with spaces, or as decimals, is what it is", () => {
 		expect(read({ covers: "1 000", price: "1,5" })).toMatchObject({ value: { covers: 1000, price: 1.5 } });
+	});
+});
+
+describe("a day and a time", () => {
+	const Form = Type.Object({ date: Day, time: TimeOfDay });
+
+	it("are read as they are typed, and as they are shown", () => {
+		expect(readForm(Form, form({ date: "28.11.2026", time: "1930" }))).toEqual({
+			value: { date: "2026-11-28", time: "19:30" },
+		});
+		expect(readForm(Form, form({ date: "Sat 28 Nov 2026", time: "7:30 pm" }))).toEqual({
+			value: { date: "2026-11-28", time: "19:30" },
+		});
+	});
+
+	it("are asked for where they could be two, or none", () => {
+		const typed = { date: "5/12/2026", time: "late" };
+		expect(readForm(Form, form(typed))).toEqual({
+			typed,
+			wrong: {
+				date: "“5/12/2026” could be Sat 5 Dec 2026 or Tue 12 May 2026; write the month as a word",
+				time: "“late” was given; a time such as 19:30 is allowed",
+			},
+		});
 	});
 });

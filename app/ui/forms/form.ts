@@ -1,6 +1,7 @@
 import type { Static, TObject, TSchema } from "@sinclair/typebox";
-import { checked, fits, Refusal } from "#core/check";
+import { checked, fits, Refusal, refuse } from "#core/check";
 import { readNumber, Unclear } from "#core/quantity";
+import { dayTyped, readDay, readTime, wallClock } from "#core/time";
 
 /** What was typed, kept as it was typed. */
 export type Typed = Readonly<Record<string, string>>;
@@ -50,9 +51,12 @@ export function versionOf({ version = "" }: Typed): number {
 
 const NO_VERSION = -1;
 
+/** Stands for a day that could be two, so that nothing else is said of it. */
+const FIRST_DAY = "1970-01-01";
+
 interface ValuesRead {
 	readonly values: Record<string, unknown>;
-	/** Numbers that could be two things: they are asked for. */
+	/** Numbers and days that could be two things: they are asked for. */
 	readonly unclear: Record<string, string>;
 }
 
@@ -64,9 +68,9 @@ function valuesOf(schema: TObject, typed: Typed): ValuesRead {
 			const value = readValue(name, typed[name], field);
 			if (value !== undefined) values[name] = value;
 		} catch (error) {
-			if (!(error instanceof Unclear)) throw error;
+			if (!(error instanceof Refusal)) throw error;
 			unclear[name] = error.problems[0]?.message ?? "";
-			values[name] = error.numbers[0];
+			values[name] = error instanceof Unclear ? error.numbers[0] : FIRST_DAY;
 		}
 	}
 	return { values, unclear };
@@ -77,7 +81,17 @@ function readValue(name: string, text: string | undefined, field: TSchema): unkn
 	if (type === "boolean") return text === "on" || text === "true";
 	if (text === undefined) return undefined;
 	const trimmed = text.trim();
+	if (field.typedAs === "day") return dayIn(name, trimmed);
+	if (field.typedAs === "time") return readTime(trimmed) ?? trimmed;
 	if (type !== "number" && type !== "integer") return trimmed;
 	if (trimmed === "") return undefined;
 	return readNumber(trimmed, name, (value) => fits(field, value)) ?? trimmed;
+}
+
+/** @throws {Refusal} when it could be two days */
+function dayIn(name: string, text: string): string {
+	const day = readDay(text, wallClock(Date.now(), "UTC").date) ?? text;
+	if (typeof day === "string") return day;
+	const [one, other] = day.either.map(dayTyped);
+	throw refuse(name, `“${text}” could be ${one} or ${other}; write the month as a word`);
 }
