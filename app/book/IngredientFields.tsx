@@ -3,6 +3,7 @@ import { ALLERGEN_NAMES, ALLERGENS, CATEGORIES, CATEGORY_KEYS, ORIGINS, SUPPLIER
 import { CUTS, cutWords } from "#core/trade";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
+import { Muted } from "../ui/parts/parts.tsx";
 
 const Grid = chakra("div", {
 	base: { display: "grid", gap: "10px 12px", gridTemplateColumns: "repeat(auto-fill, minmax(170px, 1fr))" },
@@ -20,12 +21,31 @@ const Ticks = chakra("fieldset", {
 });
 
 /** Everything that can be said of an ingredient, as it is typed. */
-export function IngredientFields({ typed, wrong }: { readonly typed: Typed; readonly wrong: Wrong }) {
+export function IngredientFields({
+	typed,
+	wrong,
+	currency,
+}: {
+	readonly typed: Typed;
+	readonly wrong: Wrong;
+	/** Of a new one: the money its first price is typed in. */
+	readonly currency?: string;
+}) {
+	const isNew = currency !== undefined;
 	return (
 		<>
-			<Field label="Name" name="name" required maxLength={120} defaultValue={typed.name} wrong={wrong.name} />
+			<Field
+				label="Name"
+				name="name"
+				required
+				autoFocus={isNew}
+				maxLength={120}
+				defaultValue={typed.name}
+				wrong={wrong.name}
+			/>
 			<Grid>
-				<Choice label="It is" name="category" defaultValue={typed.category} wrong={wrong.category}>
+				<Choice label="It is" name="category" required defaultValue={typed.category} wrong={wrong.category}>
+					{isNew ? <option value="">choose</option> : null}
 					{CATEGORY_KEYS.map((key) => (
 						<option key={key} value={key}>
 							{CATEGORIES[key].words}
@@ -65,7 +85,24 @@ export function IngredientFields({ typed, wrong }: { readonly typed: Typed; read
 					defaultValue={typed.trim}
 					wrong={wrong.trim}
 				/>
-				<Field label="Usual pack" name="pack" defaultValue={typed.pack} wrong={wrong.pack} />
+				<Field
+					label="Usual pack"
+					name="pack"
+					placeholder="5 kg or 5 l"
+					defaultValue={typed.pack}
+					wrong={wrong.pack}
+				/>
+				{isNew ? (
+					<Field
+						label="A pack costs"
+						name="price"
+						after={currency}
+						inputMode="decimal"
+						placeholder="not known"
+						defaultValue={typed.price}
+						wrong={wrong.price}
+					/>
+				) : null}
 				<Field
 					label="Salt in 100 g"
 					name="salt"
@@ -90,11 +127,17 @@ export function IngredientFields({ typed, wrong }: { readonly typed: Typed; read
 					<option value="no">no, it goes into the liquid</option>
 				</Choice>
 			</Grid>
+			<Muted>A pack in litres is taken at a kilo a litre where no density is given.</Muted>
 			<Ticks gridTemplateColumns="minmax(0,1fr)">
 				<label>
 					<input type="checkbox" name="described" defaultChecked={typed.described === "on"} />
 					Its allergens are described: it is free of what is not ticked below
 				</label>
+				{isNew ? (
+					<Muted>
+						Until this is ticked it is not declared, and no dish with it counts as free of anything.
+					</Muted>
+				) : null}
 			</Ticks>
 			<Boxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
 			<Boxes legend="May contain traces of" of="may" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />

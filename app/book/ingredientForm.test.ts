@@ -47,7 +47,7 @@ describe("an ingredient as it is typed", () => {
 		[{ category: "cheese" }, "category"],
 		[{ trim: "95" }, "trim"],
 		[{ density: "0" }, "density"],
-		[{ density: "", pack: "5 l" }, "pack"],
+		[{ each: "5 ml" }, "each"],
 		[{ each: "three" }, "each"],
 		[{ pack: "-2 kg" }, "pack"],
 	])("%o is refused at its field, and kept", (changed, field) => {
@@ -82,6 +82,10 @@ describe("a price as it is typed", () => {
 			minorUnits: 100,
 		});
 
+	it("is of about a kilo a litre where no density is known", () => {
+		expect(price({ pack: "5 l" })).toMatchObject({ value: { pack_g: 5000 } });
+	});
+
 	it("is whole minor units from the morning of its day", () => {
 		expect(price({})).toEqual({
 			value: { pack_g: 4500, price_minor: 5310, from: Date.UTC(2026, 10, 25) },
@@ -90,7 +94,7 @@ describe("a price as it is typed", () => {
 
 	it.each([
 		[{ pack: "" }, "pack"],
-		[{ pack: "5 l" }, "pack"],
+		[{ pack: "5 cm" }, "pack"],
 		[{ price: "free" }, "price"],
 		[{ price: "0" }, "price"],
 		[{ from: "soon" }, "from"],

@@ -1,6 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Day, Name, oneOf, Refusal, refuse } from "#core/check";
-import { parseQuantity, toBase, UNITS, type UnitSystem, written } from "#core/quantity";
+import { parseQuantity, toBase, UNITS, type UnitSystem, WATER_G_PER_ML, written } from "#core/quantity";
 import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, SUPPLIERS, type Supplier } from "#core/recipe";
 import { fromWallClock } from "#core/time";
 import { CUTS } from "#core/trade";
@@ -47,7 +47,7 @@ function fieldsOf(typed: Static<typeof IngredientForm>, form: FormData): Ingredi
 		cut: typed.cut || null,
 		supplier: typed.supplier || null,
 		density_g_per_ml,
-		each_g: gramsIn("each", typed.each, null),
+		each_g: gramsIn("each", typed.each, "weighed"),
 		trimLoss: Number(((typed.trim ?? 0) / 100).toPrecision(12)),
 		givesWater: typed.water === undefined ? null : Number((typed.water / 100).toPrecision(12)),
 		takesRoom: typed.room ? typed.room === "yes" : null,
@@ -62,19 +62,25 @@ function fieldsOf(typed: Static<typeof IngredientForm>, form: FormData): Ingredi
 
 const rounded = (grams: number | null) => (grams === null ? null : Math.max(1, Math.round(grams)));
 
-/** Grams of a typed weight, or of a volume where the density is known; null when nothing was typed. */
-function gramsIn(field: string, text: string | undefined, density: number | null): number | null {
+/**
+ * Grams of a typed weight or volume; null when nothing was typed.
+ *
+ * @param density g/ml; where it is not known, water's is taken: a litre is about a kilo. What is
+ *                weighed is not told by its volume
+ */
+function gramsIn(field: string, text: string | undefined, density: number | null | "weighed"): number | null {
 	if (text === undefined || text.trim() === "") return null;
 	const { amount, unit } = parseQuantity(/^[\d.,\s]+$/.test(text) ? `${text} g` : text, field);
 	const base = toBase(amount, unit);
 	const { dimension } = UNITS[unit];
 	const grams =
-		dimension === "mass" ? base : dimension === "volume" && density !== null ? base * density : Number.NaN;
+		dimension === "mass"
+			? base
+			: dimension === "volume" && density !== "weighed"
+				? base * (typeof density === "number" ? density : WATER_G_PER_ML)
+				: Number.NaN;
 	if (grams > 0 && grams < 1e8) return grams;
-	throw refuse(
-		field,
-		`“${text}” was given; a weight above 0 is allowed, or a volume where the density is known`,
-	);
+	throw refuse(field, `“${text}” was given; a weight or a volume above 0 is allowed`);
 }
 
 const PriceForm = Type.Object({

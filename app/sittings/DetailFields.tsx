@@ -9,7 +9,16 @@ const Grid = chakra("div", {
 });
 
 /** The details of a sitting: what, where, when, for how many, with how many hands. */
-export function DetailFields({ typed, wrong }: { readonly typed: Typed; readonly wrong: Wrong }) {
+export function DetailFields({
+	typed,
+	wrong,
+	isNew = false,
+}: {
+	readonly typed: Typed;
+	readonly wrong: Wrong;
+	/** A new one begins at its name. */
+	readonly isNew?: boolean;
+}) {
 	return (
 		<Grid>
 			<chakra.div gridColumn="1 / -1">
@@ -17,6 +26,7 @@ export function DetailFields({ typed, wrong }: { readonly typed: Typed; readonly
 					label="Sitting"
 					name="name"
 					required
+					autoFocus={isNew}
 					maxLength={120}
 					defaultValue={typed.name}
 					wrong={wrong.name}

@@ -42,7 +42,7 @@ export default function NewSitting({ loaderData, actionData: result }: Route.Com
 			{isNotSent(result) ? <NotSentNote {...result} /> : null}
 			<Sheet marginTop="16px" maxWidth="640px">
 				<Form method="post">
-					<DetailFields typed={actionData?.typed ?? empty} wrong={actionData?.wrong ?? {}} />
+					<DetailFields typed={actionData?.typed ?? empty} wrong={actionData?.wrong ?? {}} isNew />
 					<chakra.div display="flex" gap="12px" marginTop="16px">
 						<Act kind="next" aria-keyshortcuts="a">
 							Plan it <Key aria-hidden>a</Key>

@@ -29,6 +29,9 @@ export default function Today({ loaderData }: Route.ComponentProps) {
 			<chakra.div display="flex" flexWrap="wrap" alignItems="baseline" gap="4px 16px">
 				<Title>Today</Title>
 				<Muted fontSize="19px">{today}</Muted>
+				<ActLink to="/sittings/new" marginInlineStart="auto" aria-keyshortcuts="n">
+					Plan a sitting <Key aria-hidden>n</Key>
+				</ActLink>
 			</chakra.div>
 			{next ? <Next next={next} /> : <Quiet planned={sittings.length > 0} />}
 			<Columns>
@@ -44,9 +47,6 @@ export default function Today({ loaderData }: Route.ComponentProps) {
 					{sittings.map((sitting) => (
 						<SittingCard key={sitting.id} sitting={sitting} />
 					))}
-					<ActLink to="/sittings/new" justifySelf="start" aria-keyshortcuts="n">
-						Plan a sitting <Key aria-hidden>n</Key>
-					</ActLink>
 				</chakra.div>
 			</Columns>
 		</Page>
@@ -112,7 +112,19 @@ function Day({
 }) {
 	return (
 		<Sheet as="details" {...(open ? { open: true } : {})} paddingBlock="6px 10px">
-			<chakra.summary cursor="pointer" minHeight="44px" display="flex" alignItems="center" gap="12px">
+			<chakra.summary
+				cursor="pointer"
+				minHeight="44px"
+				display="flex"
+				alignItems="center"
+				gap="12px"
+				listStyle="none"
+				css={{
+					"&::-webkit-details-marker": { display: "none" },
+					"&::before": { content: '"▸"', fontSize: "20px", lineHeight: 1 },
+					"details[open] > &::before": { content: '"▾"' },
+				}}
+			>
 				<chakra.b fontFamily="head" fontSize="20px">
 					{day}
 				</chakra.b>
