@@ -15,8 +15,8 @@ const Ticks = chakra("fieldset", {
 		gap: "2px 12px",
 		gridTemplateColumns: "repeat(auto-fill, minmax(120px, 1fr))",
 		"& legend": { color: "muted", marginBottom: "4px" },
-		"& label": { display: "flex", gap: "8px", alignItems: "center", minHeight: "32px" },
-		"& input": { width: "20px", height: "20px" },
+		"& label": { display: "flex", gap: "8px", alignItems: "center", minHeight: { base: "44px", md: "32px" } },
+		"& input": { width: { base: "26px", md: "20px" }, height: { base: "26px", md: "20px" } },
 	},
 });
 

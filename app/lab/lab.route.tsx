@@ -62,7 +62,7 @@ const Bench = chakra("div", {
 		display: "grid",
 		gap: "10px",
 		alignItems: "start",
-		gridTemplateColumns: { base: "minmax(0,1fr)", lg: "280px minmax(0,1fr)" },
+		gridTemplateColumns: { base: "minmax(0,1fr)", md: "250px minmax(0,1fr)", lg: "280px minmax(0,1fr)" },
 		marginTop: "12px",
 	},
 });
@@ -71,8 +71,8 @@ const Pans = chakra("div", {
 	variants: {
 		count: {
 			1: { gridTemplateColumns: "minmax(0,1fr)" },
-			2: { gridTemplateColumns: { base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" } },
-			3: { gridTemplateColumns: { base: "minmax(0,1fr)", md: "repeat(3, minmax(0,1fr))" } },
+			2: { gridTemplateColumns: { base: "minmax(0,1fr)", lg: "repeat(2, minmax(0,1fr))" } },
+			3: { gridTemplateColumns: { base: "minmax(0,1fr)", lg: "repeat(3, minmax(0,1fr))" } },
 		},
 	},
 });
@@ -103,7 +103,7 @@ export default function Lab({ loaderData }: Route.ComponentProps) {
 			<Bench>
 				<Sheet>
 					<chakra.p
-						hideFrom="lg"
+						hideFrom="md"
 						position="sticky"
 						top="0"
 						bg="sheet"
@@ -143,7 +143,13 @@ export default function Lab({ loaderData }: Route.ComponentProps) {
 						</Note>
 					) : null}
 				</Sheet>
-				<chakra.div display="grid" gap="10px" minWidth="0">
+				<chakra.div
+					display="grid"
+					gap="10px"
+					minWidth="0"
+					position={{ base: "static", md: "sticky", lg: "static" }}
+					top="8px"
+				>
 					<Pans count={pans.length as 1 | 2 | 3}>
 						{pans.map((pan, index) => {
 							const mine = through.pans[index];

@@ -64,6 +64,27 @@ const Inputs = chakra("div", {
 		flex: "1 1 auto",
 	},
 });
+/** On a telephone the figures are folded under one line; a cook at the stove changes nothing. */
+const Folded = chakra("div", {
+	base: {
+		display: "contents",
+		"& > input": { position: "absolute", opacity: 0, pointerEvents: "none" },
+		"& > label": {
+			flex: "1 1 100%",
+			display: { base: "flex", md: "none" },
+			alignItems: "center",
+			justifyContent: "space-between",
+			gap: "10px",
+			minHeight: "48px",
+			padding: "6px 16px",
+			cursor: "pointer",
+		},
+		"& > label::after": { content: '"Change ▸"', textDecoration: "underline" },
+		"& > input:checked + label::after": { content: '"Fold ▾"' },
+		"& > input:focus-visible + label": { outline: "3px solid", outlineColor: "focus", outlineOffset: "-3px" },
+		"& > input:not(:checked) ~ div": { display: { base: "none", md: "flex" } },
+	},
+});
 const Slot = chakra("div", { base: { flexGrow: 1, minWidth: 0 } });
 
 /** How long typing may pause before the table follows, ms. */
@@ -143,92 +164,106 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 			))}
 			<Box>
 				<chakra.legend srOnly>Size of the batch and hour of service</chakra.legend>
-				<Segments role="radiogroup" aria-label="Scale from">
-					{segments.map(({ basis, label, figure }) => (
-						<Segment key={basis}>
-							<input type="radio" name="basis" value={basis} defaultChecked={typed.basis === basis} />
-							{label}
-							<b>{figure}</b>
-						</Segment>
-					))}
-				</Segments>
-				<Inputs>
-					<Slot data-for="covers" width="72px">
-						<Field
-							label="Covers"
-							name="covers"
-							inputMode="numeric"
-							defaultValue={typed.covers}
-							wrong={wrong.covers}
-							aria-keyshortcuts="c"
-							data-key-name="Covers"
-						/>
-					</Slot>
-					<Slot data-for="covers" width="80px">
-						<Field
-							label="Uptake"
-							name="uptake"
-							inputMode="decimal"
-							after="%"
-							defaultValue={typed.uptake}
-							wrong={wrong.uptake}
-						/>
-					</Slot>
-					<Slot data-for="covers" width="76px">
-						<Field
-							label="Spare"
-							name="spare"
-							inputMode="decimal"
-							after="%"
-							defaultValue={typed.spare}
-							wrong={wrong.spare}
-						/>
-					</Slot>
-					<Slot data-for="onHand" width="180px">
-						<Field
-							label="Weight on hand"
-							name="onHand"
-							defaultValue={typed.onHand}
-							wrong={wrong.onHand}
-							aria-keyshortcuts="w"
-							data-key-name="Weight on hand"
-						/>
-					</Slot>
-					<Slot data-for="pans" width="140px">
-						<Field
-							label="Number of pans"
-							name="pans"
-							inputMode="numeric"
-							defaultValue={typed.pans}
-							wrong={wrong.pans}
-							aria-keyshortcuts="w"
-							data-key-name="Number of pans"
-						/>
-					</Slot>
-					<Slot width="116px">
-						<Choice label="Kind of pan" name="panType" defaultValue={typed.panType} wrong={wrong.panType}>
-							<option value="">Best fit</option>
-							{panTypes.map(({ id, name, stock }) => (
-								<option key={id} value={id}>
-									{name} ({stock})
-								</option>
-							))}
-						</Choice>
-					</Slot>
-					<Slot width="126px">
-						<Choice label="Cooked" name="ahead" defaultValue={typed.ahead} wrong={wrong.ahead}>
-							<option value="">as the card says</option>
-							<option value="no">the same day</option>
-							<option value="yes">the day before</option>
-						</Choice>
-					</Slot>
-					<Slot width="170px" flexShrink="0">
-						<DayField label="Service on" name="date" defaultValue={typed.date} wrong={wrong.date} />
-					</Slot>
-					<Slot width="126px" flexShrink="0">
-						<TimeField label="at" name="time" defaultValue={typed.time} wrong={wrong.time} />
-					</Slot>
-				</Inputs>
+				<Folded>
+					<chakra.input
+						type="checkbox"
+						id="scale-open"
+						hideFrom="md"
+						aria-label="Change the size and the hour"
+						defaultChecked={Object.keys(wrong).length > 0}
+						// Folding and unfolding tries nothing.
+						onChange={(event) => event.stopPropagation()}
+					/>
+					<label htmlFor="scale-open">
+						<b>{segments.find(({ basis }) => basis === typed.basis)?.figure}</b>
+					</label>
+					<Segments role="radiogroup" aria-label="Scale from">
+						{segments.map(({ basis, label, figure }) => (
+							<Segment key={basis}>
+								<input type="radio" name="basis" value={basis} defaultChecked={typed.basis === basis} />
+								{label}
+								<b>{figure}</b>
+							</Segment>
+						))}
+					</Segments>
+					<Inputs>
+						<Slot data-for="covers" width="72px">
+							<Field
+								label="Covers"
+								name="covers"
+								inputMode="numeric"
+								defaultValue={typed.covers}
+								wrong={wrong.covers}
+								aria-keyshortcuts="c"
+								data-key-name="Covers"
+							/>
+						</Slot>
+						<Slot data-for="covers" width="80px">
+							<Field
+								label="Uptake"
+								name="uptake"
+								inputMode="decimal"
+								after="%"
+								defaultValue={typed.uptake}
+								wrong={wrong.uptake}
+							/>
+						</Slot>
+						<Slot data-for="covers" width="76px">
+							<Field
+								label="Spare"
+								name="spare"
+								inputMode="decimal"
+								after="%"
+								defaultValue={typed.spare}
+								wrong={wrong.spare}
+							/>
+						</Slot>
+						<Slot data-for="onHand" width="180px">
+							<Field
+								label="Weight on hand"
+								name="onHand"
+								defaultValue={typed.onHand}
+								wrong={wrong.onHand}
+								aria-keyshortcuts="w"
+								data-key-name="Weight on hand"
+							/>
+						</Slot>
+						<Slot data-for="pans" width="140px">
+							<Field
+								label="Number of pans"
+								name="pans"
+								inputMode="numeric"
+								defaultValue={typed.pans}
+								wrong={wrong.pans}
+								aria-keyshortcuts="w"
+								data-key-name="Number of pans"
+							/>
+						</Slot>
+						<Slot width="116px">
+							<Choice label="Kind of pan" name="panType" defaultValue={typed.panType} wrong={wrong.panType}>
+								<option value="">Best fit</option>
+								{panTypes.map(({ id, name, stock }) => (
+									<option key={id} value={id}>
+										{name} ({stock})
+									</option>
+								))}
+							</Choice>
+						</Slot>
+						<Slot width="126px">
+							<Choice label="Cooked" name="ahead" defaultValue={typed.ahead} wrong={wrong.ahead}>
+								<option value="">as the card says</option>
+								<option value="no">the same day</option>
+								<option value="yes">the day before</option>
+							</Choice>
+						</Slot>
+						<Slot width="206px" flexShrink="0">
+							<DayField label="Service on" name="date" defaultValue={typed.date} wrong={wrong.date} />
+						</Slot>
+						<Slot width="126px" flexShrink="0" flexGrow={0}>
+							<TimeField label="at" name="time" defaultValue={typed.time} wrong={wrong.time} />
+						</Slot>
+					</Inputs>
+				</Folded>
 				{view.changed ? (
 					<Taking others={view.sitting.others} place={place} />
 				) : (

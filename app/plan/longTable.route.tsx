@@ -6,7 +6,7 @@ import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import { Allergens } from "../ui/parts/Allergens.tsx";
-import { ActLink, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { ActLink, Figure, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
@@ -86,7 +86,13 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 						<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>{dish.version}</Link>
 					</Muted>
 				</div>
-				<chakra.div marginInlineStart="auto" display="flex" flexWrap="wrap" gap="8px">
+				<chakra.div
+					marginInlineStart={{ base: 0, md: "auto" }}
+					display="flex"
+					flexWrap="wrap"
+					gap="8px"
+					order={{ base: 1, md: 0 }}
+				>
 					<ActLink to="cutting" aria-keyshortcuts="q">
 						Cutting note <Key aria-hidden>q</Key>
 					</ActLink>
@@ -98,6 +104,7 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 					</ActLink>
 				</chakra.div>
 			</Top>
+			{table?.next ? <Next next={table.next} /> : null}
 			{isNotSent(result) ? <NotSentNote {...result} /> : null}
 			{actionData?.stale ? <StaleNote stale={actionData.stale} /> : null}
 			<ScaleControl
@@ -123,6 +130,26 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 				</>
 			) : null}
 		</Page>
+	);
+}
+
+/** On a telephone, before anything is planned: what comes next, when, and in which pans. */
+function Next({ next }: { readonly next: NonNullable<Table["next"]> }) {
+	return (
+		<chakra.div
+			hideFrom="md"
+			bg="mahogany"
+			color="onMahogany"
+			padding="12px 14px"
+			marginBottom="10px"
+			display="grid"
+			gap="2px"
+		>
+			<Figure size="large">
+				{next.clock} {next.words}
+			</Figure>
+			<span>{next.pans}</span>
+		</chakra.div>
 	);
 }
 

@@ -6,7 +6,8 @@ import { HOUSE_CODES } from "#core/safety";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
-import { type PlaceView, placesOf } from "../places/index.ts";
+import { type PlaceView, placesOf, tasksOf } from "../places/index.ts";
+import { pansWords } from "../places/words.ts";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
 import { lineTyped, wishesTyped } from "../ui/forms/settled.ts";
 import { planDishes } from "../ui/server/planned.server.ts";
@@ -150,6 +151,7 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 	const selected: PlaceKey = chosen?.key ?? "buy";
 	const cardLine = dish.line === null ? null : dishIn(given.dishes, given.dishId).recipe.braise.line;
 	return {
+		next: nextOf(plan, given),
 		places,
 		selected,
 		detail: detailOf(selected, { plan, kitchen, reading, cardLine }),
@@ -158,6 +160,15 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 		allergens: allergenView(plan.allergens, house.allergenList),
 		cautions: cautionsOf(plan, HOUSE_CODES[house.houseCode], kitchen.policy.liftLimit_kg, reading),
 	};
+}
+
+/** What comes next of the dish, for whoever stands at the stove with a telephone: when, what, in which pans. */
+function nextOf(plan: Plan, { visit, kitchen }: LongTableGiven) {
+	const { reading } = visit;
+	const tasks = tasksOf({ plan, kitchen, reading });
+	const next = tasks.find(({ at }) => at >= reading.now);
+	if (!next) return null;
+	return { clock: reading.clock(next.at), words: next.words, pans: pansWords(plan) };
 }
 
 function rippling(plan: Plan, before: Plan | undefined, { visit, kitchen }: LongTableGiven): RipplingPlace[] {

@@ -43,8 +43,15 @@ export function DetailFields({
 				data-key-name="Covers"
 			/>
 			<Field label="Room" name="room" maxLength={80} defaultValue={typed.room} wrong={wrong.room} />
-			<DayField label="Service on" name="date" required defaultValue={typed.date} wrong={wrong.date} />
-			<TimeField label="at" name="time" required defaultValue={typed.time} wrong={wrong.time} />
+			<chakra.div
+				gridColumn="1 / -1"
+				display="grid"
+				gap="14px"
+				gridTemplateColumns="minmax(0, 3fr) minmax(0, 2fr)"
+			>
+				<DayField label="Service on" name="date" required defaultValue={typed.date} wrong={wrong.date} />
+				<TimeField label="at" name="time" required defaultValue={typed.time} wrong={wrong.time} />
+			</chakra.div>
 			<Field
 				label="Cooks on it"
 				name="hands"
