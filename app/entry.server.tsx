@@ -1,5 +1,5 @@
 import { PassThrough } from "node:stream";
-import { createReadableStreamFromReadable } from "@react-router/node";
+import { text } from "node:stream/consumers";
 import { renderToPipeableStream } from "react-dom/server";
 import {
 	type EntryContext,
@@ -8,6 +8,7 @@ import {
 	ServerRouter,
 } from "react-router";
 import { visitContext } from "#server";
+import { paintedFirst, stylesFirst } from "./ui/server/seenFirst.ts";
 
 /** Nothing here waits longer; a page that does is cut off rather than left hanging, ms. */
 const LONGEST_MS = 10_000;
@@ -36,11 +37,10 @@ export default function handleRequest(
 			<ServerRouter context={routerContext} url={request.url} nonce={nonce} />,
 			{
 				nonce,
-				onAllReady() {
+				async onAllReady() {
 					clearTimeout(timer);
-					const body = new PassThrough();
-					pipe(body);
-					resolve(new Response(createReadableStreamFromReadable(body), { status: answer, headers }));
+					const html = await text(pipe(new PassThrough()));
+					resolve(new Response(paintedFirst(stylesFirst(html)), { status: answer, headers }));
 				},
 				onShellError(error) {
 					clearTimeout(timer);

@@ -1,4 +1,6 @@
 import { ChakraProvider } from "@chakra-ui/react/styled-system";
+import textFont from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2?url";
+import headFont from "@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-standard-normal.woff2?url";
 import type { ReactNode } from "react";
 import {
 	isRouteErrorResponse,
@@ -10,9 +12,7 @@ import {
 	useRouteLoaderData,
 } from "react-router";
 import type { Route } from "./+types/root";
-import "./theme/fonts.css";
-import textFont from "@fontsource-variable/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-latin-wght-normal.woff2?url";
-import headFont from "@fontsource-variable/bricolage-grotesque/files/bricolage-grotesque-latin-standard-normal.woff2?url";
+import fontFaces from "./theme/fonts.css?inline";
 import { system } from "./theme/system.ts";
 import { Busy } from "./ui/parts/Busy.tsx";
 import { Lost } from "./ui/parts/Lost.tsx";
@@ -28,7 +28,10 @@ export const links: Route.LinksFunction = () => [
 		type: "font/woff2",
 		crossOrigin: "anonymous" as const,
 	})),
-	{ rel: "icon", href: "/icon.svg", type: "image/svg+xml" },
+	{ rel: "icon", href: "/favicon.ico", sizes: "48x48" },
+	{ rel: "icon", href: "/icon.svg", type: "image/svg+xml", sizes: "any" },
+	{ rel: "apple-touch-icon", href: "/apple-touch-icon.png" },
+	{ rel: "manifest", href: "/site.webmanifest" },
 ];
 
 export const meta: Route.MetaFunction = () => [{ title: "Wide Table" }];
@@ -62,6 +65,8 @@ export function Layout({ children }: { readonly children: ReactNode }) {
 				<meta name="viewport" content="width=device-width, initial-scale=1" />
 				<Meta />
 				<Links />
+				{/* As a file it would hold up everything that is seen. */}
+				<style>{fontFaces}</style>
 			</head>
 			<body>
 				<ChakraProvider value={system}>{children}</ChakraProvider>

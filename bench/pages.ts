@@ -98,6 +98,8 @@ async function serveBare(): Promise<{ url: string; server: Server }> {
 	const app = express();
 	app.use(compression());
 	app.use(express.static(join(folder, "client"), { immutable: true, maxAge: "1y" }));
+	// A browser asks for it of its own accord; the bare page has none.
+	app.get("/favicon.ico", (_request, response) => void response.status(204).end());
 	app.use(createRequestListener({ build, mode: "production" }));
 	const server = createServer(app).listen(0, "127.0.0.1");
 	await once(server, "listening");
