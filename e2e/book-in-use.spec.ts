@@ -135,6 +135,7 @@ test("an ingredient is priced, renamed and merged, and the dishes follow", async
 	await page.goto("/book/goat-shoulder/cost");
 	await expect(page.getByRole("row", { name: /^goat shoulder/ })).toContainText("€20.00");
 	await page.goto("/book/ingredients/new?name=banana+shallots");
+	await page.getByLabel(/^It is/).selectOption("vegetable");
 	await page.getByRole("button", { name: /Add it/ }).click();
 	await expect(page.getByText("Not known yet; dishes with it say so.")).toBeVisible();
 	await page.getByLabel("Merge it into").selectOption("shallot");
@@ -172,6 +173,7 @@ test("a dish with an ingredient that nobody has described is free of nothing mor
 	page,
 }) => {
 	await page.goto("/book/ingredients/new?name=sea+beet");
+	await page.getByLabel(/^It is/).selectOption("vegetable");
 	await page.getByRole("button", { name: /Add it/ }).click();
 	await page.goto("/book/goat-shoulder/write");
 	await page.getByLabel(/^Line: 250 g carrots/).fill("250 g sea beet");

@@ -4,11 +4,12 @@ import { expect, type House, test } from "./house.ts";
 test.use({ houseOf: "heavy" });
 
 /** Ingredients that are taken in at once: some in every test, many in the soak. */
-const INGREDIENTS = Number(process.env.WT_HEAVY ?? 1500);
+const INGREDIENTS = Number(process.env.WT_HEAVY ?? 1000);
+const MANY = INGREDIENTS > 10_000;
 /** Dishes of a sitting, its covers, and kinds of pans there are. */
-const DISHES = INGREDIENTS > 10_000 ? 12 : 4;
-const COVERS = 1200;
-const KINDS = INGREDIENTS > 10_000 ? 40 : 12;
+const DISHES = MANY ? 12 : 2;
+const COVERS = MANY ? 1200 : 200;
+const KINDS = MANY ? 40 : 3;
 /** Between two looks at the health of the server, ms. */
 const EVERY_MS = 20;
 

@@ -95,6 +95,7 @@ test("when the database cannot be written nothing typed is lost, others read on,
 	house,
 }) => {
 	await openSupper(page);
+	await hydrated(page);
 	await page.getByLabel("Note for the kitchen").fill("Tide at nine");
 	const other = new Database(house.database);
 	other.exec("BEGIN IMMEDIATE");

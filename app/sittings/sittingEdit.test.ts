@@ -34,7 +34,7 @@ const addOf = (id: string) =>
 	pressed({ intent: "add", added: { id, recipeVersionId: supper.dishes[0]?.recipeVersionId ?? "" } });
 
 /** Changes the sitting and gives it as it is then. */
-async function after(version: number, asked: SittingAsked): Promise<Sitting> {
+async function changed(version: number, asked: SittingAsked): Promise<Sitting> {
 	await changeSitting(store, supper.id, version, "Ada", (now) => editedSitting(now, asked));
 	return readSitting(store.db, supper.id);
 }
@@ -52,33 +52,33 @@ async function staleEvents(asked: SittingAsked) {
 
 describe("dishes put on one after the other", () => {
 	it("both go on, though the second was pressed before the page came back", async () => {
-		const first = await after(supper.version, addOf("one"));
+		const first = await changed(supper.version, addOf("one"));
 		const onto = ontoChanged(addOf("two"), await staleEvents(addOf("two")));
-		const second = await after(first.version, onto as SittingAsked);
+		const second = await changed(first.version, onto as SittingAsked);
 		expect(second.dishes.map(({ id }) => id).slice(-2)).toEqual(["one", "two"]);
 	});
 
 	it("what is sent twice goes on once", async () => {
-		const first = await after(supper.version, addOf("one"));
+		const first = await changed(supper.version, addOf("one"));
 		const onto = ontoChanged(addOf("one"), await staleEvents(addOf("one")));
-		expect((await after(first.version, onto as SittingAsked)).dishes).toEqual(first.dishes);
+		expect((await changed(first.version, onto as SittingAsked)).dishes).toEqual(first.dishes);
 	});
 
 	it("keep what somebody else changed meanwhile, and what was typed beside it", async () => {
-		await after(supper.version, pressed({ details: { covers: 160 } }));
+		await changed(supper.version, pressed({ details: { covers: 160 } }));
 		const typed = pressed({ ...addOf("one"), details: { ...addOf("one").details, room: "Long barn" } });
 		const onto = ontoChanged(typed, await staleEvents(typed)) as SittingAsked;
-		const both = await after(supper.version + 1, onto);
+		const both = await changed(supper.version + 1, onto);
 		expect([both.covers, both.room, both.dishes.at(-1)?.id]).toEqual([160, "Long barn", "one"]);
 	});
 
 	it("are for a person to settle where both changed the same field", async () => {
-		await after(supper.version, pressed({ details: { covers: 160 } }));
+		await changed(supper.version, pressed({ details: { covers: 160 } }));
 		const typed = pressed({ ...addOf("one"), details: { ...addOf("one").details, covers: 200 } });
 		expect(ontoChanged(typed, await staleEvents(typed))).toBeNull();
 		const [dish] = supper.dishes;
 		const share = new Map([[dish?.id ?? "", { uptake: 0.1 }]]);
-		await after(supper.version + 1, pressed({ details: {}, shares: share }));
+		await changed(supper.version + 1, pressed({ details: {}, shares: share }));
 		const other = pressed({
 			...addOf("one"),
 			details: {},
@@ -102,15 +102,15 @@ describe("a dish taken off", () => {
 			...now,
 			dishes: [settled, ...now.dishes.slice(1)],
 		}));
-		const off = await after(
+		const off = await changed(
 			supper.version + 1,
 			pressed({ intent: "remove", subject: dish.id, shares: new Map() }),
 		);
 		expect(off.dishes.map(({ id }) => id)).not.toContain(dish.id);
-		const later = await after(off.version, pressed({ details: { covers: 150 }, shares: new Map() }));
+		const later = await changed(off.version, pressed({ details: { covers: 150 }, shares: new Map() }));
 		const [removed] = removedDishes(later, await lastEvents(store.db, later));
 		expect(removed).toMatchObject({ dish: settled, position: 0, who: "Ada" });
-		const back = await after(
+		const back = await changed(
 			later.version,
 			pressed({ details: {}, shares: new Map(), putBack: removed ?? null }),
 		);
@@ -120,7 +120,7 @@ describe("a dish taken off", () => {
 
 	it("has its name in the record", async () => {
 		const [dish] = supper.dishes;
-		await after(supper.version, pressed({ intent: "remove", subject: dish?.id ?? "" }));
+		await changed(supper.version, pressed({ intent: "remove", subject: dish?.id ?? "" }));
 		const names = await sittingNames(store.db, supper.id);
 		expect(names.get(dish?.id ?? "")).toMatch(/^[A-Z][a-z]+ /);
 		expect(names.get(dish?.recipeVersionId ?? "")).toMatch(/, no\. \d+$/);
@@ -128,8 +128,8 @@ describe("a dish taken off", () => {
 });
 
 it("called off, a sitting is put back on as it was", async () => {
-	const off = await after(supper.version, pressed({ intent: "callOff" }));
+	const off = await changed(supper.version, pressed({ intent: "callOff" }));
 	expect(off.calledOff).toBe(true);
-	const on = await after(off.version, pressed({ intent: "callOff" }));
+	const on = await changed(off.version, pressed({ intent: "callOff" }));
 	expect({ ...on, version: supper.version }).toEqual(supper);
 });

@@ -58,6 +58,31 @@ describe("when somebody was quicker", () => {
 		expect(change?.what).toBe("Goat shoulder, smoked paprika, white beans, uptake: 62 % → 70 %");
 	});
 
+	it("says what was settled in words, without a short name, and what came or went once", async () => {
+		const shown = await shownAfter(({ dishes: [first, second, ...rest] }) => ({
+			dishes: [
+				{
+					...(first as NonNullable<typeof first>),
+					panTypeId: "gn-1-1-100",
+					panWishes: [{ typeId: "gn-1-2-100", count: 2 }],
+					line: { share: 0.5 },
+					basis: "pans" as const,
+					panCount: 3,
+					colour: "oven" as const,
+					ahead: true,
+				},
+				...rest,
+				{ ...(second as NonNullable<typeof second>), id: "another" },
+			],
+		}));
+		const words = shown.map(({ what }) => what);
+		for (const what of words) expect(what).not.toMatch(/gn-1|\[object|undefined|another|true|null/);
+		expect(words.filter((what) => what.endsWith(": put on"))).toHaveLength(1);
+		expect(words.filter((what) => what.endsWith(": taken off"))).toHaveLength(1);
+		expect(words.join("; ")).toContain("pans settled: none → 2 × GN 1/2-100");
+		expect(words.join("; ")).toContain("the day it is cooked: as the card says → the day before");
+	});
+
 	it("says weights as weights", async () => {
 		const before = await readHouse(store.db);
 		const change = (liftLimit_g: number) =>

@@ -123,18 +123,31 @@ function valueWords(
 		return value === null ? "as the card says" : value ? "the day before" : "the same day";
 	if (value === null || value === "") return "none";
 	if (NAMED.has(field)) return names.get(String(value)) ?? "another";
-	if (field === "panWishes" && Array.isArray(value)) return wishesWords(value, names);
-	if (field === "line" && typeof value === "object") return lineWords(value as LiquidLine);
-	if (field === "basis") return BASIS_WORDS[String(value)] ?? String(value);
-	if (field === "colour") return COLOUR_WORDS[String(value)] ?? String(value);
-	if (field === "serviceAt" && typeof value === "number") return reading.clock(value);
-	if ((field === "uptake" || field === "spare") && typeof value === "number")
-		return `${Math.round(value * 100)} %`;
+	const own = OWN_WORDS[field];
+	if (own) return own(value as never, reading, names);
 	if (field.endsWith("_g") && typeof value === "number") return reading.mass(value / 1000);
+	return plainWords(value);
+}
+
+function plainWords(value: unknown): string {
 	if (Array.isArray(value)) return listWords(value);
 	if (typeof value === "boolean") return value ? "yes" : "no";
 	return typeof value === "object" ? "another" : String(value);
 }
+
+type Say<T> = (value: T, reading: Reading, names: ReadonlyMap<string, string>) => string;
+
+/** Fields whose values are said in a way of their own. */
+const OWN_WORDS: Readonly<Record<string, Say<never> | undefined>> = {
+	ahead: (ahead: boolean) => (ahead ? "the day before" : "the same day"),
+	panWishes: (wishes: readonly PanWish[], _reading, names) => wishesWords(wishes, names),
+	line: (line: LiquidLine) => lineWords(line),
+	basis: (basis: string) => BASIS_WORDS[basis] ?? basis,
+	colour: (way: string) => COLOUR_WORDS[way] ?? way,
+	serviceAt: (at: number, reading) => reading.clock(at),
+	uptake: (share: number) => `${Math.round(share * 100)} %`,
+	spare: (share: number) => `${Math.round(share * 100)} %`,
+};
 
 const BASIS_WORDS: Readonly<Record<string, string>> = {
 	covers: "covers",

@@ -49,7 +49,11 @@ export function paintedFirst(html: string): string {
 	});
 	return rest.replace(LIVELY, (_, nonce: string, code: string) => {
 		return `<script nonce="${nonce}">((nonce, begun) => {
-	const add = (name, fields) => document.head.append(Object.assign(document.createElement(name), { nonce, ...fields }));
+	const add = (name, fields) => {
+		const element = Object.assign(document.createElement(name), fields);
+		element.setAttribute("nonce", nonce);
+		document.head.append(element);
+	};
 	const begin = () => {
 		if (begun) return;
 		begun = true;
