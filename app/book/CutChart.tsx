@@ -49,7 +49,7 @@ export default function CutChart({ cuts, currency }: CutChartProps) {
 						domain={[up[0] ?? 0, up.at(-1) ?? 0]}
 						tickFormatter={(minor: number) => money(minor, currency)}
 					/>
-					<Scatter data={[...cuts]} shape={Point} isAnimationActive={false} />
+					<Scatter data={together(cuts, across, up)} shape={Point} isAnimationActive={false} />
 				</ScatterChart>
 			</ResponsiveContainer>
 		</div>
@@ -73,18 +73,71 @@ function steps(from: number, to: number, size: number): number[] {
 	return Array.from({ length: to - from + 1 }, (_, index) => (from + index) * size);
 }
 
+/** Cuts so near each other that their numbers would lie on one another. */
+export interface CutsTogether {
+	readonly numbers: readonly number[];
+	readonly own: boolean;
+	readonly minutes: number;
+	readonly portion_minor: number;
+}
+
+/** Nearer than this share of the chart, across and up, two numbers cannot be told apart. */
+const NEAR_ACROSS = 0.055;
+const NEAR_UP = 0.1;
+
+/** Cuts that lie on one another become one point with all their numbers, in the middle of them. */
+export function together(
+	cuts: readonly CutPoint[],
+	across: readonly number[],
+	up: readonly number[],
+): CutsTogether[] {
+	const [wide, high] = [spanOf(across), spanOf(up)];
+	const near = (cut: CutPoint, other: CutPoint) =>
+		Math.abs(cut.minutes - other.minutes) < NEAR_ACROSS * wide &&
+		Math.abs(cut.portion_minor - other.portion_minor) < NEAR_UP * high;
+	const groups: CutPoint[][] = [];
+	for (const cut of cuts) {
+		const touched = groups.filter((group) => group.some((other) => near(cut, other)));
+		for (const group of touched) groups.splice(groups.indexOf(group), 1);
+		groups.push([...touched.flat(), cut]);
+	}
+	return groups.map((group) => ({
+		numbers: group.map(({ number }) => number).sort((a, b) => a - b),
+		own: group.some(({ own }) => own),
+		minutes: mean(group.map(({ minutes }) => minutes)),
+		portion_minor: mean(group.map(({ portion_minor }) => portion_minor)),
+	}));
+}
+
+function spanOf(ticks: readonly number[]): number {
+	return (ticks.at(-1) ?? 0) - (ticks[0] ?? 0);
+}
+
+function mean(values: readonly number[]): number {
+	return values.reduce((sum, value) => sum + value, 0) / values.length;
+}
+
 interface PointProps {
 	readonly cx?: number | undefined;
 	readonly cy?: number | undefined;
-	readonly payload?: CutPoint | undefined;
+	readonly payload?: CutsTogether | undefined;
 }
 
+/** Half a point's height, and how much wider it is for each number more, px. */
+const HALF = 12;
+const MORE = 22;
+
 function Point({ cx = 0, cy = 0, payload }: PointProps) {
-	const own = payload?.own ?? false;
+	const { own = false, numbers = [] } = payload ?? {};
+	const half = HALF + ((numbers.length - 1) * MORE) / 2;
 	return (
 		<g transform={`translate(${cx} ${cy})`}>
-			<circle
-				r={12}
+			<rect
+				x={-half}
+				y={-HALF}
+				width={2 * half}
+				height={2 * HALF}
+				rx={HALF}
 				fill={own ? "var(--wt-colors-mahogany)" : "var(--wt-colors-sheet)"}
 				stroke={own ? "var(--wt-colors-mahogany)" : "var(--wt-colors-pan)"}
 				strokeWidth={2}
@@ -96,7 +149,7 @@ function Point({ cx = 0, cy = 0, payload }: PointProps) {
 				fontWeight={700}
 				fill={own ? "var(--wt-colors-on-mahogany)" : "var(--wt-colors-ink)"}
 			>
-				{payload?.number}
+				{numbers.join(", ")}
 			</text>
 		</g>
 	);

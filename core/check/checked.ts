@@ -137,7 +137,9 @@ function messageOf(error: ErrorObject): string {
 }
 
 function shown(value: unknown): string {
-	if (value === "") return "nothing";
+	if (value === "" || value === null) return "nothing";
+	if (Array.isArray(value)) return value.length === 0 ? "nothing" : entries(value.length);
+	if (typeof value === "object") return "something of several parts";
 	const text = typeof value === "string" ? `“${value}”` : JSON.stringify(value);
 	return text && text.length > 60 ? `${text.slice(0, 57)}…` : String(text);
 }
@@ -154,12 +156,24 @@ export function allowedBy(schema: Record<string, unknown>): string {
 		case "string":
 			return schema.maxLength === undefined ? "text" : `text of 1 to ${schema.maxLength} characters`;
 		case "array":
-			return "a list";
+			return listAllowed(schema);
 		case "boolean":
 			return "true or false";
 		default:
 			return "a complete entry";
 	}
+}
+
+function listAllowed({ minItems = 0, maxItems }: Record<string, unknown>): string {
+	if (typeof maxItems !== "number")
+		return typeof minItems === "number" && minItems > 0 ? "at least one entry" : "a list";
+	return typeof minItems === "number" && minItems > 0
+		? `${minItems} to ${entries(maxItems)}`
+		: `a list of up to ${entries(maxItems)}`;
+}
+
+function entries(count: number): string {
+	return `${count.toLocaleString("en-GB")} ${count === 1 ? "entry" : "entries"}`;
 }
 
 function numbersAllowed(schema: Record<string, unknown>): string {

@@ -141,6 +141,6 @@ function factsOf(way: WayToTender, { liftAt, timeZone }: BraiseDrawing, { volume
 		{ figure: wallClock(startBefore(liftAt, way.sure_min), timeZone).time, label: "in, at the latest" },
 		{ figure: durationWords(way.window_min), label: "until it falls apart" },
 		{ figure: volume(way.steam_l), label: "steamed away" },
-		{ figure: `${electricity_kWh.toFixed(1)} kWh`, label: `or ${gas_kWh.toFixed(0)} of gas` },
+		{ figure: `${electricity_kWh.toFixed(1)} kWh`, label: `or ${gas_kWh.toFixed(0)} kWh of gas` },
 	];
 }
