@@ -25,7 +25,7 @@ export {
 	readDrafts,
 	saveDraft,
 } from "./drafts.ts";
-export { eventsSince, type StoredEvent } from "./events.ts";
+export { eventsSince, newestEvent, type StoredEvent } from "./events.ts";
 export {
 	applyImport,
 	dropStage,

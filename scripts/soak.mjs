@@ -14,4 +14,6 @@ const env = {
 	WT_ATTACKS: process.env.WT_ATTACKS ?? "10000",
 	WT_HEAVY: process.env.WT_HEAVY ?? "20000",
 };
-process.exit(run("npx", ["playwright", "test", "--grep", "kill -9|hostile requests|heavy work"], { env }));
+process.exit(
+	run("npx", ["playwright", "test", "--workers=1", "--grep", "kill -9|hostile requests|heavy work"], { env }),
+);

@@ -1,6 +1,6 @@
 import { Refusal } from "#core/check";
 import { measuresOf } from "#core/quantity";
-import { applyImport, dropStage, freeRecipeId, readStage, saveDraft } from "#db";
+import { applyImport, dropStage, freeRecipeId, newestEvent, readStage, saveDraft } from "#db";
 import type { Told } from "#server";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 import { changeField } from "./draftEdits.ts";
@@ -55,6 +55,7 @@ export async function takeIn(
 	told: Told,
 ): Promise<NotTaken | null> {
 	const stage = await foundOr404(readStage(store.db, id), "file that is held");
+	const newest = await newestEvent(store.db);
 	const understood = await understand(store.db, stage);
 	if (understood.kind === "none") return { problem: understood.why, status: 400 };
 	if (understood.kind === "drafts") {
@@ -67,7 +68,9 @@ export async function takeIn(
 			await applyImport(
 				store,
 				async (tx) => {
-					const plan = await planOfStage(tx, stage);
+					// Nobody else can write meanwhile, so it is only read again where somebody has.
+					const isSame = (await newestEvent(tx)) === newest;
+					const plan = isSame ? understood.plan : await planOfStage(tx, stage);
 					if (signatureOf(plan) !== signature) throw new OtherPlan();
 					return plan;
 				},

@@ -1,8 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { ActLink, Figure, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { ActLink, Figure, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { heavily } from "../ui/server/heavily.ts";
+import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/today.route";
 import { SittingCard } from "./SittingCard.tsx";
 
@@ -23,7 +24,7 @@ const Columns = chakra("div", {
 });
 
 export default function Today({ loaderData }: Route.ComponentProps) {
-	const { next, days, sittings, begun, today } = loaderData;
+	const { next, days, sittings, begun, today, more } = loaderData;
 	return (
 		<Page>
 			<chakra.div display="flex" flexWrap="wrap" alignItems="baseline" gap="4px 16px">
@@ -47,6 +48,12 @@ export default function Today({ loaderData }: Route.ComponentProps) {
 					{sittings.map((sitting) => (
 						<SittingCard key={sitting.id} sitting={sitting} />
 					))}
+					{more > 0 ? (
+						<Note>
+							{counted(more, "sitting")} more in the next days: too many to be planned here at once. They
+							stand under <Link to="/sittings">Sittings</Link>.
+						</Note>
+					) : null}
 				</chakra.div>
 			</Columns>
 		</Page>

@@ -4,14 +4,20 @@ import { plannedSittings } from "../ui/server/planned.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { DAYS_AHEAD, todayView } from "./today.view.ts";
 
+/** Dishes that the first page plans, the soonest sittings first; what is further off is only counted. */
+export const MOST_DISHES = 60;
+
 /** What comes in the next days, planned. */
 export async function todayPage({ store, reading, house }: HouseVisit) {
 	const start = onDay(reading.now, house.timeZone, 0);
 	const end = onDay(reading.now, house.timeZone, 0, DAYS_AHEAD);
-	const sittings = await readSittings(store.db, start, end);
-	const { kitchen, planned } = await plannedSittings(
-		store.db,
-		sittings.filter(({ calledOff }) => !calledOff),
-	);
-	return todayView(planned, kitchen, reading);
+	const coming = (await readSittings(store.db, start, end)).filter(({ calledOff }) => !calledOff);
+	let dishes = 0;
+	const tooMany = coming.findIndex((sitting, index) => {
+		dishes += Math.max(1, sitting.dishes.length);
+		return index > 0 && dishes > MOST_DISHES;
+	});
+	const soonest = tooMany === -1 ? coming : coming.slice(0, tooMany);
+	const { kitchen, planned } = await plannedSittings(store.db, soonest);
+	return { ...todayView(planned, kitchen, reading), more: coming.length - soonest.length };
 }
