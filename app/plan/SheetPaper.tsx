@@ -124,39 +124,54 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 					</ul>
 				</chakra.div>
 			) : null}
-			<h2>Allergens</h2>
-			<p>{sheet.allergens.join("; ")}.</p>
-			<h2>Mind</h2>
-			<ul>
-				{sheet.cautions.map((text) => (
-					<li key={text}>{text}</li>
-				))}
-				<li>{sheet.code}</li>
-			</ul>
-			<h2>Write down what really happened</h2>
-			<chakra.ul
-				display="grid"
-				gridTemplateColumns="repeat(3, 1fr)"
-				gap="7mm 6mm"
-				paddingTop="4mm"
-				breakInside="avoid"
-			>
-				{[
-					"Weight in",
-					"Trim",
-					"Weight out",
-					"In the oven at",
-					"Tender at",
-					"Liquid left",
-					"Core at service",
-					"Cook",
-					"Next time",
-				].map((label) => (
-					<chakra.li key={label} borderTop="1px solid black">
-						{label}
-					</chakra.li>
-				))}
-			</chakra.ul>
+			{/* What closes the sheet stays together: no page of its own for three lines. */}
+			<chakra.div breakInside="avoid">
+				<chakra.div
+					display="grid"
+					gap="0 8mm"
+					gridTemplateColumns={{ base: "minmax(0,1fr)", md: "minmax(0,3fr) minmax(0,4fr)" }}
+					_print={{ gridTemplateColumns: "3fr 4fr" }}
+					breakInside="avoid"
+				>
+					<div>
+						<h2>Allergens</h2>
+						<p>{sheet.allergens.join("; ")}.</p>
+					</div>
+					<div>
+						<h2>Mind</h2>
+						<ul>
+							{sheet.cautions.map((text) => (
+								<li key={text}>{text}</li>
+							))}
+							<li>{sheet.code}</li>
+						</ul>
+					</div>
+				</chakra.div>
+				<h2>Write down what really happened</h2>
+				<chakra.ul
+					display="grid"
+					gridTemplateColumns="repeat(3, 1fr)"
+					gap="7mm 6mm"
+					paddingTop="4mm"
+					breakInside="avoid"
+				>
+					{[
+						"Weight in",
+						"Trim",
+						"Weight out",
+						"In the oven at",
+						"Tender at",
+						"Liquid left",
+						"Core at service",
+						"Cook",
+						"Next time",
+					].map((label) => (
+						<chakra.li key={label} borderTop="1px solid black">
+							{label}
+						</chakra.li>
+					))}
+				</chakra.ul>
+			</chakra.div>
 		</>
 	);
 }

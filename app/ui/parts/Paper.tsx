@@ -59,12 +59,12 @@ export function GuestNotes({ note, guests = [] }: GuestNotesProps) {
 					{note}
 				</chakra.p>
 			)}
-			{guests.map((words) => (
-				<p key={words}>
+			{guests.length === 0 ? null : (
+				<p>
 					<b>Guests: </b>
-					{words}
+					{guests.join("; ")}.
 				</p>
-			))}
+			)}
 		</chakra.div>
 	);
 }
@@ -114,14 +114,14 @@ export function PaperMethod({ steps }: { readonly steps: readonly StepView[] }) 
 	return (
 		<>
 			<h2>Method</h2>
-			<ol>
+			<chakra.ol _print={{ columnCount: 2, columnGap: "8mm" }}>
 				{steps.map((step) => (
-					<chakra.li key={step.text} marginBottom="2mm">
+					<chakra.li key={step.text} marginBottom="2mm" breakInside="avoid">
 						<b>{step.place}</b> ({[step.station, step.minutes].filter(Boolean).join(", ")}). {step.text}
 						{step.check ? ` Look for: ${step.check}` : ""} {step.caution ? <b>Mind: {step.caution}</b> : null}
 					</chakra.li>
 				))}
-			</ol>
+			</chakra.ol>
 		</>
 	);
 }
