@@ -79,7 +79,8 @@ async function neededFor(db: Reader, id: string): Promise<string[]> {
 	return [...needed];
 }
 
-async function readIngredientEntries(db: Reader): Promise<IngredientEntry[]> {
+/** Every ingredient with its prices, as a file has them. */
+export async function readIngredientEntries(db: Reader): Promise<IngredientEntry[]> {
 	const [rows, prices] = await Promise.all([
 		db.select().from(ingredient).orderBy(asc(ingredient.id)),
 		db.select().from(ingredientPrice).orderBy(asc(ingredientPrice.from), asc(ingredientPrice.id)),

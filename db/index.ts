@@ -32,6 +32,7 @@ export {
 	MOST_HELD,
 	MOST_HELD_LENGTH,
 	readBookFile,
+	readIngredientEntries,
 	readStage,
 	type StageRow,
 	stageImport,

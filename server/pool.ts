@@ -59,6 +59,8 @@ const YIELDS = 10;
 const IDLE_MS = 60_000;
 /** A thread may hold so much before it is ended, MB. */
 const MOST_MEMORY_MB = 1024;
+/** And so much of what it lets go of at once: more makes it no quicker, MB. */
+const YOUNG_MB = 16;
 
 /** Threads for whatever takes long, so that the thread that answers stays free to answer. */
 export class HeavyPool {
@@ -77,12 +79,12 @@ export class HeavyPool {
 				maxThreads,
 				niceIncrement,
 				idleTimeout: IDLE_MS,
-				resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB },
+				resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB, maxYoungGenerationSizeMb: YOUNG_MB },
 			});
 		this.#lanes = {
 			plans: lane(1, Math.max(2, availableParallelism() - 1)),
-			searches: lane(0, 1, YIELDS),
-			files: lane(0, 1, YIELDS),
+			searches: lane(1, 1, YIELDS),
+			files: lane(1, 1, YIELDS),
 		};
 	}
 

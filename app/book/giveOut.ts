@@ -1,5 +1,5 @@
 import { BookFile, ingredientsToCsv, pricesToCsv, toJsonLd, toMarkdown } from "#core/exchange";
-import { readBookFile, readIngredients, readRecipe } from "#db";
+import { readBookFile, readIngredientEntries, readIngredients, readRecipe } from "#db";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 
 /** A file that goes out, by its name and ending. */
@@ -21,7 +21,7 @@ async function textOf(visit: HouseVisit, name: string, ending: string): Promise<
 		case "schema.json":
 			return name === "book" ? pretty(BookFile) : undefined;
 		case "csv": {
-			const { ingredients } = await readBookFile(db);
+			const ingredients = await readIngredientEntries(db);
 			if (name === "ingredients") return ingredientsToCsv(ingredients);
 			return name === "prices" ? pricesToCsv(ingredients) : undefined;
 		}
