@@ -123,13 +123,15 @@ interface PointProps {
 	readonly payload?: CutsTogether | undefined;
 }
 
-/** Half a point's height, and how much wider it is for each number more, px. */
+/** Half a point's height, the width of a character in it, and the room at both its ends, px. */
 const HALF = 12;
-const MORE = 22;
+const CHARACTER = 7.6;
+const ENDS = 14;
 
 function Point({ cx = 0, cy = 0, payload }: PointProps) {
 	const { own = false, numbers = [] } = payload ?? {};
-	const half = HALF + ((numbers.length - 1) * MORE) / 2;
+	const words = numbers.join(", ");
+	const half = Math.max(HALF, (words.length * CHARACTER + ENDS) / 2);
 	return (
 		<g transform={`translate(${cx} ${cy})`}>
 			<rect
@@ -149,7 +151,7 @@ function Point({ cx = 0, cy = 0, payload }: PointProps) {
 				fontWeight={700}
 				fill={own ? "var(--wt-colors-on-mahogany)" : "var(--wt-colors-ink)"}
 			>
-				{numbers.join(", ")}
+				{words}
 			</text>
 		</g>
 	);
