@@ -78,6 +78,7 @@ test("when the connection is gone nothing typed is lost, and it is saved once it
 	context,
 }) => {
 	await openSupper(page);
+	await hydrated(page);
 	await page.getByLabel("Note for the kitchen").fill("Lamp at eight");
 	await context.setOffline(true);
 	await page.getByRole("button", { name: /Save/ }).last().click();

@@ -1,55 +1,25 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import isEqual from "fast-deep-equal";
 import { useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { type BraiseGiven, type PansThrough, pansThrough } from "#core/braise";
-import { readBraise } from "#core/cases";
-import { Refusal } from "#core/check";
-import { shapeOfSizes } from "#core/pans";
+import type { BraiseGiven, PansThrough } from "#core/braise";
 import { durationWords } from "#core/time";
-import { readPanTypes } from "#db";
 import { labAddress } from "../ui/forms/labAddress.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
-import { visitOf } from "../ui/server/visit.ts";
+import { heavily } from "../ui/server/heavily.ts";
 import { measuresIn } from "../ui/words/measures.ts";
 import { useBraiseWorker } from "../workers/useBraiseWorker.ts";
 import type { Route } from "./+types/lab.route";
 import { LabControls } from "./LabControls.tsx";
 import { LabPanSheet } from "./LabPanSheet.tsx";
-import { changedPan, FIRST_PANS, givenOf, type LabPan, labPanOf } from "./labPan.ts";
+import { changedPan, givenOf, type LabPan, labPanOf, MOST_PANS, NAMES } from "./labPan.ts";
 import { againstFirst, oldClaimWords } from "./labWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Lab" }];
 
-/** So many stand side by side. */
-const MOST_PANS = 3;
-const NAMES = ["A", "B", "C"] as const;
-
-export async function loader({ context, request }: Route.LoaderArgs) {
-	const { store, reading } = await visitOf(context);
-	const asked = new URL(request.url).searchParams.getAll("pan").slice(0, MOST_PANS);
-	const read = readPans(asked);
-	const pans = read.pans.length > 0 ? read.pans : FIRST_PANS.map(givenOf);
-	const kinds = (await readPanTypes(store.db))
-		.filter(({ use, retired }) => use === "braise" && !retired)
-		.map((row) => ({ name: row.name, shape: shapeOfSizes(row) }));
-	return { pans, through: pansThrough(pans), kinds, units: reading.units, wrong: read.wrong };
-}
-
-/** The pans an address tells of; one that cannot be is left out and named. */
-function readPans(asked: readonly string[]): { pans: BraiseGiven[]; wrong: string[] } {
-	const pans: BraiseGiven[] = [];
-	const wrong: string[] = [];
-	for (const [index, text] of asked.entries()) {
-		try {
-			pans.push(readBraise(JSON.parse(text)));
-		} catch (error) {
-			if (!(error instanceof Refusal || error instanceof SyntaxError)) throw error;
-			const why = error instanceof Refusal ? error.message : "what was given is no pan";
-			wrong.push(`Pan ${NAMES[index]} of the address was left out: ${why}.`);
-		}
-	}
-	return { pans, wrong };
+export function loader({ context, request }: Route.LoaderArgs) {
+	const asked = new URL(request.url).searchParams.getAll("pan");
+	return heavily(context, "lab", { asked }, request);
 }
 
 /** While the pieces are still warming up: there is something to see in the cut, minutes. */

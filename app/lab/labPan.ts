@@ -56,6 +56,10 @@ export const LIMITS = {
 	coverOff_min: { low: 0, high: 300 },
 } as const;
 
+/** So many pans stand side by side, and what they are called. */
+export const MOST_PANS = 3;
+export const NAMES = ["A", "B", "C"] as const;
+
 /** The lab is opened with these: one piece thick, one thin. */
 export const FIRST_PANS: readonly LabPan[] = [70, 45].map((thickness_mm) => ({
 	cut: "goatShoulder",

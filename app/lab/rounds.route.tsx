@@ -1,15 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
-import { data, Form, Link, redirect } from "react-router";
+import { data, Form, Link, type RouterContextProvider, redirect } from "react-router";
 import { oneOf } from "#core/check";
-import { memoise } from "#core/memoise";
-import { ANSWERS, QUANTITIES, type Question, recordOf, roundOf } from "#core/training";
+import { ANSWERS, QUANTITIES, type Question, recordOf } from "#core/training";
 import { addTrainingAnswers, readTrainingAnswers } from "#db";
 import { BraiseCurve } from "../ui/drawings/BraiseCurve.tsx";
 import { readForm } from "../ui/forms/form.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
+import { heavily } from "../ui/server/heavily.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/rounds.route";
 import { elapsed } from "./labWords.ts";
@@ -37,11 +37,13 @@ function placeOf(request: Request): Place | null {
 		: null;
 }
 
-/** A round is drawn for the question, again for the answer, and again for its reason. */
-const roundOnce = memoise<number, Question[]>(20);
-
-function questionAt({ seed, position }: Place): Question | undefined {
-	return roundOnce(seed, () => roundOf(seed, IN_ROUND))[position - 1];
+async function questionAt(
+	context: Readonly<RouterContextProvider>,
+	request: Request,
+	{ seed, position }: Place,
+): Promise<Question | undefined> {
+	const round = await heavily(context, "trainingRound", { seed, of: IN_ROUND }, request);
+	return round[position - 1];
 }
 
 /** The round after the last one: rounds that follow each other come to ask every kind. */
@@ -58,7 +60,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 	const last = answered.at(-1)?.seed;
 	if (!place) throw redirect(newRound(last));
 	const { seed, position } = place;
-	const question = questionAt(place);
+	const question = await questionAt(context, request, place);
 	if (!question) throw redirect(newRound(last));
 	const here = answered.filter((round) => round.seed === seed && round.position === position);
 	const said = Object.fromEntries(here.map((round) => [round.quantity, round.said])) as Partial<Said>;
@@ -83,7 +85,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 	const { store, who } = await visitOf(context);
 	const form = await formOf(request);
 	const place = placeOf(request);
-	const question = place ? questionAt(place) : undefined;
+	const question = place ? await questionAt(context, request, place) : undefined;
 	if (!place || !question) throw data({ missing: "round" }, { status: 404 });
 	const read = readForm(AnswersForm, form);
 	if ("wrong" in read) return data(read, { status: 400 });

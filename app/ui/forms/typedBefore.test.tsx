@@ -22,6 +22,7 @@ function Form({ heard }: { readonly heard: (name: string, value: string) => void
 			</select>
 			<input type="checkbox" name="described" />
 			<input name="room" defaultValue="Hall" />
+			<input type="file" name="file" />
 		</form>
 	);
 }
@@ -33,6 +34,14 @@ describe("what is typed before the page is taken over", () => {
 		const heard = vi.fn();
 		document.body.innerHTML = renderToString(<Form heard={heard} />);
 		control<HTMLInputElement>("covers").value = "160";
+		const file = control<HTMLInputElement>("file");
+		// As a browser does: it says a name, and lets nobody write one.
+		Object.defineProperty(file, "value", {
+			get: () => "C:\\fakepath\\book.json",
+			set: () => {
+				throw new DOMException("a file is chosen by hand", "InvalidStateError");
+			},
+		});
 		const putBack = keepTypedBefore(document);
 		const note = control<HTMLTextAreaElement>("note");
 		note.value = "Speeches at eight.";

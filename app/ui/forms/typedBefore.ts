@@ -1,6 +1,7 @@
 type Control = HTMLInputElement | HTMLTextAreaElement | HTMLSelectElement;
 
-const CONTROLS = "input:not([type=hidden]), textarea, select";
+/** A file that was chosen stays chosen, and nobody else may choose one. */
+const CONTROLS = "input:not([type=hidden]):not([type=file]), textarea, select";
 
 /**
  * Keeps what is typed and chosen before the page's scripts have taken it over: taking over puts some
