@@ -133,3 +133,9 @@ it("called off, a sitting is put back on as it was", async () => {
 	const on = await changed(off.version, pressed({ intent: "callOff" }));
 	expect({ ...on, version: supper.version }).toEqual(supper);
 });
+
+it("called off twice at once is called off, and the second is told", async () => {
+	const callOff = pressed({ intent: "callOff" });
+	await changed(supper.version, callOff);
+	expect(ontoChanged(callOff, await staleEvents(callOff))).toBeNull();
+});

@@ -49,6 +49,8 @@ export function editedSitting(now: Sitting, asked: SittingAsked): Sitting {
  */
 export function ontoChanged(asked: SittingAsked, events: readonly StoredEvent[]): SittingAsked | null {
 	const since = changedSince(events);
+	// The button turns it round: pressed again, it would undo what was just done.
+	if (asked.intent === "callOff" && since.has("calledOff")) return null;
 	const details: Record<string, unknown> = { ...asked.details };
 	const shares = new Map(
 		[...asked.shares].map(([id, share]) => [id, { ...share } as Record<string, unknown>]),
