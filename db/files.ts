@@ -3,7 +3,7 @@ export function isFile(url: string): boolean {
 	return url.startsWith("file:");
 }
 
-/** Path of the file at an address. */
+/** Path of the file at an address; the address of a server as it is. */
 export function pathOf(url: string): string {
 	return url.replace(/^file:/, "");
 }

@@ -37,6 +37,7 @@ export {
 	type StageRow,
 	stageImport,
 } from "./exchange.ts";
+export { isFile, pathOf } from "./files.ts";
 export { ensureHouse } from "./house.ts";
 export {
 	addIngredient,

@@ -5,7 +5,7 @@ import express, { type Express } from "express";
 import { pino } from "pino";
 import { pinoHttp } from "pino-http";
 import { RouterContextProvider, type ServerBuild } from "react-router";
-import type { Store } from "#db";
+import { pathOf, type Store } from "#db";
 import { type Config, readConfig } from "./config.ts";
 import { comesFromOrigins, keptNowhere, knownRequests } from "./doors.ts";
 import { keepCopies } from "./keepCopies.ts";
@@ -85,9 +85,7 @@ export async function start(): Promise<void> {
 		process.once("disconnect", () => void stop(server, store, pool));
 		keepCopies(config, (line) => console.error(`No copy of the database was made: ${line}`));
 		console.log(`Wide Table: http://${config.HOST}:${config.PORT}/`);
-		console.log(
-			`Data: ${config.DATABASE_URL.startsWith("file:") ? config.DATABASE_URL.slice(5) : config.DATABASE_URL}`,
-		);
+		console.log(`Data: ${pathOf(config.DATABASE_URL)}`);
 	});
 	server.once("error", (error) => {
 		console.error(`Cannot start. ${whyNotListening(error, config)}`);

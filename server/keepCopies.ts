@@ -1,7 +1,7 @@
 import { spawn } from "node:child_process";
 import { statSync } from "node:fs";
 import { join } from "node:path";
-import { copiesIn } from "#db";
+import { copiesIn, isFile } from "#db";
 import { type Config, copiesFolder } from "./config.ts";
 
 const HOUR_MS = 3_600_000;
@@ -15,7 +15,7 @@ const LOOK_MS = HOUR_MS / 4;
  * @param said gets what went wrong, one line a time
  */
 export function keepCopies(config: Config, said: (line: string) => void): void {
-	if (config.WT_COPIES_EVERY_H === 0 || !config.DATABASE_URL.startsWith("file:")) return;
+	if (config.WT_COPIES_EVERY_H === 0 || !isFile(config.DATABASE_URL)) return;
 	const look = async () => {
 		if (await isDue(copiesFolder(config), config.WT_COPIES_EVERY_H, Date.now())) copy(said);
 	};

@@ -11,21 +11,27 @@ export interface DishAsked {
 	readonly search: string;
 }
 
-/** The long table of one dish, as it is or on trial. */
-export async function longTablePage(visit: HouseVisit, { sittingId, dishId, search }: DishAsked) {
-	const { db } = visit.store;
-	const sitting = await foundOr404(readSitting(db, sittingId), "sitting");
-	const [dishes, panTypes] = await Promise.all([withRecipes(db, sitting.dishes), readPanTypes(db)]);
+/** The sitting that is asked about with its dishes, the kitchen they need, and the trial, where there is one. */
+export async function askedTable({ store, house, reading }: HouseVisit, { sittingId, search }: DishAsked) {
+	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
+	const dishes = await withRecipes(store.db, sitting.dishes);
 	const kitchen = await readKitchen(
-		db,
+		store.db,
 		dishes.map(({ recipe }) => recipe),
 	);
+	const address = new URLSearchParams(search);
+	const read = hasTrial(address) ? readTrial(address, house.timeZone, reading.units) : null;
+	return { sitting, dishes, kitchen, address, read, trial: read && "value" in read ? read.value : null };
+}
+
+/** The long table of one dish, as it is or on trial. */
+export async function longTablePage(visit: HouseVisit, asked: DishAsked) {
+	const { dishId } = asked;
+	const { sitting, dishes, kitchen, address, read, trial } = await askedTable(visit, asked);
+	const panTypes = await readPanTypes(visit.store.db);
 	if (!dishes.some((dish) => dish.id === dishId)) {
 		throw data({ missing: "dish on this sitting" }, { status: 404 });
 	}
-	const address = new URLSearchParams(search);
-	const read = hasTrial(address) ? readTrial(address, visit.house.timeZone, visit.reading.units) : null;
-	const trial = read && "value" in read ? read.value : null;
 	const serviceAt = trial?.sitting.serviceAt ?? sitting.serviceAt;
 	return longTableView({
 		visit: { ...visit, reading: visit.reading.towards(serviceAt) },

@@ -1,27 +1,17 @@
 import { Refusal } from "#core/check";
 import { onePanMore, type PanSaving, type SizedDish, sizeDish } from "#core/plan";
 import { cookedRecipe, orderOf } from "#core/sitting";
-import { type DishWithRecipe, readKitchen, readSitting, withRecipes } from "#db";
+import type { DishWithRecipe } from "#db";
 import { choosePansTogether } from "../ui/server/planned.server.ts";
-import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
+import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
-import type { DishAsked } from "./longTablePage.ts";
-import { hasTrial, readTrial } from "./trial.ts";
+import { askedTable, type DishAsked } from "./longTablePage.ts";
 
 /** What one more pan of each kind would save this sitting, in sentences. */
-export async function morePansPage(
-	{ store, house, reading }: HouseVisit,
-	{ sittingId, dishId, search }: DishAsked,
-) {
-	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
-	const dishes = await withRecipes(store.db, sitting.dishes);
-	const kitchen = await readKitchen(
-		store.db,
-		dishes.map(({ recipe }) => recipe),
-	);
-	const address = new URLSearchParams(search);
-	const read = hasTrial(address) ? readTrial(address, house.timeZone, reading.units) : null;
-	const trial = read && "value" in read ? read.value : null;
+export async function morePansPage(visit: HouseVisit, asked: DishAsked) {
+	const { dishId } = asked;
+	const { reading } = visit;
+	const { sitting, dishes, kitchen, trial } = await askedTable(visit, asked);
 	const tried = { ...sitting, ...trial?.sitting };
 	const sized = dishes.flatMap((stored) => {
 		const dish = stored.id === dishId ? { ...stored, ...trial?.dish } : stored;
