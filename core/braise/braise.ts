@@ -150,7 +150,7 @@ function leaks({ lid, heat }: BraiseGiven): boolean {
 	return isInOven({ heat } as BraiseGiven) && lid !== "open" && lid !== "sealed";
 }
 
-function warmer({ heat, resets = [] }: BraiseGiven, by_C: number): Partial<BraiseGiven> {
+export function warmer({ heat, resets = [] }: BraiseGiven, by_C: number): Partial<BraiseGiven> {
 	if (heat.kind === "hob") return { heat: { ...heat, off_K: (heat.off_K ?? 0) + by_C } };
 	return {
 		heat: { ...heat, set_C: heat.set_C + by_C },

@@ -20,6 +20,7 @@ export { CALIBRATED } from "./calibrated.ts";
 export { minutesToBeSure, RANGE_END, type StillToGo, stillToGo, USUAL_CONFIDENCE } from "./confidence.ts";
 export { CUT_GROUPS, type CutGroup, cutFactor } from "./cutFactors.ts";
 export { type OvenEnergy, ovenEnergy } from "./energy.ts";
+export { heatThrough, minutesUntil } from "./heatThrough.ts";
 export { likelyMinutes } from "./likelyMinutes.ts";
 export { type OldClaims, oldClaimsOf } from "./oldClaims.ts";
 export { type PansThrough, pansThrough } from "./pansThrough.ts";

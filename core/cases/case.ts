@@ -1,6 +1,9 @@
 import { Type } from "@sinclair/typebox";
 import { braise } from "../braise/index.ts";
-import { Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
+import { Carried, carriedMinutes } from "../carry/index.ts";
+import { Celsius, Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
+import { ChillGiven, minutesTo } from "../chill/index.ts";
+import { checkedOvenDay, solveOvens } from "../day/index.ts";
 import {
 	HEADSPACE_LID_MM,
 	LIFT_LIMIT_KG,
@@ -10,6 +13,7 @@ import {
 	Piece,
 	panFit,
 } from "../pans/index.ts";
+import { equivalentMinutes, Lethality } from "../safety/index.ts";
 import { Reduction, reduce, Thickening, thicken } from "../sauce/index.ts";
 import { ScaleLine, ScaleTo, scaleLines } from "../scaling/index.ts";
 import { SEAR_GAP_MM, searPlan } from "../sear/index.ts";
@@ -66,6 +70,11 @@ const SearGiven = Type.Object({
 	film_mm: Type.Optional(Type.Number({ minimum: 0, maximum: 20, allowed: "a film from 0 to 20 mm" })),
 });
 
+const Chill = Type.Composite([
+	ChillGiven,
+	Type.Object({ to_C: Type.Array(Celsius, { minItems: 1, maxItems: 20, allowed: "1 to 20 temperatures" }) }),
+]);
+
 /** Film under each load where a case does not say, mm. */
 const CASE_FILM_MM = 1;
 
@@ -114,6 +123,13 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 	},
 	reduce: (given) => reduce(checked(Reduction, given)),
 	thicken: (given) => thicken(checked(Thickening, given)),
+	schedule: (given) => solveOvens(checkedOvenDay(given)),
+	chill: (given) => {
+		const { to_C, ...asked } = checked(Chill, given);
+		return { minutesTo: minutesTo(asked, to_C) };
+	},
+	lethality: (given) => ({ equivalent_min: equivalentMinutes(checked(Lethality, given)) }),
+	carry: (given) => ({ minutes: carriedMinutes(checked(Carried, given)) }),
 };
 
 /**

@@ -5,7 +5,7 @@ import { Refusal } from "../check/index.ts";
 import { calculate } from "./index.ts";
 
 /** Questions that are answered, one of each calculation and more: what is asked of the product from outside. */
-const QUESTIONS = ["yield", "scale", "pans", "sear", "sauce", "braise"].flatMap((name) => {
+const QUESTIONS = ["yield", "scale", "pans", "sear", "sauce", "braise", "schedule"].flatMap((name) => {
 	const read: { calc: string; given: Record<string, unknown>; expect: object }[] = JSON.parse(
 		readFileSync(`cases/${name}.json`, "utf8"),
 	);

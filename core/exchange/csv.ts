@@ -2,6 +2,7 @@ import type { TSchema } from "@sinclair/typebox";
 import Papa from "papaparse";
 import { checked, fits, Refusal, refuse } from "../check/index.ts";
 import { readNumber, written } from "../quantity/index.ts";
+import { asTable } from "./asTable.ts";
 import { IngredientEntry } from "./BookFile.ts";
 import { type BookRead, MOST_ENTRIES, type NotRead, type Placed } from "./readBookText.ts";
 
@@ -40,15 +41,6 @@ export function pricesToCsv(ingredients: readonly IngredientEntry[]): string {
 		prices.map(({ pack_g, price_minor, from }) => [id, pack_g, price_minor, new Date(from).toISOString()]),
 	);
 	return asTable(PRICE_COLUMNS, rows);
-}
-
-/** By this mark spreadsheets know that a table is UTF-8. */
-const MARK = "\uFEFF";
-
-function asTable(columns: readonly string[], data: readonly (string | number)[][]): string {
-	return (
-		MARK + Papa.unparse({ fields: [...columns], data: [...data] }, { newline: "\n", escapeFormulae: true })
-	);
 }
 
 /** What stands in a cell for nothing: an empty one says nothing at all. */

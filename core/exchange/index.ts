@@ -1,3 +1,4 @@
+export { asTable } from "./asTable.ts";
 export {
 	BookFile,
 	emptyBook,

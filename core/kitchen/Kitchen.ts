@@ -1,13 +1,22 @@
 import type { Oven } from "../ovens/index.ts";
 import { areaOf, insideAt, type PanType } from "../pans/index.ts";
 import type { AllergenListKey, Ingredient, Preparation } from "../recipe/index.ts";
-import type { HouseCodeKey } from "../safety/index.ts";
+import type { HouseCode } from "../safety/index.ts";
 import type { WorkingHours } from "../time/index.ts";
+import type { Cooler } from "./Cooler.ts";
 
 /** A pan or pot over heat. */
 export interface Vessel extends PanType {
 	/** Heat of its own that reaches it, kW; absent where it stands on a burner of the hob. */
 	readonly heat_kW?: number | undefined;
+}
+
+/** Insulated boxes of a kind, each for three GN 1/1-100. */
+export interface CarryBox {
+	readonly id: string;
+	readonly name: string;
+	readonly count: number;
+	readonly loses_W_per_K: number;
 }
 
 /** What the kitchen has. */
@@ -20,6 +29,10 @@ export interface Equipment {
 	readonly searPans: readonly Vessel[];
 	/** Pots beside the round braising pans and the searing pans in which a sauce is finished. */
 	readonly pots: readonly Vessel[];
+	/** Where what is made ahead is cooled; none counted where it is left out. */
+	readonly coolers?: readonly Cooler[];
+	/** Insulated boxes in which food is carried elsewhere; none counted where it is left out. */
+	readonly boxes?: readonly CarryBox[];
 	readonly burners: number;
 	/** Heat of one burner that reaches the pot, kW. */
 	readonly hobPower_kW: number;
@@ -29,7 +42,8 @@ export interface Equipment {
 export interface HousePolicy {
 	readonly headspace_mm: number;
 	readonly liftLimit_kg: number;
-	readonly houseCode: HouseCodeKey;
+	/** The limits it works to: one of the presets, or its own. */
+	readonly code: HouseCode;
 	readonly timeZone: string;
 	readonly hours: WorkingHours;
 	/** The list of allergens the house declares by. */

@@ -44,13 +44,14 @@ const HOUSE = {
 	saltHigh: 1.2,
 	confidence: 90,
 	altitude_m: 12,
+	...{ chilled_days: 4, frozen_days: 60, opened_days: 1 },
 	burners: 4,
 	hobPower_kW: 3.5,
 };
 
 const panOf = (typed: object) => panFields(checked(PanEntry, typed));
 const ovenOf = (typed: object) => ovenFields(checked(OvenEntry, typed));
-const houseOf = (typed: object) => houseFields(checked(HouseEntry, typed), ["wide"]);
+const houseOf = (typed: object) => houseFields(checked(HouseEntry, typed), ["wide"], ["blast90"]);
 
 /** The fields that are refused, each with its sentence. */
 function refusedBy(read: (typed: object) => unknown, typed: object): Record<string, string> {
@@ -187,6 +188,7 @@ describe("the house as it is typed", () => {
 			saltHigh_pct: 1.2,
 			confidence_pct: 90,
 			altitude_m: 12,
+			...{ chilled_days: 4, frozen_days: 60, opened_days: 1 },
 		});
 	});
 
@@ -241,6 +243,9 @@ describe("the house as it is typed", () => {
 		["scaleStep_g", "3"],
 		["confidence", 100],
 		["altitude_m", 9000],
+		["chilled_days", 0],
+		["frozen_days", 1000],
+		["opened_days", 1.5],
 		["burners", 0],
 		["hobPower_kW", Number.NaN],
 	])("%s of %s is told as that field", (field, value) => {

@@ -1,8 +1,8 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Name, oneOf, refuse, TimeOfDay, TimeZone } from "../check/index.ts";
 import { ALLERGEN_LIST_KEYS } from "../recipe/index.ts";
-import { HOUSE_CODE_KEYS } from "../safety/index.ts";
 import { SCALE_READINGS_G } from "../scaling/index.ts";
+import { workingDay } from "./workingDay.ts";
 
 /** The zones the machine lists, and the house's own: an area may have a newer name than the list. */
 export function timeZonesWith(own: string): string[] {
@@ -24,7 +24,8 @@ export const HouseEntry = Type.Object({
 	closes: TimeOfDay,
 	headspace_mm: Type.Integer({ minimum: 5, maximum: 100, allowed: "a headspace from 5 to 100 mm" }),
 	lift_kg: Type.Number({ minimum: 3, maximum: 50, allowed: "a weight from 3 to 50 kg" }),
-	houseCode: oneOf(HOUSE_CODE_KEYS),
+	/** A preset, or one of the house's own by its id. */
+	houseCode: Type.String({ minLength: 1, maxLength: 40, allowed: "a house code from the list" }),
 	searPanId: Type.String({ maxLength: 40 }),
 	currency: oneOf(CURRENCIES, { allowed: "a currency from the list" }),
 	allergenList: oneOf(ALLERGEN_LIST_KEYS),
@@ -37,6 +38,10 @@ export const HouseEntry = Type.Object({
 		maximum: 5000,
 		allowed: "a whole number of metres from −430 to 5,000",
 	}),
+	/** Days that what was made ahead keeps, the first counted. */
+	chilled_days: Type.Integer({ minimum: 1, maximum: 14, allowed: "whole days from 1 to 14" }),
+	frozen_days: Type.Integer({ minimum: 1, maximum: 730, allowed: "whole days from 1 to 730" }),
+	opened_days: Type.Integer({ minimum: 1, maximum: 7, allowed: "whole days from 1 to 7" }),
 	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
 	hobPower_kW: Type.Number({ minimum: 0.5, maximum: 30, allowed: "a power from 0.5 to 30 kW" }),
 });
@@ -45,27 +50,25 @@ export type HouseEntry = Static<typeof HouseEntry>;
 /**
  * The house as it is kept: minutes after midnight, grams and watts.
  *
- * @param pans the pans there are, by id
+ * @param pans  the pans there are, by id
+ * @param codes the house codes there are, by key or id
  * @throws {Refusal} when it closes as it opens, the salt's band is upside down, or the searing pan is gone
  */
-export function houseFields(typed: HouseEntry, pans: readonly string[]) {
+export function houseFields(typed: HouseEntry, pans: readonly string[], codes: readonly string[]) {
 	const { name, timeZone, units, headspace_mm, houseCode, burners, searPanId } = typed;
-	const opens_min = minutesOf(typed.opens);
-	const closing_min = minutesOf(typed.closes);
-	if (closing_min === opens_min)
+	const hours = workingDay(typed.opens, typed.closes);
+	if (!hours)
 		throw refuse("closes", `${typed.closes} was given; another time than ${typed.opens} is allowed`);
-	// A time before the opening is one after midnight.
-	const closes_min = closing_min < opens_min ? closing_min + DAY_MIN : closing_min;
 	if (typed.saltHigh < typed.saltLow)
 		throw refuse("saltHigh", `${typed.saltHigh} was given; ${typed.saltLow} or more is allowed`);
+	if (!codes.includes(houseCode)) throw refuse("houseCode", "is no house code here any more; choose another");
 	if (searPanId && !pans.includes(searPanId))
 		throw refuse("searPanId", "is no pan of this kitchen any more; choose another");
 	return {
 		name,
 		timeZone,
 		units,
-		opens_min,
-		closes_min,
+		...hours,
 		headspace_mm,
 		liftLimit_g: Math.round(typed.lift_kg * 1000),
 		houseCode,
@@ -79,12 +82,8 @@ export function houseFields(typed: HouseEntry, pans: readonly string[]) {
 		saltHigh_pct: typed.saltHigh,
 		confidence_pct: typed.confidence,
 		altitude_m: typed.altitude_m,
+		chilled_days: typed.chilled_days,
+		frozen_days: typed.frozen_days,
+		opened_days: typed.opened_days,
 	};
-}
-
-const DAY_MIN = 1440;
-
-function minutesOf(clock: string): number {
-	const [hours, minutes] = clock.split(":").map(Number);
-	return (hours ?? 0) * 60 + (minutes ?? 0);
 }

@@ -1,5 +1,8 @@
+export { type Cooler, USUAL_AIR_C } from "./Cooler.ts";
+export { CookEntry, cookFields, KINDS_OF_WORK, WORK_KEYS, workOf } from "./cookEntry.ts";
 export { CURRENCIES, HouseEntry, houseFields, SCALE_READINGS, timeZonesWith } from "./houseEntry.ts";
 export {
+	type CarryBox,
 	type Equipment,
 	type HousePolicy,
 	heatsItself,
@@ -13,3 +16,4 @@ export {
 export { ovenOutsideLimits, panOutsideLimits } from "./outsideLimits.ts";
 export { OvenEntry, type OvenFields, ovenFields } from "./ovenEntry.ts";
 export { PanEntry, type PanFields, panFields } from "./panEntry.ts";
+export { PLACE_KINDS, PlaceEntry, type PlaceFields, placeFields } from "./placeEntry.ts";

@@ -1,4 +1,5 @@
 import type { Oven } from "../ovens/index.ts";
+import { HOUSE_CODES } from "../safety/index.ts";
 import type { HousePolicy } from "./index.ts";
 
 /** Two ovens, unlike each other, and a house, for tests and benchmarks. */
@@ -28,7 +29,7 @@ export const SOUTH: Oven = {
 export const POLICY: HousePolicy = {
 	headspace_mm: 25,
 	liftLimit_kg: 15,
-	houseCode: "blast90",
+	code: HOUSE_CODES.blast90,
 	timeZone: "UTC",
 	hours: { opens_min: 360, closes_min: 1320 },
 	allergenList: "eu14",

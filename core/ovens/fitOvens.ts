@@ -141,6 +141,24 @@ function fillOven(
 	return { oven, set_C, pans: inside, rungsTaken, partFree };
 }
 
+/**
+ * Rungs that pans take of an oven that they have to themselves: two half pans share a level.
+ *
+ * @returns null where one of them is larger than the shelf, or there are not so many rungs
+ */
+export function rungsIn(
+	{ shelf, pitch_mm, rungs }: Pick<Oven, "shelf" | "pitch_mm" | "rungs">,
+	pans: readonly { readonly type: PanType; readonly count: number }[],
+): number | null {
+	let taken = 0;
+	for (const { type, count } of pans) {
+		const perLevel = wholeIn(GASTRONORM[shelf].shareOfOne, shelfShare(type.shape));
+		if (perLevel === 0) return null;
+		taken += Math.ceil(count / perLevel) * rungsHigh(type.shape, pitch_mm);
+	}
+	return taken <= rungs ? taken : null;
+}
+
 /** Less than this of a shelf takes no pan. */
 const SLIVER = 1e-6;
 

@@ -8,4 +8,5 @@ export {
 	type OvenLoad,
 	type PartFree,
 	POWER_REACHES,
+	rungsIn,
 } from "./fitOvens.ts";

@@ -1,5 +1,27 @@
 import type { PanWish } from "../pans/index.ts";
 
+/** How a dish is cooled, as the chef has settled it. */
+export interface ChillChoice {
+	/** Null leaves it to the plan. */
+	readonly coolerId: string | null;
+	/** The food of each pan is spread over so many. */
+	readonly parts: number;
+	/** The pans stand in iced water in there. */
+	readonly ice: boolean;
+}
+
+/** How food is carried elsewhere, in insulated boxes. */
+export interface CarryChoice {
+	/** From packed until they are opened, minutes. */
+	readonly minutes: number;
+	/** The air round the boxes under way, °C. */
+	readonly air_C: number;
+	readonly hot: boolean;
+}
+
+/** The food of a pan is spread over so many at the most. */
+export const MOST_PARTS = 3;
+
 /** What a dish is scaled from. */
 export type Basis =
 	| { readonly from: "covers" }
@@ -27,6 +49,10 @@ export interface DishOrder {
 	readonly panWishes: readonly PanWish[];
 	/** Settled by the chef; null leaves it to the plan. */
 	readonly colour: ColourWay | null;
+	/** How it is cooled where it is made ahead, settled by the chef; left to the plan where it is left out. */
+	readonly chill?: ChillChoice | null;
+	/** How it is carried elsewhere; served where it is cooked where it is left out. */
+	readonly carry?: CarryChoice | null;
 	/** Whether the liquid line is the chef's own for this sitting, and is poured as it is. */
 	readonly lineSettled: boolean;
 }

@@ -6,14 +6,19 @@ import type { BatchWork, PlacedTask } from "../tasks/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
 import type { Working } from "../workings/index.ts";
 import type { DishOrder } from "./DishOrder.ts";
-import type { PlanWork } from "./dishTasks.ts";
+import type { PlanWork } from "./dishWork.ts";
+import type { PansElsewhere } from "./heldPans.ts";
 import type { Liquor } from "./liquor.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
 import type { PlanBraise } from "./planBraise.ts";
+import type { PlanCarry } from "./planCarry.ts";
+import type { PlanChill } from "./planChill.ts";
 import type { PlanColour } from "./planColour.ts";
+import type { PlanHold } from "./planHold.ts";
 import type { PlanLine } from "./planLines.ts";
 import type { PlanLiquid } from "./planLiquid.ts";
 import type { PlanPour } from "./planPour.ts";
+import type { PlanReheat } from "./planReheat.ts";
 import type { PlanSauce } from "./planSauce.ts";
 import type { BatchSize } from "./sizeOfBatch.ts";
 
@@ -30,8 +35,8 @@ export interface PlanFigures extends BatchSize {
 	readonly batch: BatchWork;
 	readonly lines: readonly PlanLine[];
 	readonly pans: PanChoice;
-	/** Pans of each kind that the sitting's other dishes have. */
-	readonly elsewhere: ReadonlyMap<string, number>;
+	/** Which pans the sitting's other dishes have. */
+	readonly elsewhere: PansElsewhere;
 	readonly ovens: OvenFit;
 	/** Both ways of colouring; null when the dish is not coloured. */
 	readonly colour: PlanColour | null;
@@ -46,6 +51,14 @@ export interface PlanFigures extends BatchSize {
 	readonly pour: PlanPour | null;
 	/** From the lift to the last plate where the meat is held hot on purpose, minutes; none where it is not. */
 	readonly hold_min: number;
+	/** How it keeps while it is held hot; null where it has no pan. */
+	readonly hold: PlanHold | null;
+	/** How it is carried elsewhere; null where it is served where it is cooked. */
+	readonly carry: PlanCarry | null;
+	/** How it is cooled where it is made ahead, and how that stands to the house code; else null. */
+	readonly chill: PlanChill | null;
+	/** How it is made hot again, where it is made ahead; else null. */
+	readonly reheat: PlanReheat | null;
 	/** Finished sauce wanted, litres. */
 	readonly sauce_l: number;
 	/** What becomes of the liquid; null when there is no pan. */
@@ -78,6 +91,25 @@ export function taskAt(
 	part?: PlacedTask["part"],
 ): PlacedTask | undefined {
 	return tasks.find((task) => task.place === place && (part === undefined || task.part === part));
+}
+
+/** Whether a task is of the last filling of its pans, or of all: earlier ones are held until it is ready. */
+export function isOfLastGo({ figures: { go, goes } }: Pick<PlacedTask, "figures">): boolean {
+	return go === goes;
+}
+
+/** The same of the last filling of the pans, where they are filled more than once. */
+export function lastTaskAt(
+	{ tasks }: Pick<Plan, "tasks">,
+	place: PlaceKey,
+	part?: PlacedTask["part"],
+): PlacedTask | undefined {
+	return taskAt({ tasks: tasks.filter(isOfLastGo) }, place, part);
+}
+
+/** When the last filling comes to a place, ms since 1970 UTC; at service where the dish has no such place. */
+export function lastStartAt(plan: Pick<Plan, "tasks" | "order">, place: PlaceKey): number {
+	return lastTaskAt(plan, place)?.start ?? plan.order.serviceAt;
 }
 
 /** When work at a place starts, ms since 1970 UTC; at service where the dish has no such place. */

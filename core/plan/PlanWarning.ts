@@ -1,13 +1,22 @@
 import type { HeldRungs } from "../ovens/index.ts";
 import type { Allergen } from "../recipe/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
+import type { HeldPans } from "./heldPans.ts";
 
 /** Pans of one kind: how many there are, and who has them. */
 export interface StockUse {
 	readonly name: string;
 	readonly stock: number;
 	readonly here: number;
-	readonly elsewhere: number;
+	readonly elsewhere: readonly HeldPans[];
+}
+
+/** What would meet the limits, or comes nearest. */
+export interface ChillChoiceMet {
+	readonly meets: boolean;
+	readonly cooler: string;
+	readonly parts: number;
+	readonly ice: boolean;
 }
 
 /** What the chef has to know before it is too late, with its figures. */
@@ -19,6 +28,37 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	/** The first of so many tasks that somebody has to be there for while the kitchen is closed. */
 	| { readonly code: "beforeOpening"; readonly at: number; readonly tasks: number }
 	| { readonly code: "panStock"; readonly unplaced: number; readonly kinds: readonly StockUse[] }
+	/** One filling takes so many of the pieces; the first is held so long until the last is ready. */
+	| {
+			readonly code: "inGoes";
+			readonly goes: number;
+			readonly atOnce: number;
+			readonly pieces: number;
+			readonly held_min: number;
+			readonly kinds: readonly StockUse[];
+	  }
+	/** A limit of the house code that is missed while it cools, or may be; with what meets it. */
+	| {
+			readonly code: "chillMissed" | "chillClose";
+			readonly to_C: number;
+			readonly within_min: number;
+			/** Null where it never gets there. */
+			readonly minutes: number | null;
+			readonly depth_mm: number;
+			readonly deepest_mm: number | null;
+			readonly house: string;
+			readonly remedy: ChillChoiceMet | null;
+	  }
+	/** Heated through later than the house code lets it. */
+	| {
+			readonly code: "reheatSlow";
+			readonly core_C: number;
+			readonly within_min: number;
+			readonly minutes: number;
+			/** The hottest that suits the dish, and what it takes there. */
+			readonly hottest_C: number;
+			readonly hottest_min: number;
+	  }
 	| { readonly code: "wishBeyondStock"; readonly kinds: readonly StockUse[] }
 	| { readonly code: "halfEmpty"; readonly name: string; readonly pieces: number; readonly holds: number }
 	| { readonly code: "aboveLine"; readonly stands_mm: number; readonly school_mm: number }
@@ -67,6 +107,16 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 			readonly least_mm: number;
 	  }
 	| { readonly code: "meatWaits" | "searingLong"; readonly minutes: number }
+	/** Carried elsewhere it is outside its house code on the way, or may be. */
+	| {
+			readonly code: "carryMissed" | "carryClose";
+			readonly minutes: number;
+			readonly limit_C: number;
+			readonly limit_min: number;
+			readonly hot: boolean;
+	  }
+	/** Held hot it would be softer than a plate wants it. */
+	| { readonly code: "heldTooSoft"; readonly minutes: number; readonly sensible_min: number }
 	| { readonly code: "holdHot"; readonly minutes: number; readonly pans: number }
 	| {
 			readonly code: "platesAMinute";

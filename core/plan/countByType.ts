@@ -1,11 +1,15 @@
-import type { PanChoice, PanType } from "../pans/index.ts";
+import { groupBy } from "es-toolkit";
+import type { ChosenPan, PanChoice, PanType } from "../pans/index.ts";
 
-/** Pans chosen, counted by kind. */
-export function countByType({ pans }: Pick<PanChoice, "pans">): { type: PanType; count: number }[] {
-	const counts = new Map<string, { type: PanType; count: number }>();
-	for (const { type } of pans) {
-		const counted = counts.get(type.id);
-		counts.set(type.id, { type, count: (counted?.count ?? 0) + 1 });
-	}
-	return [...counts.values()];
+export interface PansOfKind {
+	readonly type: PanType;
+	readonly count: number;
+}
+
+/** Pans chosen, counted by kind: those that are had at once, however often they are filled. */
+export function countByType({ pans }: Pick<PanChoice, "pans">): PansOfKind[] {
+	return Object.values(groupBy(pans, ({ type }) => type.id)).map((alike) => ({
+		type: (alike[0] as ChosenPan).type,
+		count: Math.max(...Object.values(groupBy(alike, ({ go }) => go)).map(({ length }) => length)),
+	}));
 }

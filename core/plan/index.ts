@@ -1,25 +1,47 @@
-export { type BookedTwice, bookedTwice } from "./bookedTwice.ts";
 export { countByType } from "./countByType.ts";
-export { type Basis, COLOUR_WAYS, type ColourWay, type DishOrder } from "./DishOrder.ts";
-export type { PlanWork } from "./dishTasks.ts";
+export {
+	type Basis,
+	type CarryChoice,
+	type ChillChoice,
+	COLOUR_WAYS,
+	type ColourWay,
+	type DishOrder,
+	MOST_PARTS,
+} from "./DishOrder.ts";
+export type { PlanWork } from "./dishWork.ts";
+export { shareInGo } from "./goTasks.ts";
+export { HAZARDS, type Hazard, hazardsOf } from "./hazards.ts";
+export { type HeldPans, type PansElsewhere, pansHeld } from "./heldPans.ts";
 export type { Liquor } from "./liquor.ts";
 export { type Marinade, marinadeOf } from "./marinade.ts";
 export { onePanMore, type PanSaving } from "./onePanMore.ts";
 export { type OrderedDish, type OrderRow, orderList } from "./orderList.ts";
-export { type Plan, type PlanFigures, startAt, taskAt } from "./Plan.ts";
+export { isOfLastGo, lastStartAt, lastTaskAt, type Plan, type PlanFigures, startAt, taskAt } from "./Plan.ts";
 export type { PlanWarning, StockUse } from "./PlanWarning.ts";
 export { joinsLate } from "./panLines.ts";
-export type { BraiseGroup, PlanBraise } from "./planBraise.ts";
+export { type BraiseGroup, type MinutesAt, minutesAtEach, type PlanBraise } from "./planBraise.ts";
+export type { PlanCarry } from "./planCarry.ts";
+export {
+	type ChillLimit,
+	type ChillWay,
+	depthOfFood,
+	isAllMet,
+	type PlanChill,
+	spreadOver,
+} from "./planChill.ts";
 export { MOST_LOADS, type PanColour, type PlanColour, searTaken } from "./planColour.ts";
 export { plan } from "./planDish.ts";
+export type { PlanHold } from "./planHold.ts";
 export type { PlanLine } from "./planLines.ts";
 export { dredgedFlour, isMadeAhead, type PlanLiquid } from "./planLiquid.ts";
 export { lineGivesTooMuch, type PlanPour } from "./planPour.ts";
 export type { PreparedBatch } from "./planPreparations.ts";
+export type { PlanReheat } from "./planReheat.ts";
 export type { PlanSauce, SauceBody } from "./planSauce.ts";
 export { FIRST_LOOK, MOST_WAIT_MIN, USUAL_REDUCTION } from "./planSauce.ts";
 export { type DishToPlan, type PlannedDish, type PlannedSitting, planSitting } from "./planSitting.ts";
 export { USUALLY_AHEAD } from "./planWarnings.ts";
+export { type CookedIn, retimed } from "./retimed.ts";
 export type { SizedDish } from "./SizedDish.ts";
 export { sizeDish } from "./sizeDish.ts";
 export { acidsUnderFoil, type WholeSpices, wholeSpices } from "./wholeSpices.ts";

@@ -1,3 +1,4 @@
+import { sumBy } from "es-toolkit";
 import type { Kitchen } from "../kitchen/index.ts";
 import {
 	type ChosenPan,
@@ -10,6 +11,9 @@ import {
 	volumeBelow,
 } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
+import type { PlacedTask } from "../tasks/index.ts";
+import { countByType } from "./countByType.ts";
+import { type PansElsewhere, pansHeld } from "./heldPans.ts";
 import type { PlanWarning, StockUse } from "./PlanWarning.ts";
 
 /** A pan filled to less than this share is called half empty. */
@@ -20,14 +24,14 @@ const STANDS_OUT_MM = 2;
 /**
  * What is wrong with the pans of a dish, with the figures that limit.
  *
- * @param elsewhere pans of each kind that other dishes of the sitting have
+ * @param elsewhere which pans the other dishes of the sitting have
  * @param late_l    what joins all pans late, litres
  */
 export function panWarnings(
 	recipe: Recipe,
 	kitchen: Kitchen,
 	choice: PanChoice,
-	elsewhere: ReadonlyMap<string, number>,
+	elsewhere: PansElsewhere,
 	wished: ReadonlyMap<string, number>,
 	late_l: number,
 ): PlanWarning[] {
@@ -35,30 +39,53 @@ export function panWarnings(
 		...stockWarnings(kitchen, choice, elsewhere),
 		...wishWarnings(kitchen, choice, elsewhere, wished),
 		...limitWarnings(kitchen, choice.pans),
-		...fillWarnings(recipe, choice.pans),
+		...fillWarnings(recipe, choice),
 		...lateWarnings(kitchen, choice.pans, late_l),
 	];
 }
 
-function stockWarnings(
-	kitchen: Kitchen,
-	choice: PanChoice,
-	elsewhere: ReadonlyMap<string, number>,
-): PlanWarning[] {
+function stockWarnings(kitchen: Kitchen, choice: PanChoice, elsewhere: PansElsewhere): PlanWarning[] {
 	if (choice.pans.length === 0) return [{ code: "noPan", place: "panUp" }];
 	if (choice.unplaced === 0) return [];
-	const kinds = usesOf(kitchen, choice, elsewhere).filter(({ here, elsewhere: there }) => here + there > 0);
+	const kinds = kindsInUse(kitchen, choice, elsewhere);
 	return [{ code: "panStock", place: "panUp", unplaced: choice.unplaced, kinds }];
+}
+
+function kindsInUse(kitchen: Kitchen, choice: PanChoice, elsewhere: PansElsewhere): StockUse[] {
+	return usesOf(kitchen, choice, elsewhere).filter(
+		({ here, elsewhere: there }) => here + pansHeld(there) > 0,
+	);
+}
+
+/** Pans that are filled more than once, and how long the first filling waits for the last. */
+export function goesWarnings(
+	kitchen: Kitchen,
+	choice: PanChoice,
+	elsewhere: PansElsewhere,
+	tasks: readonly PlacedTask[],
+): PlanWarning[] {
+	const { goes, pans } = choice;
+	if (goes === 1) return [];
+	const pieces = sumBy(pans, (pan) => pan.pieces);
+	const atOnce = sumBy(
+		pans.filter(({ go }) => go === 1),
+		(pan) => pan.pieces,
+	);
+	const holds = tasks.filter(({ part, fills }) => part === "hold" && fills);
+	const held_min = Math.max(...holds.map(({ start, end }) => (end - start) / 60_000));
+	const kinds = kindsInUse(kitchen, choice, elsewhere);
+	return [{ code: "inGoes", place: "panUp", goes, atOnce, pieces, held_min, kinds }];
 }
 
 function wishWarnings(
 	kitchen: Kitchen,
 	choice: PanChoice,
-	elsewhere: ReadonlyMap<string, number>,
+	elsewhere: PansElsewhere,
 	wished: ReadonlyMap<string, number>,
 ): PlanWarning[] {
 	const kinds = usesOf(kitchen, choice, elsewhere).filter(
-		({ here, elsewhere: there, stock, id }) => (wished.get(id) ?? 0) > here && here + there >= stock,
+		({ here, elsewhere: there, stock, id }) =>
+			(wished.get(id) ?? 0) > here && here + pansHeld(there) >= stock,
 	);
 	return kinds.length > 0 ? [{ code: "wishBeyondStock", place: "panUp", kinds }] : [];
 }
@@ -66,14 +93,15 @@ function wishWarnings(
 function usesOf(
 	{ equipment: { pans } }: Kitchen,
 	choice: PanChoice,
-	elsewhere: ReadonlyMap<string, number>,
+	elsewhere: PansElsewhere,
 ): (StockUse & { readonly id: string })[] {
+	const had = countByType(choice);
 	return pans.map(({ id, name, stock }) => ({
 		id,
 		name,
 		stock,
-		here: choice.pans.filter(({ type }) => type.id === id).length,
-		elsewhere: elsewhere.get(id) ?? 0,
+		here: had.find(({ type }) => type.id === id)?.count ?? 0,
+		elsewhere: elsewhere.get(id) ?? [],
 	}));
 }
 
@@ -116,10 +144,10 @@ function lateWarnings({ policy }: Kitchen, pans: readonly ChosenPan[], late_l: n
 	return [{ code: "overfullLate", place: "braise", dip_mm, headspace_mm: policy.headspace_mm }];
 }
 
-function fillWarnings({ piece, braise }: Recipe, pans: readonly ChosenPan[]): PlanWarning[] {
+function fillWarnings({ piece, braise }: Recipe, { pans, goes }: PanChoice): PlanWarning[] {
 	const found: PlanWarning[] = [];
 	const slack = pans.find(({ pieces, capacity }) => pieces < capacity * HALF_EMPTY);
-	if (slack) {
+	if (slack && goes === 1) {
 		const { type, pieces, capacity } = slack;
 		found.push({ code: "halfEmpty", place: "panUp", name: type.name, pieces, holds: capacity });
 	}

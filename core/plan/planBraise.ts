@@ -21,10 +21,12 @@ import { joinsLate } from "./panLines.ts";
 import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 
-/** Pans of one kind in one oven: they heat alike, the fullest last. */
+/** Pans of one kind that are in one oven at once: they heat alike, the fullest last. */
 export interface BraiseGroup {
-	/** Of the oven and the kind of pan; stays the same between plans. */
+	/** Of the oven, the kind of pan, and the filling where another follows; stays the same between plans. */
 	readonly id: string;
+	/** Which filling of the pans: 1 the first. */
+	readonly go: number;
 	/** Null where there is no rung for them. */
 	readonly oven: Oven | null;
 	readonly set_C: number;
@@ -87,9 +89,13 @@ interface Standing {
 	readonly pans: readonly ChosenPan[];
 }
 
-/** Which pans stand where: load by load, the fullest of a kind in the first. */
+/** Which pans stand where, filling by filling: load by load, the fullest of a kind in the first. */
 function standing({ pans, ovens }: Braising): Standing[] {
-	const left = groupBy(pans.pans, ({ type }) => type.id);
+	return Object.values(groupBy(pans.pans, ({ go }) => go)).flatMap((inGo) => standingAtOnce(inGo, ovens));
+}
+
+function standingAtOnce(pans: readonly ChosenPan[], ovens: OvenFit): Standing[] {
+	const left = groupBy(pans, ({ type }) => type.id);
 	const stand: Standing[] = ovens.loads.flatMap((load) =>
 		load.pans.map(({ type, count }) => ({ load, type, pans: (left[type.id] ?? []).splice(0, count) })),
 	);
@@ -103,6 +109,7 @@ function standing({ pans, ovens }: Braising): Standing[] {
 function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGroup {
 	const { recipe, lines, policy, beliefs } = braising;
 	const fullest = pans[0] as ChosenPan;
+	const { go } = fullest;
 	const all = braising.pans.pans.reduce((sum, pan) => sum + pan.pieces, 0);
 	const set_C = load?.set_C ?? recipe.braise.oven_C.set;
 	const tenderness = beliefs.minutes[recipe.cut];
@@ -111,7 +118,8 @@ function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGrou
 	const braised = braiseOf(given, tenderness);
 	const tender_min = tenderRange(braised);
 	return {
-		id: `${load?.oven.id ?? "no-oven"}.${type.id}`,
+		id: `${load?.oven.id ?? "no-oven"}.${type.id}${go < braising.pans.goes ? `.go${go}` : ""}`,
+		go,
 		oven: load?.oven ?? null,
 		set_C,
 		type,
@@ -122,6 +130,20 @@ function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGrou
 		tender_min,
 		allowed_min: Math.ceil(minutesToBeSure(tender_min, policy.confidence)),
 	};
+}
+
+/** The same pans in another oven or at another temperature, for so many minutes. */
+export function cookedAt(
+	group: BraiseGroup,
+	oven: Oven,
+	set_C: number,
+	allowed_min: number,
+	beliefs: Beliefs,
+): BraiseGroup {
+	if (oven.id === group.oven?.id && set_C === group.set_C) return { ...group, allowed_min };
+	const given = { ...group.given, heat: { kind: oven.kind, set_C } };
+	const braised = braiseOf(given, beliefs.minutes[given.cut]);
+	return { ...group, oven, set_C, given, braised, tender_min: tenderRange(braised), allowed_min };
 }
 
 function countOf({ pans }: OvenLoad): number {
@@ -182,24 +204,28 @@ const STEP_C = 10;
 /**
  * What each temperature that suits the dish would take: the likely minutes from the heat, their
  * range in the proportions of the one that is planned.
+ *
+ * @param oven where it would stand; the one that it is planned in when it is left out
  */
 export function minutesAtEach(
-	group: BraiseGroup,
+	group: Pick<BraiseGroup, "given" | "tender_min" | "set_C" | "oven">,
 	{ braise: { oven_C } }: Recipe,
 	beliefs: Beliefs,
+	oven: Pick<Oven, "kind" | "min_C" | "max_C"> | null = group.oven,
 ): MinutesAt[] {
-	const { given, tender_min, set_C, oven } = group;
-	const { heat } = given;
-	if (heat.kind !== "fanOven" && heat.kind !== "stillOven") return [{ set_C, minutes: tender_min }];
+	const { given, tender_min, set_C } = group;
+	const { kind } = given.heat;
+	if (kind !== "fanOven" && kind !== "stillOven") return [{ set_C, minutes: tender_min }];
+	const heat = { kind: oven?.kind ?? kind };
 	const low_C = Math.max(oven_C.low, oven?.min_C ?? oven_C.low);
 	const high_C = Math.min(oven_C.high, oven?.max_C ?? oven_C.high);
-	const steps = new Set([set_C]);
+	const steps = new Set(set_C >= low_C && set_C <= high_C ? [set_C] : []);
 	for (let C = Math.ceil(low_C / STEP_C) * STEP_C; C <= high_C; C += STEP_C) steps.add(C);
 	const times = beliefs.minutes[given.cut].times;
 	return [...steps]
 		.sort((a, b) => a - b)
 		.map((C) => {
-			if (C === set_C) return { set_C: C, minutes: tender_min };
+			if (C === set_C && heat.kind === kind) return { set_C: C, minutes: tender_min };
 			const likely = likelyOf({ ...given, heat: { ...heat, set_C: C } }) * times;
 			const ratio = likely / tender_min.likely;
 			return {

@@ -3,23 +3,27 @@ import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { minutesToBeSure } from "../braise/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import { fitOvens, type Oven } from "../ovens/index.ts";
-import { choosePans, filledTo, type PanChoice } from "../pans/index.ts";
-import type { Range } from "../quantity/index.ts";
+import { choosePans, filledTo, inGoes, type PanChoice } from "../pans/index.ts";
 import { allergensIn, type Recipe } from "../recipe/index.ts";
-import { type PlacedTask, placeBackwards } from "../tasks/index.ts";
-import { minutesBefore, toFiveMinutes } from "../time/index.ts";
-import type { PlaceKey } from "../trade/index.ts";
+import { placeBackwards } from "../tasks/index.ts";
 import type { YieldChain } from "../yields/index.ts";
 import { countByType } from "./countByType.ts";
 import type { DishOrder } from "./DishOrder.ts";
-import { dishTasks, type PlanWork, placesOf, workOf } from "./dishTasks.ts";
+import { dishTasks } from "./dishTasks.ts";
+import { type PlanWork, placesOf, workOf } from "./dishWork.ts";
+import type { PansElsewhere } from "./heldPans.ts";
 import { liquorOf } from "./liquor.ts";
-import type { Plan, PlanFigures } from "./Plan.ts";
+import { tenderAt, waitOf } from "./onTheClock.ts";
+import { lastStartAt, type Plan, type PlanFigures } from "./Plan.ts";
 import { planBraise, usualTender } from "./planBraise.ts";
+import { planCarry } from "./planCarry.ts";
+import { planChill } from "./planChill.ts";
 import { type PlanColour, planColour, searTaken } from "./planColour.ts";
+import { planHold } from "./planHold.ts";
 import { type PlanLine, planLines } from "./planLines.ts";
 import { isMadeAhead, planLiquid } from "./planLiquid.ts";
 import { planPour } from "./planPour.ts";
+import { planReheat } from "./planReheat.ts";
 import { LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
 import { planWarnings } from "./planWarnings.ts";
 import type { SizedDish } from "./SizedDish.ts";
@@ -42,15 +46,16 @@ export function plan(
 	beliefs: Beliefs = SHIPPED_BELIEFS,
 ): Plan {
 	const dish = sizeDish(recipe, order, kitchen, beliefs);
-	const pans = choosePans(dish.load, kitchen.equipment.pans, kitchen.policy);
+	const { policy } = kitchen;
+	const pans = inGoes(choosePans(dish.load, kitchen.equipment.pans, policy), dish.load, policy);
 	return planIn(dish, { pans, elsewhere: new Map(), ovens: kitchen.equipment.ovens }, kitchen, beliefs);
 }
 
 /** What a dish gets of the kitchen beside the other dishes of its sitting. */
 export interface Given {
 	readonly pans: PanChoice;
-	/** Pans of each kind that other dishes of the sitting have. */
-	readonly elsewhere: ReadonlyMap<string, number>;
+	/** Which pans the other dishes of the sitting have. */
+	readonly elsewhere: PansElsewhere;
 	/** The ovens with what other dishes have put into them. */
 	readonly ovens: readonly Oven[];
 }
@@ -72,7 +77,7 @@ export function planIn(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs:
 			figures.sauce,
 			figures.liquid?.salt_pct ?? 0,
 			figures.lines,
-			startOf(tasks, "rest", dish.order.serviceAt),
+			lastStartAt({ tasks, order: dish.order }, "rest"),
 			policy.allergenList,
 			policy.timeZone,
 		),
@@ -120,7 +125,8 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 		allowed_min,
 	};
 	const sauce = planSauce(recipe, liquid, sauce_l, lines, kitchen, order.hands, time);
-	const work = workOf(recipe, places, order.hands, colour, sauce, beliefs);
+	const ahead = isMadeAhead(recipe) ? aheadIn(recipe, order, pans, braise, kitchen) : NOT_AHEAD;
+	const work = workOf(recipe, places, order.hands, colour, sauce, ahead, beliefs);
 	return {
 		...size,
 		recipe,
@@ -139,6 +145,9 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 		work,
 		pour: cooked.pour,
 		hold_min: holdOf(recipe, work),
+		carry: planCarry(order.carry, recipe, pans, chain.portions, kitchen.equipment, kitchen.policy),
+		hold: planHold(recipe, braise, pans, kitchen.policy, places.plate.wall_min),
+		...ahead,
 		sauce_l,
 		liquid,
 		sauce,
@@ -147,6 +156,24 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 			lines.map((line) => line.ingredient),
 			kitchen.policy.allergenList,
 		),
+	};
+}
+
+type Ahead = Pick<PlanFigures, "chill" | "reheat">;
+const NOT_AHEAD: Ahead = { chill: null, reheat: null };
+
+/** How it is cooled, and made hot again. */
+function aheadIn(
+	recipe: Recipe,
+	order: DishOrder,
+	pans: PanChoice,
+	braise: PlanFigures["braise"],
+	{ equipment, policy }: Kitchen,
+): Ahead {
+	const choice = order.chill ?? null;
+	return {
+		chill: planChill({ recipe, pans, equipment, policy, choice }),
+		reheat: planReheat(recipe, braise, policy),
 	};
 }
 
@@ -215,28 +242,4 @@ function linesIn(
 		pots,
 	};
 	return planLines(recipe, to, pans, kitchen.known.byId, colour?.fat_g ?? null, kitchen.policy.scaleStep_g);
-}
-
-function startOf(tasks: readonly PlacedTask[], place: PlaceKey, otherwise: number): number {
-	return tasks.find((task) => task.place === place)?.start ?? otherwise;
-}
-
-/** Minutes that the meat lies out of its oven before the first plate: from the lift, or from hot again. */
-function waitOf(recipe: Recipe, tasks: readonly PlacedTask[]): number {
-	const from = tasks.find(({ part }) => part === (isMadeAhead(recipe) ? "reheat" : "lift"));
-	const plate = tasks.find(({ place }) => place === "plate");
-	return from && plate ? (plate.start - from.end) / 60_000 : 0;
-}
-
-/** When the slowest pans are tender: from their oven door on, to the five minutes. */
-function tenderAt({ braise_min }: PlanFigures, tasks: readonly PlacedTask[]): Range {
-	const first = tasks.find(({ part }) => part === "oven");
-	if (!first) throw new Error("a braise without an oven task");
-	const at = (minutes: number, round: (steps: number) => number) =>
-		toFiveMinutes(minutesBefore(first.start, -minutes), round);
-	return {
-		low: at(braise_min.low, Math.floor),
-		likely: at(braise_min.likely, Math.round),
-		high: at(braise_min.high, Math.ceil),
-	};
 }

@@ -12,7 +12,7 @@ import {
 } from "../tasks/index.ts";
 import { startBefore } from "../time/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
-import { type Plan, startAt } from "./Plan.ts";
+import { type Plan, startAt, taskAt } from "./Plan.ts";
 import type { PlanLine } from "./planLines.ts";
 
 /** Something made in the house for the dishes of a sitting, once for all of them. */
@@ -32,6 +32,8 @@ export interface PreparedBatch {
 	readonly pot: PotTaken | null;
 	/** Dishes that it is for. */
 	readonly dishes: readonly string[];
+	/** The tasks, of dishes or of other preparations, that it has to be ready for. */
+	readonly feeds: readonly string[];
 	readonly tasks: readonly PlacedTask[];
 }
 
@@ -63,6 +65,7 @@ interface Wanted {
 	readonly neededBy: number;
 	readonly hands: number;
 	readonly dishes: ReadonlySet<string>;
+	readonly feeds: ReadonlySet<string>;
 }
 
 /**
@@ -83,7 +86,12 @@ export function planPreparations(plans: readonly Plan[], kitchen: Kitchen): Prep
 		for (const line of preparation.lines) {
 			if (!preparations.has(line.ingredient)) continue;
 			const grams = gramsOrNull(line, ingredientOf(line, kitchen.known.byId)) ?? 0;
-			want(wanted, line.ingredient, { ...before, grams: grams * batch.factor, neededBy: startOf(batch) });
+			want(wanted, line.ingredient, {
+				...before,
+				grams: grams * batch.factor,
+				neededBy: startOf(batch),
+				feeds: new Set(batch.tasks.map((task) => task.id)),
+			});
 		}
 		return [batch];
 	});
@@ -103,9 +111,14 @@ function wantedBy(
 		const { hands } = plan.order;
 		for (const line of plan.lines) {
 			if (!preparations.has(line.ingredient.id)) continue;
-			const neededBy = startAt(plan, placeFor(line));
-			const dishes = new Set([plan.recipe.name]);
-			want(wanted, line.ingredient.id, { grams: line.amount_g ?? 0, neededBy, hands, dishes });
+			const place = placeFor(line);
+			want(wanted, line.ingredient.id, {
+				grams: line.amount_g ?? 0,
+				neededBy: startAt(plan, place),
+				hands,
+				dishes: new Set([plan.recipe.name]),
+				feeds: new Set(taskAt(plan, place) ? [`${plan.order.id}/${place}`] : []),
+			});
 		}
 	}
 	return wanted;
@@ -127,13 +140,14 @@ function want(wanted: Map<string, Wanted>, id: string, more: Wanted): void {
 		neededBy: Math.min(known?.neededBy ?? more.neededBy, more.neededBy),
 		hands: Math.max(known?.hands ?? 1, more.hands),
 		dishes: new Set([...(known?.dishes ?? []), ...more.dishes]),
+		feeds: new Set([...(known?.feeds ?? []), ...more.feeds]),
 	});
 }
 
 function batchOf(
 	id: string,
 	preparation: Preparation,
-	{ grams, neededBy, hands, dishes }: Wanted,
+	{ grams, neededBy, hands, dishes, feeds }: Wanted,
 	kitchen: Kitchen,
 ): PreparedBatch {
 	const factor = grams / makesGrams(preparation);
@@ -166,6 +180,7 @@ function batchOf(
 		factor,
 		neededBy: end,
 		dishes: [...dishes].sort(),
+		feeds: [...feeds].sort(),
 		pot,
 		tasks: placeBackwards([task], end, kitchen.policy),
 	};

@@ -2,11 +2,10 @@ import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { Refusal } from "../check/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import type { Oven, OvenLoad } from "../ovens/index.ts";
-import { type ChoosePans, chooseByBids, type PanChoice } from "../pans/index.ts";
+import { type ChoosePans, chooseByBids, inGoes, type PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import { type BookedTwice, bookedTwice } from "./bookedTwice.ts";
-import { countByType } from "./countByType.ts";
 import type { DishOrder } from "./DishOrder.ts";
+import { heldPans } from "./heldPans.ts";
 import type { Plan } from "./Plan.ts";
 import { planIn } from "./planDish.ts";
 import { type PreparedBatch, planPreparations } from "./planPreparations.ts";
@@ -27,8 +26,6 @@ export type PlannedDish =
 export interface PlannedSitting {
 	readonly dishes: readonly PlannedDish[];
 	readonly batches: readonly PreparedBatch[];
-	/** What they want at the same time and the kitchen has not. */
-	readonly clashes: readonly BookedTwice[];
 }
 
 type Sized =
@@ -38,7 +35,8 @@ type Sized =
 /**
  * All dishes of a sitting. Their pans are chosen at once out of the one stock; then each takes its
  * rungs out of what is left, the largest first, and an oven that one dish has set keeps that
- * temperature for the next. In what order the dishes are given does not matter. A dish that cannot
+ * temperature for the next. What finds no pan goes into the same pans again, after the first
+ * filling. In what order the dishes are given does not matter. A dish that cannot
  * be planned does not stop the others.
  *
  * @param choose how the pans are chosen
@@ -63,8 +61,16 @@ export function planSitting(
 	);
 	const planned = new Map<string, PlannedDish>();
 	let { ovens } = kitchen.equipment;
-	for (const { dish, pans } of largestFirst(named, choices)) {
-		const elsewhere = countsOf(choices.filter((choice) => choice !== pans));
+	const paired = named.map((dish, index) => ({
+		dish,
+		pans: inGoes(choices[index] as PanChoice, dish.load, kitchen.policy),
+	}));
+	for (const { dish, pans } of largestFirst(paired)) {
+		const elsewhere = heldPans(
+			paired
+				.filter((other) => other.dish !== dish)
+				.map((other) => ({ dish: other.dish.recipe.name, pans: other.pans })),
+		);
 		const result = orRefused(() => planIn(dish, { pans, elsewhere, ovens }, kitchen, beliefs));
 		const { id } = dish.order;
 		planned.set(id, "refused" in result ? { id, ...result } : { id, plan: result });
@@ -77,17 +83,14 @@ export function planSitting(
 		"dish" in result ? (planned.get(result.id) as PlannedDish) : result,
 	);
 	const plans = results.flatMap((result) => ("plan" in result ? [result.plan] : []));
-	const batches = planPreparations(plans, kitchen);
-	const all = [...plans.map(({ recipe, tasks }) => ({ name: recipe.name, tasks })), ...batches];
-	const hands = Math.max(0, ...plans.map(({ order }) => order.hands));
-	return { dishes: results, batches, clashes: bookedTwice(all, kitchen, hands) };
+	return { dishes: results, batches: planPreparations(plans, kitchen) };
 }
 
 /** What needs most of the oven goes first; where two need as much, their names say which. */
-function largestFirst(dishes: readonly SizedDish[], choices: readonly PanChoice[]) {
-	return dishes
-		.map((dish, index) => ({ dish, pans: choices[index] as PanChoice }))
-		.sort((a, b) => b.pans.rungs - a.pans.rungs || a.dish.order.id.localeCompare(b.dish.order.id));
+function largestFirst(dishes: readonly { readonly dish: SizedDish; readonly pans: PanChoice }[]) {
+	return [...dishes].sort(
+		(a, b) => b.pans.rungs - a.pans.rungs || a.dish.order.id.localeCompare(b.dish.order.id),
+	);
 }
 
 function orRefused<T>(make: () => T): T | { readonly refused: string } {
@@ -97,14 +100,6 @@ function orRefused<T>(make: () => T): T | { readonly refused: string } {
 		if (!(error instanceof Refusal)) throw error;
 		return { refused: error.problems.map((problem) => problem.message).join("; ") };
 	}
-}
-
-function countsOf(choices: readonly PanChoice[]): Map<string, number> {
-	const counts = new Map<string, number>();
-	for (const { type, count } of choices.flatMap(countByType)) {
-		counts.set(type.id, (counts.get(type.id) ?? 0) + count);
-	}
-	return counts;
 }
 
 /** The ovens with one load in: fewer rungs, and the temperature fixed. */

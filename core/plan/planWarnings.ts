@@ -10,8 +10,9 @@ import { marinadeOf } from "./marinade.ts";
 import type { Plan } from "./Plan.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
 import { joinsLate, takesRoom, VEGETABLE_KG_PER_L } from "./panLines.ts";
-import { panWarnings } from "./panWarnings.ts";
+import { goesWarnings, panWarnings } from "./panWarnings.ts";
 import type { PlanBraise } from "./planBraise.ts";
+import { isAllMet } from "./planChill.ts";
 import { type PlanColour, searTaken } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 import { isMadeAhead, weightOf } from "./planLiquid.ts";
@@ -26,13 +27,74 @@ export function planWarnings(planned: Planned, kitchen: Kitchen): PlanWarning[] 
 	return [
 		...sizeWarnings(planned),
 		...panWarnings(recipe, kitchen, planned.pans, planned.elsewhere, wished, lateVolume_l(planned.lines)),
+		...goesWarnings(kitchen, planned.pans, planned.elsewhere, planned.tasks),
 		...ovenWarnings(planned),
 		...tenderWarnings(planned.braise),
 		...ovenTimeWarnings(planned.braise),
 		...liquidWarnings(kitchen.policy, planned),
 		...pieceWarnings(recipe),
 		...clockWarnings(planned, kitchen),
+		...chillWarnings(planned, kitchen.policy),
+		...reheatWarnings(planned),
+		...carryWarnings(planned),
 		...colourWarnings(recipe, planned.colour),
+	];
+}
+
+/** The first limit of the house code that is not met however it goes. */
+function chillWarnings({ chill }: Planned, { code }: Kitchen["policy"]): PlanWarning[] {
+	const worst = chill?.way.limits.find(({ verdict }) => verdict !== "met");
+	if (!chill || !worst) return [];
+	const { way, others } = chill;
+	const { to_C, within_min, took, verdict } = worst;
+	const best = others.find(isAllMet) ?? others[0];
+	return [
+		{
+			code: verdict === "close" ? "chillClose" : "chillMissed",
+			place: "chill",
+			to_C,
+			within_min,
+			minutes: verdict === "close" ? took.high : took.likely,
+			depth_mm: way.depth_mm,
+			deepest_mm: chill.deepest_mm,
+			house: code.name,
+			remedy: best
+				? { meets: isAllMet(best), cooler: best.cooler.name, parts: best.parts, ice: best.ice }
+				: null,
+		},
+	];
+}
+
+function carryWarnings({ carry }: Planned): PlanWarning[] {
+	if (!carry || carry.verdict === "met") return [];
+	const { choice, limit_C, limit_min, limitAtWorst_min, verdict } = carry;
+	return [
+		{
+			code: verdict === "missed" ? "carryMissed" : "carryClose",
+			place: "plate",
+			minutes: choice.minutes,
+			limit_C,
+			limit_min: (verdict === "missed" ? limit_min : limitAtWorst_min) ?? 0,
+			hot: choice.hot,
+		},
+	];
+}
+
+function reheatWarnings({ reheat }: Planned): PlanWarning[] {
+	if (!reheat?.within_min || reheat.verdict === "met") return [];
+	const { core_C, within_min, minutes, verdict, minutesAt } = reheat;
+	const hottest = minutesAt.at(-1);
+	if (!hottest) return [];
+	return [
+		{
+			code: "reheatSlow",
+			place: "reheat",
+			core_C,
+			within_min,
+			minutes: verdict === "close" ? minutes.high : minutes.likely,
+			hottest_C: hottest.set_C,
+			hottest_min: hottest.minutes.likely,
+		},
 	];
 }
 
@@ -121,7 +183,7 @@ function clockWarnings(planned: Planned, { policy }: Kitchen): PlanWarning[] {
 	const early = tasks.filter(
 		(task) =>
 			task.part !== "order" &&
-			task.part !== "keep" &&
+			!task.fills &&
 			(isOutside(task.start) || (task.minutes.handsOn.likely > 0 && isOutside(task.end - 1))),
 	);
 	const [first] = early;
@@ -174,13 +236,30 @@ const LONG_PLATING_MIN = 30;
 /** Beyond so many portions a braise is usually made ahead. General practice. */
 export const USUALLY_AHEAD = 150;
 
-function serviceWarnings({ recipe, order, chain, work, wait_min, hold_min, pans }: Planned): PlanWarning[] {
+function serviceWarnings({
+	recipe,
+	order,
+	chain,
+	work,
+	wait_min,
+	hold_min,
+	hold,
+	pans,
+}: Planned): PlanWarning[] {
 	const { handsOn_min, wall_min } = work.places.plate;
+	const inLastGo = pans.pans.filter(({ go }) => go === pans.goes).length;
 	const found: PlanWarning[] = [];
 	if (wait_min > LONG_WAIT_MIN && hold_min === 0)
 		found.push({ code: "meatWaits", place: "rest", minutes: wait_min });
 	if (hold_min > 0)
-		found.push({ code: "holdHot", place: "rest", minutes: wait_min + hold_min, pans: pans.pans.length });
+		found.push({ code: "holdHot", place: "rest", minutes: wait_min + hold_min, pans: inLastGo });
+	if (hold && wait_min + hold_min > hold.sensible_min.likely)
+		found.push({
+			code: "heldTooSoft",
+			place: "rest",
+			minutes: wait_min + hold_min,
+			sensible_min: hold.sensible_min.likely,
+		});
 	if (wall_min > LONG_PLATING_MIN) {
 		const people = Math.ceil(handsOn_min / LONG_PLATING_MIN);
 		found.push({ code: "platesAMinute", place: "plate", minutes: wall_min, people, hands: order.hands });

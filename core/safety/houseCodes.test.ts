@@ -1,5 +1,14 @@
 import { describe, expect, it } from "vitest";
-import { HOUSE_CODES, type HouseCodeKey } from "./index.ts";
+import { checked, Refusal } from "../check/index.ts";
+import {
+	CodeEntry,
+	codeOf,
+	HOUSE_CODE_KEYS,
+	HOUSE_CODES,
+	type HouseCodeKey,
+	presetOf,
+	typedCode,
+} from "./index.ts";
 
 const CODES = Object.entries(HOUSE_CODES);
 
@@ -21,6 +30,8 @@ describe("house codes", () => {
 	it.each(CODES)("%s holds hot above what it cools to, and reheats at least as hot", (_key, code) => {
 		const coldest = Math.min(...code.cooling.to.map(({ to_C }) => to_C));
 		expect(code.holdHot_C).toBeGreaterThan(coldest);
+		expect(code.keepCold_C).toBeGreaterThanOrEqual(coldest);
+		expect(code.keepCold_C).toBeLessThan(code.holdHot_C);
 		expect(code.reheat.core_C).toBeGreaterThanOrEqual(code.holdHot_C);
 	});
 
@@ -43,5 +54,48 @@ describe("house codes", () => {
 
 	it("never says that food is safe", () => {
 		expect(JSON.stringify(HOUSE_CODES)).not.toMatch(/\bsafe\b/i);
+	});
+});
+
+/** A form as it is read: empty fields are left out, figures are numbers. */
+const readBack = (typed: Record<string, string>) =>
+	codeOf(
+		checked(
+			CodeEntry,
+			Object.fromEntries(
+				Object.entries(typed)
+					.filter(([, value]) => value !== "")
+					.map(([field, value]) => [
+						field,
+						Number.isNaN(Number(value)) || field === "dated" ? value : Number(value),
+					]),
+			),
+		),
+	);
+
+describe("limits of the house's own", () => {
+	it.each(HOUSE_CODE_KEYS)("begin as a copy of %s, and read back as what they were", (key) => {
+		expect(readBack(typedCode(HOUSE_CODES[key]))).toEqual(HOUSE_CODES[key]);
+		expect(presetOf(key)).toBe(HOUSE_CODES[key]);
+		expect(presetOf("nothing")).toBeNull();
+	});
+
+	it.each([
+		[{ second_C: "30", second_min: "400" }, "second_C"],
+		[{ second_min: "60" }, "second_min"],
+		[{ second_min: "" }, "second_min"],
+		[{ second_C: "" }, "second_C"],
+		[{ from_C: "41", first_C: "50" }, "from_C"],
+		[{ holdHot_C: "20" }, "holdHot_C"],
+	])("that do not go together are refused by their field: %j", (changed, field) => {
+		const typed = { ...typedCode(HOUSE_CODES.twoStage57), ...(changed as Record<string, string>) };
+		let refusal: unknown;
+		try {
+			readBack(typed);
+		} catch (error) {
+			refusal = error;
+		}
+		expect(refusal).toBeInstanceOf(Refusal);
+		expect((refusal as Refusal).problems.map((problem) => problem.field)).toContain(field);
 	});
 });

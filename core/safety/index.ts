@@ -1,1 +1,11 @@
-export { HOUSE_CODE_KEYS, HOUSE_CODES, type HouseCode, type HouseCodeKey } from "./houseCodes.ts";
+export { CodeEntry, codeOf, typedCode } from "./codeEntry.ts";
+export { type Growth, growthAlong, growthShare } from "./growth.ts";
+export {
+	type Cooling,
+	HOUSE_CODE_KEYS,
+	HOUSE_CODES,
+	type HouseCode,
+	type HouseCodeKey,
+	presetOf,
+} from "./houseCodes.ts";
+export { equivalentMinutes, Lethality } from "./lethality.ts";

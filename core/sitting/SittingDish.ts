@@ -1,5 +1,5 @@
 import type { PanWish } from "../pans/index.ts";
-import type { ColourWay, DishOrder } from "../plan/index.ts";
+import type { ChillChoice, ColourWay, DishOrder } from "../plan/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 
 /** What a dish is scaled from, as a sitting keeps it. */
@@ -23,6 +23,8 @@ export interface SittingDish {
 	readonly colour: ColourWay | null;
 	/** Cooked the day before, or the same day; null leaves it to the card. */
 	readonly ahead: boolean | null;
+	/** How it is cooled where it is made ahead; null leaves it to the plan. */
+	readonly chill: ChillChoice | null;
 }
 
 /** A dish new on a sitting, from covers, with nothing chosen yet. */
@@ -40,6 +42,7 @@ export function newDish(id: string, recipeVersionId: string, uptake: number, spa
 		line: null,
 		colour: null,
 		ahead: null,
+		chill: null,
 	};
 }
 
@@ -54,12 +57,19 @@ export function cookedRecipe({
 	return { ...poured, schools: { ...poured.schools, service: ahead ? "madeAhead" : "sameDay" } };
 }
 
+/** A recipe that may also be braised at another temperature: it is planned at that one. */
+export function heatedAt(recipe: Recipe, set_C: number): Recipe {
+	const { low, high } = recipe.braise.oven_C;
+	const oven_C = { low: Math.min(low, set_C), set: set_C, high: Math.max(high, set_C) };
+	return { ...recipe, braise: { ...recipe.braise, oven_C } };
+}
+
 /** A dish as the plan takes it. */
 export function orderOf(
-	{ serviceAt, covers, hands }: Pick<DishOrder, "serviceAt" | "covers" | "hands">,
+	{ serviceAt, covers, hands, carry }: Pick<DishOrder, "serviceAt" | "covers" | "hands" | "carry">,
 	dish: SittingDish,
 ): DishOrder {
-	const { id, uptake, spare, panTypeId, panWishes, colour } = dish;
+	const { id, uptake, spare, panTypeId, panWishes, colour, chill } = dish;
 	return {
 		id,
 		serviceAt,
@@ -70,6 +80,8 @@ export function orderOf(
 		panTypeId,
 		panWishes,
 		colour,
+		chill,
+		...(carry ? { carry } : {}),
 		lineSettled: dish.line !== null,
 		basis: basisOf(dish),
 	};

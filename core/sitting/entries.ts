@@ -23,6 +23,17 @@ export const SittingEntry = Type.Object({
 	covers: Covers,
 	hands: Type.Integer({ minimum: 1, maximum: 60, allowed: "a whole number of cooks from 1 to 60" }),
 	note: Type.String({ maxLength: 600, allowed: "a note of up to 600 characters" }),
+	/** Carried elsewhere: minutes under way, the air there, hot or cold; served where it is cooked where nothing is typed. */
+	carry_min: Type.Optional(
+		Type.Integer({ minimum: 1, maximum: 1440, allowed: "whole minutes from 1 to 1440, or nothing" }),
+	),
+	carryAir_C: Type.Optional(
+		Type.Integer({ minimum: -30, maximum: 45, allowed: "whole degrees from −30 to 45 °C, or nothing" }),
+	),
+	carryHot: Type.Optional(oneOf(["", "hot", "cold"] as const)),
+	/** Another house code than the house's, and why. */
+	houseCode: Type.Optional(Type.String({ maxLength: 40, allowed: "a house code from the list" })),
+	codeReason: Type.Optional(Type.String({ maxLength: 200, allowed: "a reason of up to 200 characters" })),
 });
 
 /** One dish's share of the covers. */
@@ -40,5 +51,6 @@ export const TrialEntry = Type.Object({
 	wishes: Type.Optional(Type.String({ maxLength: 2000 })),
 	line: Type.Optional(Type.String({ maxLength: 40 })),
 	colour: Type.Optional(oneOf(["", ...COLOUR_WAYS] as const)),
+	chill: Type.Optional(Type.String({ maxLength: 60 })),
 	ahead: Type.Optional(oneOf(["", "yes", "no"] as const)),
 });

@@ -1,2 +1,10 @@
 export { ShareEntry, SittingEntry, TrialEntry } from "./entries.ts";
-export { BASES, type BasisKey, cookedRecipe, newDish, orderOf, type SittingDish } from "./SittingDish.ts";
+export {
+	BASES,
+	type BasisKey,
+	cookedRecipe,
+	heatedAt,
+	newDish,
+	orderOf,
+	type SittingDish,
+} from "./SittingDish.ts";

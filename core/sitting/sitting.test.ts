@@ -18,6 +18,7 @@ describe("a dish of a sitting", () => {
 			panTypeId: null,
 			panWishes: [],
 			colour: null,
+			chill: null,
 			lineSettled: false,
 		});
 	});

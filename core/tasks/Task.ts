@@ -24,7 +24,9 @@ export type Need =
 	  }
 	| { readonly kind: "fridge"; readonly litres: number }
 	| { readonly kind: "chiller"; readonly slots: number }
-	| { readonly kind: "warmer"; readonly plates: number };
+	| { readonly kind: "warmer"; readonly plates: number }
+	/** Insulated boxes, from when they are packed until they are emptied. */
+	| { readonly kind: "boxes"; readonly count: number };
 
 /** What has to be done before, and how long after it this may or must begin. */
 export interface Predecessor {
@@ -57,6 +59,8 @@ export interface Task {
 	readonly after: readonly Predecessor[];
 	readonly needs: readonly Need[];
 	readonly window: TaskWindow;
+	/** Whether it lasts from the end of what is before it until what follows it begins; it has no minutes of its own. */
+	readonly fills?: boolean;
 }
 
 export type TaskPart =
@@ -72,6 +76,8 @@ export type TaskPart =
 	| "chill"
 	| "keep"
 	| "reheat"
+	| "pack"
+	| "carry"
 	| "make";
 
 export interface TaskWindow {

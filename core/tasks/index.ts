@@ -8,7 +8,7 @@ export {
 	type WorkMinutes,
 	workMinutes,
 } from "./minutes.ts";
-export { type Clockwork, placeBackwards } from "./placeBackwards.ts";
+export { type Clockwork, lastFirst, latestStartOf, overBy, placeBackwards } from "./placeBackwards.ts";
 export {
 	AT_ANY_TIME,
 	exactly,

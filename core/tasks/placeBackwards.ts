@@ -27,9 +27,21 @@ export function placeBackwards(tasks: readonly Task[], end: number, house: Clock
 		);
 		placed.set(task.id, put(task, endBy, house));
 	}
+	for (const task of tasks.filter(({ fills }) => fills)) placed.set(task.id, stretched(task, tasks, placed));
 	return tasks
 		.map((task) => placed.get(task.id) as PlacedTask)
 		.sort((a, b) => a.start - b.start || a.end - b.end);
+}
+
+/** From the end of what is before it until what follows it begins. */
+function stretched(task: Task, tasks: readonly Task[], placed: ReadonlyMap<string, PlacedTask>): PlacedTask {
+	const at = placed.get(task.id) as PlacedTask;
+	const before = task.after.map(({ task: id }) => (placed.get(id) as PlacedTask).end);
+	const next = tasks
+		.filter(({ after }) => after.some((predecessor) => predecessor.task === task.id))
+		.map(({ id }) => (placed.get(id) as PlacedTask).start);
+	const start = before.length > 0 ? Math.max(...before) : at.start;
+	return { ...at, start, end: next.length > 0 ? Math.min(...next) : at.end };
 }
 
 function latestEndFor(task: Task, next: Task, placed: ReadonlyMap<string, PlacedTask>): number {
@@ -38,22 +50,41 @@ function latestEndFor(task: Task, next: Task, placed: ReadonlyMap<string, Placed
 	return minutesBefore(start, least_min);
 }
 
-function put(task: Task, endBy: number, { timeZone, hours }: Clockwork): PlacedTask {
-	const { minutes, window } = task;
-	const by = window.dayBefore ? Math.min(endBy, onDay(endBy, timeZone, hours.closes_min, -1)) : endBy;
-	const working = { ...hours, closes_min: Math.min(hours.closes_min, window.byMinute ?? hours.closes_min) };
-	const latest = window.withinHours
-		? startBefore(latestWorkingStart(by, minutes.planned, timeZone, working), 0)
-		: startBefore(by, minutes.planned);
-	return { ...task, start: latest, end: minutesBefore(latest, -minutes.planned) };
+function put(task: Task, endBy: number, house: Clockwork): PlacedTask {
+	const start = latestStartOf(task, overBy(task, endBy, house), house);
+	return { ...task, start, end: minutesBefore(start, -task.minutes.planned) };
 }
 
-/** Every task after all that follow it. */
-function lastFirst(tasks: readonly Task[]): Task[] {
+/** When a task has to be over that is wanted by an instant: what is cold the day before, when that day closes. */
+export function overBy(
+	{ window }: Pick<Task, "window">,
+	endBy: number,
+	{ timeZone, hours }: Clockwork,
+): number {
+	return window.dayBefore ? Math.min(endBy, onDay(endBy, timeZone, hours.closes_min, -1)) : endBy;
+}
+
+/** The latest start of a task that is over by an instant, on the five minutes, inside working hours where it has to be. */
+export function latestStartOf(
+	{ minutes, window }: Pick<Task, "minutes" | "window">,
+	endBy: number,
+	{ timeZone, hours }: Clockwork,
+): number {
+	if (!window.withinHours) return startBefore(endBy, minutes.planned);
+	const working = { ...hours, closes_min: Math.min(hours.closes_min, window.byMinute ?? hours.closes_min) };
+	return startBefore(latestWorkingStart(endBy, minutes.planned, timeZone, working), 0);
+}
+
+/**
+ * Every task after all that follow it.
+ *
+ * @throws {Error} when they wait for each other in a circle
+ */
+export function lastFirst<T extends Pick<Task, "id" | "after">>(tasks: readonly T[]): T[] {
 	const byId = new Map(tasks.map((task) => [task.id, task]));
 	const state = new Map<string, "open" | "done">();
-	const order: Task[] = [];
-	const visit = (task: Task): void => {
+	const order: T[] = [];
+	const visit = (task: T): void => {
 		if (state.get(task.id) === "done") return;
 		if (state.get(task.id) === "open") throw new Error(`tasks wait for each other: ${task.id}`);
 		state.set(task.id, "open");

@@ -111,3 +111,10 @@ export function latestWorkingStart(
 	}
 	return minutesBefore(endBy, minutes);
 }
+
+const DAY_MS = 86_400_000;
+
+/** A day of the calendar so many days later: "2026-12-05" and 2 give "2026-12-07". */
+export function laterDay(date: string, days: number): string {
+	return new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+}

@@ -11,6 +11,7 @@ export {
 export {
 	fromWallClock,
 	isOpen,
+	laterDay,
 	latestWorkingStart,
 	minuteOfDay,
 	minutesBefore,

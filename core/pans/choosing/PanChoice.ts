@@ -1,3 +1,4 @@
+import { groupBy, sumBy } from "es-toolkit";
 import type { FilledPan, LiquidLine, PanLimits } from "../shape/index.ts";
 import { layeredBelow, lineAbovePiece, type PanType } from "../shape/index.ts";
 import { type Candidate, fillOne, type PanLoad, rungsOf } from "./panCandidates.ts";
@@ -6,15 +7,19 @@ import { spreadEvenly } from "./spreadEvenly.ts";
 export interface ChosenPan extends FilledPan {
 	readonly type: PanType;
 	readonly capacity: number;
+	/** Which filling of the pans it is: 1 the first, more where they are filled again. */
+	readonly go: number;
 }
 
 /** The pans of one dish. */
 export interface PanChoice {
-	/** Kind by kind; within a kind the fullest first. */
+	/** Every filling: go by go, kind by kind; within a kind the fullest first. */
 	readonly pans: readonly ChosenPan[];
+	/** How many times the pans are filled, one filling after the other. */
+	readonly goes: number;
 	/** Pieces for which the stock has no pan. */
 	readonly unplaced: number;
-	/** Oven floor taken, in gastronorm 1/1 rungs. */
+	/** Oven floor taken at once, in gastronorm 1/1 rungs. */
 	readonly rungs: number;
 	readonly liquid_l: number;
 }
@@ -50,6 +55,7 @@ export function filledChoice(counts: Counts, load: PanLoad, limits: PanLimits): 
 	const pans = shared.flatMap(({ of: candidate, pieces }) => filled(candidate, pieces, load, limits));
 	return {
 		pans,
+		goes: 1,
 		unplaced: load.pieces - placed,
 		rungs: shared.reduce((sum, { of: candidate, pieces }) => sum + rungsOf(candidate, pieces.length), 0),
 		liquid_l: pans.reduce((sum, pan) => sum + pan.liquid_l, 0),
@@ -69,6 +75,7 @@ function filled(
 			...fillOne(candidate.type, load, held, limits),
 			type: candidate.type,
 			capacity: candidate.holds,
+			go: 1,
 		};
 		known.set(held, pan);
 		return pan;
@@ -88,7 +95,38 @@ export function filledTo(choice: PanChoice, load: PanLoad, line: LiquidLine, lim
 	return { ...choice, pans, liquid_l: pans.reduce((sum, { liquid_l }) => sum + liquid_l, 0) };
 }
 
-function shareOut(counts: Counts, placed: number, room: number): { of: Candidate; pieces: number[] }[] {
+/** The same pans are filled so many times at the most: more would take all day. */
+export const MOST_GOES = 3;
+
+/**
+ * The same pans filled again, for pieces that find no room in one filling: as few goes as it takes,
+ * each with as many pieces as the others to within one.
+ *
+ * @returns the choice as it is where one filling holds all, or where it would take too many
+ */
+export function inGoes(choice: PanChoice, load: PanLoad, limits: PanLimits): PanChoice {
+	// Whatever has no pan has none because all pans are full.
+	const room = load.pieces - choice.unplaced;
+	const goes = room > 0 ? Math.ceil(load.pieces / room) : 1;
+	if (goes === 1 || goes > MOST_GOES) return choice;
+	const kinds = Object.values(groupBy(choice.pans, ({ type }) => type.id)).map((alike) => ({
+		of: { pan: alike[0] as ChosenPan, capacity: alike[0]?.pieces ?? 0 },
+		count: alike.length,
+	}));
+	const pans = spreadEvenly(load.pieces, goes).flatMap((pieces, index) =>
+		shareOut(kinds, pieces, room).flatMap(({ of: { pan }, pieces: each }) =>
+			each.map((held) => ({ ...pan, ...fillOne(pan.type, load, held, limits), go: index + 1 })),
+		),
+	);
+	return { ...choice, pans, goes, unplaced: 0, liquid_l: sumBy(pans, ({ liquid_l }) => liquid_l) };
+}
+
+/** Pieces shared out to kinds of pans by what they hold. */
+function shareOut<C extends { readonly capacity: number }>(
+	counts: readonly { readonly of: C; readonly count: number }[],
+	placed: number,
+	room: number,
+): { of: C; pieces: number[] }[] {
 	let left = placed;
 	let roomLeft = room;
 	return counts

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import loadHighs from "highs";
 import { beforeAll, describe, expect, it } from "vitest";
 import { asLpText, type IntegerSolver } from "../../integer/index.ts";
+import { runs } from "../../random/runs.testing.ts";
 import { mm } from "../arbitraries.testing.ts";
 import {
 	type ChoosePans,
@@ -82,7 +83,7 @@ describe.each(["by bids", "as an integer programme"])("choosing pans %s", (way) 
 					for (const pan of choice.pans) expect(pan.pieces).toBeLessThanOrEqual(pan.capacity);
 				}
 			}),
-			{ numRuns: way === "by bids" ? 100 : 25 },
+			{ numRuns: runs(way === "by bids" ? 100 : 25) },
 		);
 	});
 
@@ -153,13 +154,13 @@ describe("the choice by bids beside the proven least", () => {
 				expect(hand.unplaced).toBe(proven?.unplaced);
 				expect(hand.rungs).toBe(proven?.rungs);
 			}),
-			{ numRuns: 40 },
+			{ numRuns: runs(40) },
 		);
 	});
 
 	it("for several it stays within 5 % over many sittings, and within one large pan in any", () => {
 		const totals = { hand: 0, proven: 0, left: 0, leftProven: 0, pieces: 0 };
-		for (const given of fc.sample(sittings, { numRuns: 60, seed: 11 })) {
+		for (const given of fc.sample(sittings, { numRuns: runs(60), seed: 11 })) {
 			const { loads, stock } = drawn(given);
 			const hand = chooseByBids(loads, stock, LIMITS);
 			const proven = together(loads, stock, LIMITS);

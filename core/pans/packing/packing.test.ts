@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { runs } from "../../random/runs.testing.ts";
 import { mm, panPieces, panShapes, pieceGaps } from "../arbitraries.testing.ts";
 import {
 	areaOf,
@@ -26,7 +27,7 @@ describe("one layer of equal pieces", () => {
 				const placed = packLayer(insideAt(pan, 0), piece, gap);
 				expect(nearest(placed, piece.shape === "ball")).toBeGreaterThanOrEqual(gap - 1e-6);
 			}),
-			{ numRuns: 60 },
+			{ numRuns: runs(60) },
 		);
 	});
 
@@ -39,6 +40,7 @@ describe("one layer of equal pieces", () => {
 				for (const laid of placed)
 					expect(outside(floor, laid, piece.shape === "ball", alone)).toBeLessThan(1e-4);
 			}),
+			{ numRuns: runs(100) },
 		);
 	});
 
@@ -50,7 +52,7 @@ describe("one layer of equal pieces", () => {
 					packLayer(floor, piece, gap).length,
 				);
 			}),
-			{ numRuns: 150 },
+			{ numRuns: runs(150) },
 		);
 	});
 
@@ -74,7 +76,7 @@ describe("one layer of equal pieces", () => {
 					packLayer(round, piece, gap).length,
 				);
 			}),
-			{ numRuns: 150 },
+			{ numRuns: runs(150) },
 		);
 	});
 
@@ -127,7 +129,7 @@ describe("one layer of equal pieces", () => {
 				const clear = without.every((placed) => outside(floor, placed, false, without.length === 1) <= 1e-6);
 				if (clear) expect(laid).toHaveLength(without.length);
 			}),
-			{ numRuns: 150 },
+			{ numRuns: runs(150) },
 		);
 	});
 
@@ -163,7 +165,7 @@ describe("a delivery of pieces that differ", () => {
 				expect(kg / (count * piece.weight_g)).toBeCloseTo(1, 9);
 				expect(deliveryOf(piece, count, spread, seed)).toEqual(delivery);
 			}),
-			{ numRuns: 40 },
+			{ numRuns: runs(40) },
 		);
 	});
 
@@ -184,7 +186,7 @@ describe("a delivery of pieces that differ", () => {
 				}
 				expect(packed.pans.length).toBeGreaterThanOrEqual(packed.bound);
 			}),
-			{ numRuns: 60 },
+			{ numRuns: runs(60) },
 		);
 	});
 

@@ -12,12 +12,13 @@ import {
 	type Working,
 	working,
 } from "../../workings/index.ts";
+import { lastTaskAt } from "../Plan.ts";
 import type { WorkedPlan } from "./WorkedPlan.ts";
 import { piecesWorking } from "./yields.ts";
 
 /** From the oven door on: when the slowest pans are tender. */
 export function braiseWorkings({ tasks, braise_min }: WorkedPlan): Working[] {
-	const first = tasks.find(({ part }) => part === "oven");
+	const first = lastTaskAt({ tasks }, "braise", "oven");
 	if (!first) return [];
 	const into = figure(first.start, "instant", "in");
 	const after = (minutes: number, name: string) => add(into, figure(minutes, "min", name));

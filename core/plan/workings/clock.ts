@@ -32,9 +32,7 @@ export function workWorkings({ work, order }: WorkedPlan, place: PlaceKey): Work
  */
 export function startWorkings(plan: WorkedPlan, place: PlaceKey): Working[] {
 	return plan.tasks
-		.filter(
-			(task) => task.place === place && task.part !== "rest" && task.part !== "keep" && task.part !== "hold",
-		)
+		.filter((task) => task.place === place && task.part !== "rest" && task.part !== "hold" && !task.fills)
 		.flatMap((task) => startWorking(task, plan));
 }
 
@@ -52,18 +50,23 @@ function startWorking(task: PlacedTask, plan: WorkedPlan): Working[] {
 
 /** What it has to be over for: the start of what follows, with its lag, or the end of its window. */
 function limitsOf(task: PlacedTask, { tasks, order }: WorkedPlan): Sum[] {
-	const followers = tasks.flatMap((next) =>
-		next.after
-			.filter((predecessor) => predecessor.task === task.id)
-			.map(({ least_min }) => ({ next, least_min })),
-	);
-	const starts = followers.map(({ next, least_min }): Sum => {
-		const start = figure(next.start, "instant", `to.${next.place}.${next.part}`);
-		return least_min > 0 ? subtract(start, figure(least_min, "min", lagName(task))) : start;
-	});
+	const starts = startsAfter(task, tasks);
 	const { to } = task.window;
 	if (to !== null) starts.push(figure(to, "instant", endName(task, to, order.serviceAt)));
 	return starts.length > 0 ? starts : [figure(order.serviceAt, "instant", "service")];
+}
+
+/** The starts of what follows a task, less their lags; what fills the time between stands for what follows it. */
+function startsAfter(task: PlacedTask, tasks: readonly PlacedTask[]): Sum[] {
+	return tasks.flatMap((next) =>
+		next.after
+			.filter((predecessor) => predecessor.task === task.id)
+			.flatMap(({ least_min }): Sum[] => {
+				if (next.fills) return startsAfter(next, tasks);
+				const start = figure(next.start, "instant", `to.${next.place}.${next.part}`);
+				return [least_min > 0 ? subtract(start, figure(least_min, "min", lagName(task))) : start];
+			}),
+	);
 }
 
 /** What the end of a window is called. */
@@ -74,8 +77,7 @@ function endName({ part }: PlacedTask, to: number, serviceAt: number): string {
 
 /** The lift leaves time for the rest and for the sauce, whichever is longer. */
 function liftSum(task: PlacedTask, { tasks }: WorkedPlan): Sum {
-	const followers = tasks.filter(({ after }) => after.some((predecessor) => predecessor.task === task.id));
-	return least(...followers.map((next) => figure(next.start, "instant", `to.${next.place}.${next.part}`)));
+	return least(...startsAfter(task, tasks));
 }
 
 function minutesName({ place, part }: PlacedTask): string {
@@ -83,7 +85,8 @@ function minutesName({ place, part }: PlacedTask): string {
 }
 
 function lagName({ part }: PlacedTask): string {
-	return part === "late" ? "beforeLift" : "marinade";
+	if (part === "late") return "beforeLift";
+	return part === "marinade" ? "marinade" : "emptied";
 }
 
 /** How long it really lies in its marinade. */

@@ -1,0 +1,55 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { Celsius } from "../check/index.ts";
+
+/** Food in an insulated box. */
+export const Carried = Type.Object({
+	mass_kg: Type.Number({
+		exclusiveMinimum: 0,
+		maximum: 2000,
+		allowed: "a weight above 0 and up to 2,000 kg",
+	}),
+	UA_W_per_K: Type.Number({ exclusiveMinimum: 0, maximum: 100, allowed: "a loss above 0 and up to 100 W/K" }),
+	start_C: Celsius,
+	air_C: Celsius,
+	to_C: Celsius,
+});
+export type Carried = Static<typeof Carried>;
+
+/** Hot food with its liquid, J/kgK. @see model, section M */
+const FOOD_J_PER_KGK = 3700;
+
+/** A box of three GN 1/1-100 loses so much, until it is measured, W/K. @see model, section M */
+export const USUAL_UA_W_PER_K = 0.8;
+
+/**
+ * Minutes until what is carried in an insulated box is at a temperature, hot or cold:
+ * T(t) = T_air + (T₀ − T_air) e^(−UA t / m c).
+ *
+ * @returns null for what it never becomes
+ * @see model, section M
+ */
+export function carriedMinutes({ mass_kg, UA_W_per_K, start_C, air_C, to_C }: Carried): number | null {
+	if (to_C === start_C) return 0;
+	const share = (to_C - air_C) / (start_C - air_C);
+	if (!(share > 0 && share < 1)) return null;
+	return (-Math.log(share) * mass_kg * FOOD_J_PER_KGK) / UA_W_per_K / 60;
+}
+
+/** How warm it is after so many minutes, °C. */
+export function carriedTo(box: Omit<Carried, "to_C">, minutes: number): number {
+	const { mass_kg, UA_W_per_K, start_C, air_C } = box;
+	return air_C + (start_C - air_C) * Math.exp((-UA_W_per_K * minutes * 60) / (mass_kg * FOOD_J_PER_KGK));
+}
+
+/** A box's loss from one measured stretch: how warm it was, and is. W/K */
+export function measuredLoss(
+	mass_kg: number,
+	air_C: number,
+	was_C: number,
+	is_C: number,
+	minutes: number,
+): number | null {
+	const share = (is_C - air_C) / (was_C - air_C);
+	if (!(share > 0 && share < 1) || minutes <= 0) return null;
+	return (-Math.log(share) * mass_kg * FOOD_J_PER_KGK) / (minutes * 60);
+}

@@ -1,0 +1,207 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { Celsius, oneOf } from "../check/index.ts";
+import {
+	CONSISTENCIES,
+	type Consistency,
+	FILM_W_PER_M2K,
+	FOOD_J_PER_KGK,
+	FOOD_KG_PER_M3,
+	MEDIA,
+	type Medium,
+	MOVES_C,
+	MOVES_TIMES,
+	SET_W_PER_MK,
+	SETS_C,
+	UNDER_LID_M2K_PER_W,
+} from "./constants.ts";
+import { type Face, Slab } from "./slab.ts";
+
+/** Deeper than this nothing is cooled in a kitchen, mm. */
+const DEEPEST_MM = 600;
+
+/** Food of one depth that is cooled. */
+export const ChillGiven = Type.Object({
+	depth_mm: Type.Number({ minimum: 5, maximum: DEEPEST_MM, allowed: `a depth from 5 to ${DEEPEST_MM} mm` }),
+	start_C: Celsius,
+	medium: oneOf(MEDIA),
+	medium_C: Celsius,
+	consistency: oneOf(CONSISTENCIES),
+});
+
+export interface ChillGiven extends Static<typeof ChillGiven> {
+	/** Covered: the air under the lid keeps its top warm. */
+	readonly lid?: boolean;
+	/** Stirred every so many minutes; never where it is absent. */
+	readonly stirEvery_min?: number;
+	/** The chiller's power and the food's area in it, foot only; without it there is always power enough. */
+	readonly chiller?: { readonly power_W: number; readonly area_m2: number };
+	/** What its foot stands in or on, where that is another than the air over it. */
+	readonly foot?: { readonly medium: Medium; readonly C: number };
+}
+
+/** How well heat goes through it and out of it: a likely case and the two ends. */
+export type ChillCase = "low" | "likely" | "high";
+
+/** How warm it is at its warmest, and in the mean, at a minute. */
+export interface ChillPoint {
+	readonly minute: number;
+	readonly warmest_C: number;
+	readonly mean_C: number;
+}
+
+/** Steps lengthen with the time that has gone by: short while it is hot, a two-hundred-and-fiftieth later on. */
+const FIRST_STEP_S = 10;
+const STEP_SHARE = 0.004;
+/** Longer than this nothing is waited for, s: a week. */
+const LONGEST_S = 7 * 86_400;
+/** So near to what it is cooled in it is as cold as it gets, K. */
+const AS_COLD_K = 0.01;
+
+/**
+ * How food of one depth cools: a slab with convection at its foot and its top, whose heat moves
+ * better while it is liquid. Walked through until it is as cold as is asked, or as it gets.
+ *
+ * @param until_C how cold it has to become at its warmest, °C
+ * @param which   heat moves as it likely does, or as badly or as well as it may
+ * @see model, section H
+ */
+export function* chilling(
+	given: ChillGiven,
+	until_C: number,
+	which: ChillCase = "likely",
+): Generator<ChillPoint> {
+	const slab = new Slab(
+		given.depth_mm / 1000,
+		given.start_C,
+		FOOD_KG_PER_M3 * FOOD_J_PER_KGK,
+		conductivityOf(given.consistency, which),
+	);
+	const coldest_C = Math.min(given.medium_C, given.foot?.C ?? given.medium_C);
+	const end_C = Math.max(until_C, coldest_C + AS_COLD_K);
+	let seconds = 0;
+	let stirred = 0;
+	yield { minute: 0, warmest_C: given.start_C, mean_C: given.start_C };
+	while (slab.warmest_C() > end_C && seconds < LONGEST_S) {
+		const step = Math.max(FIRST_STEP_S, seconds * STEP_SHARE);
+		const { foot, top } = facesOf(given, which, slab);
+		slab.step(step, foot, top);
+		seconds += step;
+		if (given.stirEvery_min !== undefined && seconds >= (stirred + 1) * given.stirEvery_min * 60) {
+			stirred = Math.floor(seconds / (given.stirEvery_min * 60));
+			slab.stir();
+		}
+		yield { minute: seconds / 60, warmest_C: slab.warmest_C(), mean_C: slab.mean_C() };
+	}
+}
+
+function facesOf(given: ChillGiven, which: ChillCase, slab: Slab): { foot: Face; top: Face } {
+	const film = FILM_W_PER_M2K[given.medium][which];
+	const { foot: stands, chiller } = given;
+	const topFilm = given.lid ? 1 / (1 / film + UNDER_LID_M2K_PER_W) : film;
+	const foot = {
+		film_W_per_M2K: stands ? FILM_W_PER_M2K[stands.medium][which] : film,
+		C: stands?.C ?? given.medium_C,
+	};
+	const top = { film_W_per_M2K: topFilm, C: given.medium_C };
+	if (!chiller) return { foot, top };
+	// All that stands in it gives off more than it can take away: its air is warmer by so much.
+	const given_W = slab.gives_W_per_m2(foot, top) * chiller.area_m2;
+	if (given_W <= chiller.power_W) return { foot, top };
+	const perKelvin_W = given_W - slab.gives_W_per_m2(warmer(foot, 1), warmer(top, 1)) * chiller.area_m2;
+	const warmer_K = (given_W - chiller.power_W) / perKelvin_W;
+	return { foot: warmer(foot, warmer_K), top: warmer(top, warmer_K) };
+}
+
+function warmer({ film_W_per_M2K, C }: Face, kelvin: number): Face {
+	return { film_W_per_M2K, C: C + kelvin };
+}
+
+/** Heat through the food by its temperature: better while it is hot and moves, W/mK. */
+function conductivityOf(consistency: Consistency, which: ChillCase): (C: number) => number {
+	const set = SET_W_PER_MK[consistency][which];
+	const more = set * (MOVES_TIMES[consistency] - 1);
+	return (C) => set + more * Math.min(1, Math.max(0, (C - SETS_C) / (MOVES_C - SETS_C)));
+}
+
+/**
+ * Minutes until it is so cold at its warmest.
+ *
+ * @param most_min nobody asks what comes later
+ * @returns null for what it never becomes, or not by then
+ */
+export function minutesTo(
+	given: ChillGiven,
+	to_C: readonly number[],
+	which: ChillCase = "likely",
+	most_min = Number.POSITIVE_INFINITY,
+): (number | null)[] {
+	const found = new Map<number, number>();
+	let before: ChillPoint | null = null;
+	for (const point of chilling(given, Math.min(...to_C), which)) {
+		for (const C of to_C) {
+			if (found.has(C) || point.warmest_C > C) continue;
+			found.set(C, before ? crossing(before, point, C) : 0);
+		}
+		if (point.minute > most_min) break;
+		before = point;
+	}
+	return to_C.map((C) => found.get(C) ?? null);
+}
+
+function crossing(before: ChillPoint, after: ChillPoint, C: number): number {
+	const share = (before.warmest_C - C) / (before.warmest_C - after.warmest_C);
+	return before.minute + share * (after.minute - before.minute);
+}
+
+/** Minutes to each of some temperatures with how far they may be off: null where it may never come to it. */
+export interface ChillTimes {
+	readonly low: number | null;
+	readonly likely: number | null;
+	readonly high: number | null;
+}
+
+export function chillTimes(given: ChillGiven, to_C: readonly number[]): ChillTimes[] {
+	// Where heat moves best it is cold soonest.
+	const [low, likely, high] = (["high", "likely", "low"] as const).map((which) =>
+		minutesTo(given, to_C, which),
+	);
+	return to_C.map((_, index) => ({
+		low: low?.[index] ?? null,
+		likely: likely?.[index] ?? null,
+		high: high?.[index] ?? null,
+	}));
+}
+
+/** The deepest that is sought, and how finely, mm. */
+const SHALLOWEST_MM = 10;
+const DEPTH_STEP_MM = 1;
+
+/**
+ * The greatest depth at which all of some temperatures are reached in their minutes.
+ *
+ * @param within minutes from the start, for each of the temperatures
+ * @returns null where even the shallowest is too slow
+ */
+export function deepestFor(
+	given: Omit<ChillGiven, "depth_mm">,
+	limits: readonly { readonly to_C: number; readonly within_min: number }[],
+	which: ChillCase = "likely",
+): number | null {
+	const to_C = limits.map((limit) => limit.to_C);
+	const most_min = Math.max(...limits.map(({ within_min }) => within_min));
+	const meets = (depth_mm: number) => {
+		const minutes = minutesTo({ ...given, depth_mm }, to_C, which, most_min);
+		return limits.every(
+			({ within_min }, index) => (minutes[index] ?? Number.POSITIVE_INFINITY) <= within_min,
+		);
+	};
+	if (!meets(SHALLOWEST_MM)) return null;
+	let [fits, fails] = [SHALLOWEST_MM, DEEPEST_MM];
+	if (meets(fails)) return fails;
+	while (fails - fits > DEPTH_STEP_MM) {
+		const middle = Math.round((fits + fails) / 2);
+		if (meets(middle)) fits = middle;
+		else fails = middle;
+	}
+	return fits;
+}

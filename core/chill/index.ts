@@ -1,0 +1,13 @@
+export {
+	type ChillCase,
+	ChillGiven,
+	type ChillPoint,
+	type ChillTimes,
+	chilling,
+	chillTimes,
+	deepestFor,
+	minutesTo,
+} from "./chill.ts";
+export { CONSISTENCIES, type Consistency, MEDIA, type Medium } from "./constants.ts";
+export { iceFor, withIce } from "./ice.ts";
+export { thawMinutes } from "./thaw.ts";

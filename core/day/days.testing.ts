@@ -1,0 +1,44 @@
+import { KITCHEN, ORDER, RECIPE } from "../plan/dish.testing.ts";
+import { type DishOrder, planSitting } from "../plan/index.ts";
+import type { Recipe } from "../recipe/index.ts";
+import type { Day, DayGiven, SittingOfDay } from "./index.ts";
+
+interface Dish {
+	readonly id: string;
+	readonly recipe?: Recipe;
+	readonly order?: Partial<DishOrder>;
+}
+
+/** A sitting of some dishes, planned. */
+export function sitting(
+	id: string,
+	dishes: readonly Dish[],
+	{ serviceAt = ORDER.serviceAt, hands = 2, kitchen = KITCHEN } = {},
+): SittingOfDay {
+	const planned = planSitting(
+		dishes.map(({ id: dish, recipe = RECIPE, order }) => ({
+			recipe,
+			order: { ...ORDER, ...order, id: dish, serviceAt, hands },
+		})),
+		kitchen,
+	);
+	const plans = planned.dishes.flatMap((dish) => ("plan" in dish ? [dish.plan] : []));
+	return { id, name: id, serviceAt, hands, plans, batches: planned.batches };
+}
+
+/** A day of some sittings in the kitchen of the tests. */
+export const givenDay = (sittings: readonly SittingOfDay[], more: Partial<DayGiven> = {}): DayGiven => ({
+	kitchen: KITCHEN,
+	cooks: [],
+	places: [],
+	sittings,
+	...more,
+});
+
+export const usesOf = ({ tasks }: Day, equipment: string) =>
+	tasks.flatMap(({ uses }) => uses.filter((use) => use.equipment === equipment));
+export const taskOf = ({ tasks }: Day, id: string) => {
+	const task = tasks.find((one) => one.id === id);
+	if (!task) throw new Error(`there is no ${id}`);
+	return task;
+};

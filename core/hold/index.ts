@@ -1,0 +1,1 @@
+export { dryness_l_per_h, sensibleMinutes } from "./held.ts";

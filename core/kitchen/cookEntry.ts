@@ -1,0 +1,43 @@
+import { type Static, Type } from "@sinclair/typebox";
+import { Name, oneOf, refuse, TimeOfDay } from "../check/index.ts";
+import type { TaskPlace } from "../tasks/index.ts";
+import { workingDay } from "./workingDay.ts";
+
+/** What somebody can be asked to do, by the places of the table; none: everything. */
+export const KINDS_OF_WORK: Readonly<
+	Record<WorkKey, { readonly words: string; readonly does: readonly TaskPlace[] }>
+> = {
+	everything: { words: "everything", does: [] },
+	preparation: {
+		words: "preparation: cutting, marinating, filling pans",
+		does: ["buy", "trim", "marinate", "build", "panUp", "make"],
+	},
+	stove: {
+		words: "stove and ovens: searing, sauces, pans in and out",
+		does: ["sear", "build", "panUp", "braise", "rest", "chill", "reheat", "sauce", "make"],
+	},
+	plates: { words: "plates and boxes", does: ["plate"] },
+};
+export const WORK_KEYS = ["everything", "preparation", "stove", "plates"] as const;
+export type WorkKey = (typeof WORK_KEYS)[number];
+
+/** The kind of work that is kept as some places. */
+export function workOf(does: readonly TaskPlace[]): WorkKey {
+	return WORK_KEYS.find((key) => KINDS_OF_WORK[key].does.join() === does.join()) ?? "everything";
+}
+
+/** Somebody who works here, as they are typed. */
+export const CookEntry = Type.Object({
+	name: Name,
+	opens: TimeOfDay,
+	closes: TimeOfDay,
+	work: oneOf(WORK_KEYS),
+});
+export type CookEntry = Static<typeof CookEntry>;
+
+/** The same as it is kept. @throws {Refusal} when the day would end as it begins */
+export function cookFields({ name, opens, closes, work }: CookEntry) {
+	const hours = workingDay(opens, closes);
+	if (!hours) throw refuse("closes", `${closes} was given; another time than ${opens} is allowed`);
+	return { name, ...hours, does: [...KINDS_OF_WORK[work].does] };
+}

@@ -1,0 +1,302 @@
+import { sumBy } from "es-toolkit";
+import { minutesToBeSure } from "../braise/index.ts";
+import {
+	type ChillGiven,
+	type ChillTimes,
+	chilling,
+	chillTimes,
+	deepestFor,
+	minutesTo,
+} from "../chill/index.ts";
+import type { Cooler, Equipment, HousePolicy } from "../kitchen/index.ts";
+import { memoise } from "../memoise/index.ts";
+import {
+	areaOf,
+	type ChosenPan,
+	depthOf,
+	insideAt,
+	type PanChoice,
+	type PanType,
+	pieceHeight,
+} from "../pans/index.ts";
+import type { Range } from "../quantity/index.ts";
+import type { Recipe } from "../recipe/index.ts";
+import type { HouseCode } from "../safety/index.ts";
+import { countByType } from "./countByType.ts";
+import { type ChillChoice, MOST_PARTS } from "./DishOrder.ts";
+
+/** One limit of the house code while cooling, and how the dish stands to it. */
+export interface ChillLimit {
+	readonly from_C: number | null;
+	readonly to_C: number;
+	readonly within_min: number;
+	/** Minutes on the code's clock. */
+	readonly took: ChillTimes;
+	/** Met however it goes, met if it goes as is likely, missed, or never reached. */
+	readonly verdict: "met" | "close" | "missed" | "never";
+}
+
+/** One way of cooling a dish with what the kitchen has. */
+export interface ChillWay extends Omit<ChillChoice, "coolerId"> {
+	readonly cooler: Cooler;
+	/** Of the food in the deepest pan, mm. */
+	readonly depth_mm: number;
+	/** Pans that stand in the cooler. */
+	readonly pans: number;
+	/** What is cooled, as the curve is drawn from it. */
+	readonly given: ChillGiven;
+	readonly limits: readonly ChillLimit[];
+	/** From in the cooler until the last limit; null where it never gets there. */
+	readonly minutes: Range | null;
+}
+
+export interface PlanChill {
+	readonly way: ChillWay;
+	/** What is planned for it, as surely as the house wants, whole minutes. */
+	readonly planned_min: number;
+	/** The greatest depth that meets every limit in there, mm; null where none does. */
+	readonly deepest_mm: number | null;
+	/** Other ways that are colder sooner, with the kitchen's own things: those that meet the limits first. */
+	readonly others: readonly ChillWay[];
+}
+
+/** Out of the oven, lid off, °C. General practice. */
+const LIFTED_C = 88;
+/** The kitchen's air, °C, while it stands before it is cooled. */
+const KITCHEN_C = 22;
+const ICED_WATER_C = 1;
+
+interface Cooling {
+	readonly recipe: Recipe;
+	readonly pans: PanChoice;
+	readonly equipment: Equipment;
+	readonly policy: HousePolicy;
+	readonly choice: ChillChoice | null;
+}
+
+/**
+ * How a dish is cooled that is made ahead: in the way that was settled, else whole in the coldest
+ * wind there is.
+ *
+ * @returns null where the kitchen counts nothing that cools, or the dish has no pan
+ * @see model, section H
+ */
+export function planChill(cooling: Cooling): PlanChill | null {
+	const { equipment, policy, choice } = cooling;
+	const coolers = [...(equipment.coolers ?? [])].sort(coldestFirst);
+	const cooler = coolers.find(({ id }) => id === choice?.coolerId) ?? coolers[0];
+	if (!cooler || cooling.pans.pans.length === 0) return null;
+	const way = wayOf(cooling, cooler, choice?.parts ?? 1, choice?.ice ?? false);
+	const planned_min = Math.ceil(way.minutes ? minutesToBeSure(way.minutes, policy.confidence) : NEVER_MIN);
+	return {
+		way,
+		planned_min,
+		deepest_mm: deepestIn(way, policy.code),
+		others: isAllMet(way) ? [] : othersThan(cooling, coolers, way),
+	};
+}
+
+const deepestMemo = memoise<string, { readonly mm: number | null }>(100);
+
+/** The code's clock begins in the cooler; how long it takes to begin is small beside it. */
+function deepestIn({ given }: ChillWay, { cooling: { from_C, to } }: HouseCode): number | null {
+	const { depth_mm: _, start_C, ...cooled } = given;
+	const asked = { ...cooled, start_C: Math.min(start_C, from_C ?? start_C) };
+	return deepestMemo(JSON.stringify([asked, to]), () => ({ mm: deepestFor(asked, to, "low") })).mm;
+}
+
+/** What never gets cold enough is planned until somebody has to have looked, minutes. */
+const NEVER_MIN = 6 * 60;
+
+/** Wind before still air, then the colder. */
+function coldestFirst(a: Cooler, b: Cooler): number {
+	return (
+		Number(a.kind === "fridge") - Number(b.kind === "fridge") || a.air_C - b.air_C || a.id.localeCompare(b.id)
+	);
+}
+
+export function isAllMet({ limits }: Pick<ChillWay, "limits">): boolean {
+	return limits.every(({ verdict }) => verdict === "met");
+}
+
+/** So many other ways are told, of so many that are worked out to their ends. */
+const MOST_OTHERS = 5;
+const MOST_TRIED = 8;
+
+/**
+ * Every other way that the kitchen's own things allow and that is colder sooner: those that meet
+ * the limits first, the least trouble first, then the quickest.
+ */
+function othersThan(cooling: Cooling, coolers: readonly Cooler[], now: ChillWay): ChillWay[] {
+	const now_min = now.minutes?.likely ?? Number.POSITIVE_INFINITY;
+	const possible = coolers.flatMap((cooler) =>
+		PARTS.filter((parts) => hasPansFor(cooling, parts)).flatMap((parts) =>
+			[false, true]
+				.filter((ice) => !ice || cooler.kind === "fridge")
+				.map((ice) => ({ cooler, parts, ice, likely_min: likelyIn(cooling, cooler, parts, ice, now_min) })),
+		),
+	);
+	const sooner = possible
+		.filter(({ likely_min }) => likely_min < now_min)
+		.sort((one, other) => one.likely_min - other.likely_min)
+		.slice(0, MOST_TRIED);
+	const tried = sooner.map(({ cooler, parts, ice }) => wayOf(cooling, cooler, parts, ice));
+	const trouble = (way: ChillWay) =>
+		2 * (way.parts - now.parts) + Number(way.ice !== now.ice) + Number(way.cooler.id !== now.cooler.id);
+	const minutes = (way: ChillWay) => way.minutes?.likely ?? Number.POSITIVE_INFINITY;
+	const bestFirst = (a: ChillWay, b: ChillWay) =>
+		Number(isAllMet(b)) - Number(isAllMet(a)) ||
+		(isAllMet(a) ? trouble(a) - trouble(b) : minutes(a) - minutes(b)) ||
+		a.cooler.id.localeCompare(b.cooler.id);
+	return tried.sort(bestFirst).slice(0, MOST_OTHERS);
+}
+
+const PARTS = Array.from({ length: MOST_PARTS }, (_, index) => index + 1);
+
+/** Whether there are pans for the food of each in so many. */
+function hasPansFor({ pans, equipment }: Cooling, parts: number): boolean {
+	return spreadOver(pans, equipment.pans, parts) !== null;
+}
+
+/**
+ * The pans beside its own over which the food of a dish is spread, so that it lies so many times as
+ * shallow: of its own kinds first, then others, the widest first.
+ *
+ * @returns null where those that are left have not floor enough
+ */
+export function spreadOver(
+	pans: PanChoice,
+	stock: readonly PanType[],
+	parts: number,
+): { readonly typeId: string; readonly count: number }[] | null {
+	const own = countByType(pans);
+	const isOwn = ({ id }: PanType) => own.some(({ type }) => type.id === id);
+	const taken = (id: string) => own.find(({ type }) => type.id === id)?.count ?? 0;
+	let wanted_m2 = (parts - 1) * own.reduce((sum, { type, count }) => sum + count * floor_m2(type), 0);
+	const more: { typeId: string; count: number }[] = [];
+	const first = [...stock].sort(
+		(a, b) => Number(isOwn(b)) - Number(isOwn(a)) || floor_m2(b) - floor_m2(a) || a.id.localeCompare(b.id),
+	);
+	for (const type of first) {
+		const count = Math.min(type.stock - taken(type.id), Math.ceil(wanted_m2 / floor_m2(type) - 1e-6));
+		if (count <= 0) continue;
+		more.push({ typeId: type.id, count });
+		wanted_m2 -= count * floor_m2(type);
+	}
+	return wanted_m2 > 1e-6 ? null : more;
+}
+
+function floor_m2({ shape }: PanType): number {
+	return areaOf(insideAt(shape, 0)) / 1e6;
+}
+
+const wayMemo = memoise<string, ChillWay>(400);
+
+function wayOf(cooling: Cooling, cooler: Cooler, parts: number, ice: boolean): ChillWay {
+	const { code } = cooling.policy;
+	const standing = standingIn(cooling, cooler, parts, ice);
+	return wayMemo(JSON.stringify([standing, code]), () => worked(standing, code));
+}
+
+/** How deep the food lies in a pan: to its line, or to the top of its pieces, and never above the rim, mm. */
+export function depthOfFood({ piece }: Pick<Recipe, "piece">, pan: ChosenPan): number {
+	return Math.min(depthOf(pan.type.shape), Math.max(pan.line_mm, pan.bed_mm + pieceHeight(piece)));
+}
+
+/** How the food of a dish stands in a cooler. */
+interface Standing extends Pick<ChillWay, "cooler" | "parts" | "ice" | "depth_mm" | "pans"> {
+	readonly area_m2: number;
+}
+
+function standingIn(
+	{ recipe, pans, equipment }: Cooling,
+	cooler: Cooler,
+	parts: number,
+	ice: boolean,
+): Standing {
+	const atOnce = pans.pans.filter(({ go }) => go === 1);
+	const deep_mm = Math.max(...atOnce.map((pan) => depthOfFood(recipe, pan)));
+	return {
+		cooler,
+		parts,
+		ice,
+		depth_mm: Math.max(5, Math.round(deep_mm / parts)),
+		pans: atOnce.length + sumBy(spreadOver(pans, equipment.pans, parts) ?? [], ({ count }) => count),
+		area_m2: atOnce.reduce((sum, { type }) => sum + floor_m2(type), 0) * parts,
+	};
+}
+
+const likelyMemo = memoise<string, number>(400);
+
+/** Minutes until the code's coldest, likely and without its range; no end where that is later than asked. */
+function likelyIn(cooling: Cooling, cooler: Cooler, parts: number, ice: boolean, most_min: number): number {
+	const { code } = cooling.policy;
+	const standing = standingIn(cooling, cooler, parts, ice);
+	const coldest_C = Math.min(...code.cooling.to.map(({ to_C }) => to_C));
+	return likelyMemo(JSON.stringify([standing, code, most_min]), () => {
+		const [minutes] = minutesTo(givenFor(standing, code), [coldest_C], "likely", most_min);
+		return minutes ?? Number.POSITIVE_INFINITY;
+	});
+}
+
+function givenFor({ cooler, depth_mm, ice, area_m2 }: Standing, { cooling }: HouseCode): ChillGiven {
+	return {
+		depth_mm,
+		start_C: afterStanding(depth_mm, cooling.standing_min),
+		medium: cooler.kind === "chiller" ? "blast" : "walkIn",
+		medium_C: cooler.air_C,
+		consistency: "stew",
+		...(cooler.power_kW === null ? {} : { chiller: { power_W: cooler.power_kW * 1000, area_m2 } }),
+		...(ice ? { foot: { medium: "iceWater" as const, C: ICED_WATER_C } } : {}),
+	};
+}
+
+function worked(standing: Standing, code: HouseCode): ChillWay {
+	const { area_m2: _, ...stands } = standing;
+	const { from_C, to } = code.cooling;
+	const given = givenFor(standing, code);
+	const clock_C = from_C !== null && from_C < given.start_C ? from_C : given.start_C;
+	const [began, ...reached] = chillTimes(given, [clock_C, ...to.map(({ to_C }) => to_C)]) as [
+		ChillTimes,
+		...ChillTimes[],
+	];
+	const limits = to.map(({ to_C, within_min }, index): ChillLimit => {
+		const took = sinceBegan(reached[index] as ChillTimes, began);
+		return { from_C, to_C, within_min, took, verdict: verdictOf(took, within_min) };
+	});
+	return { ...stands, given, limits, minutes: rangeOf(reached.at(-1)) };
+}
+
+/** How warm it still is in the mean when it has stood for as long as the code lets it. */
+function afterStanding(depth_mm: number, minutes: number): number {
+	if (minutes === 0) return LIFTED_C;
+	const standing: ChillGiven = {
+		depth_mm,
+		start_C: LIFTED_C,
+		medium: "walkIn",
+		medium_C: KITCHEN_C,
+		consistency: "stew",
+	};
+	for (const { minute, mean_C } of chilling(standing, KITCHEN_C))
+		if (minute >= minutes) return Math.round(mean_C);
+	return LIFTED_C;
+}
+
+function sinceBegan(reached: ChillTimes, began: ChillTimes): ChillTimes {
+	const since = (end: "low" | "likely" | "high") => {
+		const minutes = reached[end];
+		return minutes === null ? null : minutes - (began[end] ?? 0);
+	};
+	return { low: since("low"), likely: since("likely"), high: since("high") };
+}
+
+function verdictOf({ likely, high }: ChillTimes, within_min: number): ChillLimit["verdict"] {
+	if (likely === null) return "never";
+	if (likely > within_min) return "missed";
+	return high !== null && high <= within_min ? "met" : "close";
+}
+
+function rangeOf(times: ChillTimes | undefined): Range | null {
+	if (!times || times.low === null || times.likely === null || times.high === null) return null;
+	return { low: times.low, likely: times.likely, high: times.high };
+}

@@ -1,0 +1,73 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { runs } from "../random/runs.testing.ts";
+import type { Recipe } from "../recipe/index.ts";
+import { HOUSE_CODE_KEYS, HOUSE_CODES } from "../safety/index.ts";
+import { KITCHEN, ORDER, RECIPE, wanting } from "./dish.testing.ts";
+import { type Plan, plan, taskAt } from "./index.ts";
+
+const AHEAD: Recipe = { ...RECIPE, schools: { service: "madeAhead" } };
+const MINUTE_MS = 60_000;
+const reheated = (recipe: Recipe = AHEAD, kitchen = KITCHEN, covers = 60): NonNullable<Plan["reheat"]> => {
+	const { reheat } = plan(recipe, { ...ORDER, covers }, kitchen);
+	if (!reheat) throw new Error("it is made hot again");
+	return reheat;
+};
+
+describe("how a dish is made hot again that was made ahead", () => {
+	it("takes as long on the clock as its middle takes to be hot, in the oven at each temperature that suits it", () => {
+		const made = plan(AHEAD, ORDER, KITCHEN);
+		const task = taskAt(made, "reheat");
+		expect(((task?.end ?? 0) - (task?.start ?? 0)) / MINUTE_MS).toBe(made.work.reheat_min);
+		expect(made.work.reheat_min).toBe(made.reheat?.planned_min);
+		const rungs = task?.needs.find((need) => need.kind === "rungs");
+		expect(rungs?.minutesAt.map(({ set_C }) => set_C)).toEqual([140, 150, 160]);
+		const likely = rungs?.minutesAt.map(({ minutes }) => minutes.likely) ?? [];
+		expect(likely).toEqual([...likely].sort((a, b) => b - a));
+	});
+
+	it("is nothing for what is served on the day", () => {
+		expect(plan(RECIPE, ORDER, KITCHEN).reheat).toBeNull();
+	});
+
+	it("is sooner under a lid than open, and later the hotter the code wants it", () => {
+		const lid = reheated();
+		const open = reheated({ ...AHEAD, braise: { ...AHEAD.braise, lid: "open" } });
+		expect(open.minutes.likely).toBeGreaterThan(0);
+		expect(lid.minutes.likely).toBeGreaterThan(20);
+		const by = (houseCode: (typeof HOUSE_CODE_KEYS)[number]) =>
+			reheated(AHEAD, wanting({ code: HOUSE_CODES[houseCode] }));
+		expect(by("twoHour63").minutes.likely).toBeLessThan(by("twoStage57").minutes.likely);
+		expect(by("blast90").verdict).toBeNull();
+	});
+
+	it("keeps its range in order, and says met only where the slowest is in time", () => {
+		fc.assert(
+			fc.property(
+				fc.constantFrom(...HOUSE_CODE_KEYS),
+				fc.integer({ min: 10, max: 120 }),
+				fc.constantFrom(30, 50, 70),
+				(houseCode, covers, height_mm) => {
+					const piece = {
+						shape: "block",
+						length_mm: 82,
+						width_mm: 58,
+						height_mm,
+						weight_g: 5 * height_mm,
+					} as const;
+					const { minutes, verdict, within_min, core_C } = reheated(
+						{ ...AHEAD, piece },
+						wanting({ code: HOUSE_CODES[houseCode] }),
+						covers,
+					);
+					expect(core_C).toBe(HOUSE_CODES[houseCode].reheat.core_C);
+					expect(minutes.low).toBeLessThanOrEqual(minutes.likely);
+					expect(minutes.likely).toBeLessThanOrEqual(minutes.high);
+					if (verdict === "met") expect(minutes.high).toBeLessThanOrEqual(within_min ?? 0);
+					if (verdict === "missed") expect(minutes.likely).toBeGreaterThan(within_min ?? 0);
+				},
+			),
+			{ numRuns: runs(12) },
+		);
+	});
+});

@@ -1,0 +1,88 @@
+import { type BraiseGiven, heatThrough, minutesToBeSure, minutesUntil } from "../braise/index.ts";
+import type { HousePolicy } from "../kitchen/index.ts";
+import { memoise } from "../memoise/index.ts";
+import type { Range } from "../quantity/index.ts";
+import type { Recipe } from "../recipe/index.ts";
+import type { MinutesAt, PlanBraise } from "./planBraise.ts";
+
+/** How a dish is made hot again that was made ahead. */
+export interface PlanReheat {
+	/** What the house code wants in the middle of the pieces, °C, and in how long; null where only "without delay". */
+	readonly core_C: number;
+	readonly within_min: number | null;
+	/** From the oven door until the middle is so hot; at the card's own temperature. */
+	readonly set_C: number;
+	readonly minutes: Range;
+	/** The same at each temperature that suits the dish. */
+	readonly minutesAt: readonly MinutesAt[];
+	/** What is planned for it, as surely as the house wants, whole minutes. */
+	readonly planned_min: number;
+	/** Met however it goes, met if it goes as is likely, missed; null where the code names no minutes. */
+	readonly verdict: "met" | "close" | "missed" | null;
+}
+
+/** Out of the fridge, °C. */
+const COLD_C = 4;
+/** Ovens are set to tens of degrees. */
+const STEP_C = 10;
+
+const likelyMemo = memoise<string, { readonly likely: number | null }>(800);
+const memo = memoise<string, { readonly minutes: Range | null }>(400);
+
+/**
+ * From cold to hot through in the oven, in its own liquid and under its lid: the pans that were
+ * braised, cold, by the same model.
+ *
+ * @returns null where there is no pan, or no temperature of the card makes it hot enough
+ * @see model, section H
+ */
+export function planReheat(
+	recipe: Recipe,
+	braise: PlanBraise | null,
+	policy: HousePolicy,
+): PlanReheat | null {
+	if (!braise) return null;
+	const { core_C, within_min } = policy.code.reheat;
+	const { low, set, high } = recipe.braise.oven_C;
+	const pan = coldPan(braise.slowest.given);
+	const at = (set_C: number): BraiseGiven => ({ ...pan, heat: { kind: ovenOf(pan), set_C } });
+	const { minutes } = memo(JSON.stringify([at(set), core_C]), () => ({
+		minutes: heatThrough(at(set), core_C),
+	}));
+	if (!minutes) return null;
+	const steps = new Set([set]);
+	for (let C = Math.ceil(low / STEP_C) * STEP_C; C <= high; C += STEP_C) steps.add(C);
+	/** Other temperatures in the proportions of the card's own. */
+	const scaled = (set_C: number): MinutesAt[] => {
+		if (set_C === set) return [{ set_C, minutes }];
+		const { likely } = likelyMemo(JSON.stringify([at(set_C), core_C]), () => ({
+			likely: minutesUntil(at(set_C), core_C),
+		}));
+		if (likely === null) return [];
+		const ratio = likely / minutes.likely;
+		return [{ set_C, minutes: { low: minutes.low * ratio, likely, high: minutes.high * ratio } }];
+	};
+	return {
+		core_C,
+		within_min,
+		set_C: set,
+		minutes,
+		minutesAt: [...steps].sort((a, b) => a - b).flatMap(scaled),
+		planned_min: Math.ceil(minutesToBeSure(minutes, policy.confidence)),
+		verdict: within_min === null ? null : verdictOf(minutes, within_min),
+	};
+}
+
+function verdictOf({ likely, high }: Range, within_min: number): "met" | "close" | "missed" {
+	if (high <= within_min) return "met";
+	return likely <= within_min ? "close" : "missed";
+}
+
+/** The pan as it comes out of the fridge: all of it cold, and the meat has given its juice already. */
+function coldPan({ additions: _, resets: __, lids: ___, ...given }: BraiseGiven): BraiseGiven {
+	return { ...given, start: { meat_C: COLD_C, liquid_C: COLD_C }, cookingLoss: 0 };
+}
+
+function ovenOf({ heat }: BraiseGiven): "stillOven" | "fanOven" {
+	return heat.kind === "stillOven" ? "stillOven" : "fanOven";
+}

@@ -1,0 +1,245 @@
+import { type Static, type TObject, Type } from "@sinclair/typebox";
+import { Celsius, checked, Name, oneOf } from "../check/index.ts";
+import { ChillGiven } from "../chill/index.ts";
+import { COURSES } from "../watch/index.ts";
+
+/**
+ * What is written into the kitchen's record: what was delivered, what was made of it, what was
+ * watched, what was done about it. Written once and never changed; a correction is written after it.
+ */
+
+const Words = (most: number) => Type.String({ maxLength: most, allowed: `up to ${most} characters` });
+const Number_ = Type.Integer({ minimum: 1, maximum: 1_000_000_000, allowed: "a number of the record" });
+const Instant = Type.Integer({ minimum: 0, maximum: 8_640_000_000_000, allowed: "a moment" });
+const Day = Type.String({ pattern: "^\\d{4}-\\d{2}-\\d{2}$", allowed: "a day" });
+const Weight_kg = Type.Number({
+	exclusiveMinimum: 0,
+	maximum: 5000,
+	allowed: "a weight above 0 and up to 5,000 kg",
+});
+const Depth_mm = Type.Number({ minimum: 5, maximum: 600, allowed: "a depth from 5 to 600 mm" });
+/** "A1": as it stands on the pan's tape. */
+const Tag = Type.String({
+	pattern: "^[A-Za-z0-9]{1,8}$",
+	allowed: "a pan's tag of letters and digits, up to 8",
+});
+/** The name a probe gives itself. */
+export const ProbeName = Type.String({
+	pattern: "^[A-Za-z0-9._-]{1,24}$",
+	allowed: "a probe's name of letters, digits, dots and dashes, up to 24",
+});
+/** What a probe or a hand may read, °C. */
+export const Read_C = Type.Number({
+	minimum: -60,
+	maximum: 400,
+	allowed: "a temperature from −60 to 400 °C",
+});
+
+const Cooling = Type.Object({
+	from_C: Type.Union([Celsius, Type.Null()]),
+	standing_min: Type.Integer({ minimum: 0, maximum: 1440 }),
+	to: Type.Array(Type.Object({ to_C: Celsius, within_min: Type.Integer({ minimum: 1, maximum: 10_000 }) }), {
+		minItems: 1,
+		maxItems: 4,
+	}),
+});
+
+/** The limits in force when it was watched: kept with it, whatever the house works to later. */
+const CodeInForce = Type.Object({
+	name: Name,
+	source: Words(200),
+	dated: Words(40),
+	cooling: Cooling,
+	holdHot_C: Celsius,
+	keepCold_C: Celsius,
+	reheat: Type.Object({
+		core_C: Celsius,
+		within_min: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
+	}),
+});
+
+/** A pan of food: how it stands and where. */
+export const LotPan = Type.Object({
+	tag: Tag,
+	vessel: Name,
+	depth_mm: Depth_mm,
+	kg: Weight_kg,
+});
+export type LotPan = Static<typeof LotPan>;
+
+const Delivered = Type.Object({
+	kind: Type.Literal("delivery"),
+	delivery: Number_,
+	ingredientId: Type.String({ minLength: 1, maxLength: 80 }),
+	name: Name,
+	supplier: Words(80),
+	/** What the supplier calls it. */
+	supplierLot: Words(60),
+	kg: Weight_kg,
+	/** As it was measured at the door; null where nobody measured. */
+	C: Type.Union([Read_C, Type.Null()]),
+	useBy: Type.Union([Day, Type.Null()]),
+	accepted: Type.Boolean(),
+	note: Words(400),
+});
+
+const Made = Type.Object({
+	kind: Type.Literal("lot"),
+	lot: Number_,
+	dish: Name,
+	sittingId: Words(40),
+	dishId: Words(40),
+	sitting: Words(120),
+	/** Day on which it was made, in the house's calendar. */
+	made: Day,
+	portions: Type.Integer({ minimum: 1, maximum: 100_000, allowed: "portions from 1 to 100,000" }),
+	pans: Type.Array(LotPan, { minItems: 1, maxItems: 200, allowed: "1 to 200 pans" }),
+	place: Words(80),
+	contents: Words(600),
+	allergens: Words(600),
+	reheat: Words(300),
+	/** Numbers of the deliveries it was made from. */
+	from: Type.Array(Number_, { maxItems: 200 }),
+	/** Days it keeps, by the house's own rule, the day it is made counted. */
+	keeps: Type.Object({
+		chilled_days: Type.Integer(),
+		frozen_days: Type.Integer(),
+		opened_days: Type.Integer(),
+	}),
+});
+
+const WatchBegun = Type.Object({
+	kind: Type.Literal("watch"),
+	watch: Number_,
+	lot: Number_,
+	tag: Tag,
+	course: oneOf(COURSES),
+	probe: Type.Union([ProbeName, Type.Null()]),
+	code: CodeInForce,
+	/** How it is cooled, as far as is known: what the way ahead is read from. */
+	cooling: Type.Unsafe<ChillGiven | null>(Type.Union([ChillGiven, Type.Null()])),
+	/** When the code's clock began: it was lifted, or watched before. */
+	clockFrom: Instant,
+	/** The watch that it goes on from. */
+	continues: Type.Union([Number_, Type.Null()]),
+});
+
+/** Another probe reads for it from then on, or none. */
+const ProbeChanged = Type.Object({
+	kind: Type.Literal("probe"),
+	watch: Number_,
+	lot: Number_,
+	probe: Type.Union([ProbeName, Type.Null()]),
+});
+
+const WatchEnded = Type.Object({ kind: Type.Literal("ended"), watch: Number_, lot: Number_ });
+
+/** What is done about food that is, or will be, outside its limits. */
+export const ACTIONS = [
+	"spread",
+	"iceBath",
+	"blast",
+	"stirred",
+	"hotter",
+	"reheated",
+	"measured",
+	"probeChanged",
+	"usedNow",
+	"discarded",
+	"asked",
+] as const;
+export type Action = (typeof ACTIONS)[number];
+
+const Acted = Type.Object({
+	kind: Type.Literal("action"),
+	watch: Type.Union([Number_, Type.Null()]),
+	lot: Number_,
+	action: oneOf(ACTIONS),
+	note: Words(400),
+});
+
+const Corrected = Type.Object({
+	kind: Type.Literal("correction"),
+	/** A reading by its number, an entry of the record by its own, or all that the probe of a watch has read. */
+	of: oneOf(["reading", "entry", "probe"] as const),
+	number: Number_,
+	lot: Number_,
+	watch: Type.Union([Number_, Type.Null()]),
+	/** What a reading should have been; null where it does not count. */
+	C: Type.Union([Read_C, Type.Null()]),
+	reason: Type.String({ minLength: 3, maxLength: 400, allowed: "a reason of 3 to 400 characters" }),
+});
+
+/** The food of one pan spread over several, so that it lies shallower. */
+const Spread = Type.Object({
+	kind: Type.Literal("spread"),
+	lot: Number_,
+	tag: Tag,
+	parts: Type.Integer({ minimum: 2, maximum: 4, allowed: "2 to 4 pans" }),
+	depth_mm: Depth_mm,
+});
+
+/** What becomes of a lot after it was cooled. */
+export const STAGES = ["moved", "frozen", "thawing", "opened", "served", "discarded"] as const;
+export type Stage = (typeof STAGES)[number];
+
+const Staged = Type.Object({
+	kind: Type.Literal("stage"),
+	lot: Number_,
+	stage: oneOf(STAGES),
+	/** Which pans; none where it is all of them. */
+	tags: Type.Array(Tag, { maxItems: 200 }),
+	place: Words(80),
+	note: Words(400),
+});
+
+export const RecordDoc = Type.Union([
+	Delivered,
+	Made,
+	WatchBegun,
+	ProbeChanged,
+	WatchEnded,
+	Acted,
+	Corrected,
+	Spread,
+	Staged,
+]);
+export type RecordDoc = Static<typeof RecordDoc>;
+export type RecordKind = RecordDoc["kind"];
+export type DocOf<K extends RecordKind> = Extract<RecordDoc, { kind: K }>;
+
+const SHAPES: { readonly [K in RecordKind]: TObject } = {
+	delivery: Delivered,
+	lot: Made,
+	watch: WatchBegun,
+	probe: ProbeChanged,
+	ended: WatchEnded,
+	action: Acted,
+	correction: Corrected,
+	spread: Spread,
+	stage: Staged,
+};
+
+/** An entry as it may be written. @throws {Refusal} naming the field and what is allowed */
+export function checkedDoc<K extends RecordKind>(doc: DocOf<K>): DocOf<K> {
+	return checked(SHAPES[doc.kind], doc) as DocOf<K>;
+}
+
+interface EntryOf<K extends RecordKind> {
+	/** Its place in the record, from 1. */
+	readonly number: number;
+	/** When it was so, as whoever wrote it says. */
+	readonly at: number;
+	/** When it was written. */
+	readonly writtenAt: number;
+	readonly who: string;
+	readonly doc: DocOf<K>;
+}
+
+/** An entry as it stands in the record, of some kind or of any. */
+export type RecordEntry<K extends RecordKind = RecordKind> = K extends RecordKind ? EntryOf<K> : never;
+
+/** Those of one kind, in order. */
+export function ofKind<K extends RecordKind>(entries: readonly RecordEntry[], kind: K): RecordEntry<K>[] {
+	return entries.filter(({ doc }) => doc.kind === kind) as RecordEntry<K>[];
+}

@@ -1,0 +1,28 @@
+export { type Break, ChainWalk, type Digest, hashOf, type Linked, NO_HASH } from "./chain.ts";
+export {
+	ACTIONS,
+	type Action,
+	checkedDoc,
+	type DocOf,
+	LotPan,
+	ofKind,
+	ProbeName,
+	Read_C,
+	type RecordDoc,
+	type RecordEntry,
+	type RecordKind,
+	STAGES,
+	type Stage,
+} from "./entries.ts";
+export {
+	isUsedUp,
+	type Keeps,
+	type LotNow,
+	lotNow,
+	type PanNow,
+	type PanState,
+	tagsOfSpread,
+	USUAL_KEEPS,
+	withoutStruck,
+} from "./lots.ts";
+export { clockOf, type ReadPoint, type WatchNow, watchesNow } from "./watches.ts";

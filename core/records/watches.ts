@@ -1,0 +1,154 @@
+import {
+	type Doubt,
+	doubtOf,
+	type LimitStanding,
+	type Point,
+	standingOf,
+	type Watched,
+} from "../watch/index.ts";
+import { ofKind, type RecordEntry } from "./entries.ts";
+import { withoutStruck } from "./lots.ts";
+
+/** What was read of a pan, as it is kept. */
+export interface ReadPoint {
+	readonly watch: number;
+	readonly number: number;
+	readonly at: number;
+	readonly C: number;
+	/** Who measured by hand; null where it was the probe. */
+	readonly who: string | null;
+}
+
+/** A pan that is or was watched, as it stands. */
+export interface WatchNow {
+	readonly entry: RecordEntry<"watch">;
+	/** When it ended; null while it goes on. */
+	readonly endedAt: number | null;
+	/** The probe that reads for it now, or did last; null where it is measured by hand. */
+	readonly probe: string | null;
+	/** All that was read and not struck out, as corrected, in order. */
+	readonly points: readonly ReadPoint[];
+	/** What it is judged by; without what is doubted. */
+	readonly watched: Watched;
+	readonly standing: readonly LimitStanding[];
+	readonly doubt: Doubt | null;
+	readonly actions: readonly RecordEntry<"action">[];
+}
+
+const MINUTE_MS = 60_000;
+
+/**
+ * The watches of a lot as they stand.
+ *
+ * @param entries all that was written of the lot, in order
+ * @param read    what was read of it, in order
+ */
+export function watchesNow(
+	entries: readonly RecordEntry[],
+	read: readonly ReadPoint[],
+	now: number,
+): WatchNow[] {
+	const counted = withoutStruck(entries);
+	const points = corrected(counted, read);
+	const begun = ofKind(counted, "watch");
+	const ended = new Map(ofKind(counted, "ended").map(({ at, doc }) => [doc.watch, at]));
+	const actions = ofKind(counted, "action");
+	const probes = new Map<number, RecordEntry<"probe">>();
+	for (const entry of ofKind(counted, "probe")) probes.set(entry.doc.watch, entry);
+	const probeOf = ({ doc }: RecordEntry<"watch">) => {
+		const changed = probes.get(doc.watch);
+		return changed ? changed.doc.probe : doc.probe;
+	};
+	const of = new Map(begun.map(({ doc }) => [doc.watch, points.filter(({ watch }) => watch === doc.watch)]));
+	const alike = (entry: RecordEntry<"watch">) =>
+		begun
+			.filter(
+				(other) =>
+					other.doc.watch !== entry.doc.watch && probeOf(other) !== null && isAlike(other.doc, entry.doc),
+			)
+			.map(({ doc }) => pointsOf(of.get(doc.watch) ?? [], entry.at, isProbe));
+	return begun.map((entry) => {
+		const own = of.get(entry.doc.watch) ?? [];
+		const endedAt = ended.get(entry.doc.watch) ?? null;
+		const now_min = ((endedAt ?? now) - entry.at) / MINUTE_MS;
+		const probe = probeOf(entry);
+		const doubt =
+			probe === null || endedAt !== null
+				? null
+				: doubtOf({
+						now_min,
+						probe: pointsOf(own, entry.at, isProbe),
+						since_min: ((probes.get(entry.doc.watch)?.at ?? entry.at) - entry.at) / MINUTE_MS,
+						hand: pointsOf(own, entry.at, isHand),
+						neighbours: alike(entry),
+					});
+		const watched: Watched = {
+			course: entry.doc.course,
+			code: entry.doc.code,
+			cooling: entry.doc.cooling,
+			clockFrom_min: (entry.doc.clockFrom - entry.at) / MINUTE_MS,
+			points: pointsOf(own, entry.at, doubt && doubt.because !== "silent" ? isHand : () => true),
+			now_min,
+			isEnded: endedAt !== null,
+		};
+		return {
+			entry,
+			endedAt,
+			probe,
+			points: own,
+			watched,
+			standing: standingOf(watched),
+			doubt,
+			actions: actions.filter(({ doc }) => doc.watch === entry.doc.watch),
+		};
+	});
+}
+
+const isProbe = ({ who }: ReadPoint) => who === null;
+const isHand = ({ who }: ReadPoint) => who !== null;
+
+/** Depths that differ by no more than this share cool alike. */
+const ALIKE_SHARE = 0.1;
+
+/** Whether two pans go the same way: the same course, from about the same depth, in the same cold. */
+function isAlike(one: RecordEntry<"watch">["doc"], other: RecordEntry<"watch">["doc"]): boolean {
+	const [a, b] = [one.cooling, other.cooling];
+	return (
+		one.course === other.course &&
+		Math.abs((a?.depth_mm ?? 0) - (b?.depth_mm ?? 0)) <= ALIKE_SHARE * (b?.depth_mm ?? 0) &&
+		a?.medium === b?.medium &&
+		Boolean(a?.foot) === Boolean(b?.foot)
+	);
+}
+
+function pointsOf(
+	points: readonly ReadPoint[],
+	from: number,
+	counts: (point: ReadPoint) => boolean,
+): Point[] {
+	return points.filter(counts).map(({ at, C }): Point => [(at - from) / MINUTE_MS, C]);
+}
+
+/** Readings as corrections leave them: those that do not count are gone. */
+function corrected(entries: readonly RecordEntry[], read: readonly ReadPoint[]): ReadPoint[] {
+	const corrections = ofKind(entries, "correction");
+	const readings = new Map(
+		corrections.flatMap(({ doc }) => (doc.of === "reading" ? [[doc.number, doc.C] as const] : [])),
+	);
+	const probes = new Set(corrections.flatMap(({ doc }) => (doc.of === "probe" ? [doc.number] : [])));
+	return read.flatMap((point) => {
+		if (point.who === null && probes.has(point.watch)) return [];
+		const C = readings.get(point.number);
+		if (C === undefined) return [point];
+		return C === null ? [] : [{ ...point, C }];
+	});
+}
+
+/** When the code's clock began for food that is watched on in another way. */
+export function clockOf({ entry, watched, points }: WatchNow, at: number): number {
+	const { from_C } = entry.doc.code.cooling;
+	if (entry.doc.course !== "cool" || from_C === null) return entry.doc.clockFrom;
+	const first = points.find(({ C }) => C <= from_C);
+	if (!first) return at;
+	return watched.points[0] && watched.points[0][1] <= from_C ? entry.doc.clockFrom : first.at;
+}

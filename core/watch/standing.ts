@@ -1,0 +1,138 @@
+import type { ChillGiven } from "../chill/index.ts";
+import type { Range } from "../quantity/index.ts";
+import { minutesAhead, type Point } from "./ahead.ts";
+import { type CodeLimits, type Course, isHeld, isWithin, type Limit, limitsOf } from "./courses.ts";
+
+/** Food that is watched. Minutes are counted from when the watch began. */
+export interface Watched {
+	readonly course: Course;
+	readonly code: CodeLimits;
+	/** How it is cooled, as far as is known. */
+	readonly cooling: ChillGiven | null;
+	/** When the code's clock began where that was before the watch: it was lifted, or watched before. Not above 0. */
+	readonly clockFrom_min: number;
+	/** All that counts of what was read, in order. */
+	readonly points: readonly Point[];
+	readonly now_min: number;
+	/** Nothing more comes: its standing is that of its end. */
+	readonly isEnded: boolean;
+}
+
+export interface LimitStanding extends Limit {
+	/**
+	 * The minute by which it is to be reached; likely, while the code's clock has not begun. Null where
+	 * no time is named, or nobody can say yet.
+	 */
+	readonly by_min: number | null;
+	/** When it was reached, for limits that are held when it was first broken; null where it was not. */
+	readonly at_min: number | null;
+	/** When it will be, by the readings so far; null where that is not known. */
+	readonly ahead: Range | null;
+	/** Whether it never will be, as it is cooled. */
+	readonly isNever: boolean;
+	/**
+	 * Met in time; missed; on course however it goes; tight: only if it goes as is likely; late: not
+	 * as it goes now; open: nobody can say yet.
+	 */
+	readonly verdict: "met" | "missed" | "onCourse" | "tight" | "late" | "open";
+}
+
+/**
+ * How what was read so far stands to the limits of a house code, and how it will by the way it goes.
+ *
+ * @see model, section H
+ */
+export function standingOf(watched: Watched): LimitStanding[] {
+	const { course, code } = watched;
+	const limits = limitsOf(course, code);
+	return isHeld(course)
+		? limits.map((limit) => held(limit, watched))
+		: limits.map((limit) => reached(limit, watched));
+}
+
+function held(limit: Limit, { points, isEnded }: Watched): LimitStanding {
+	const broken = points.find(([, C]) => !isWithin(limit, C));
+	const verdict = broken ? "missed" : points.length === 0 ? "open" : isEnded ? "met" : "onCourse";
+	return { ...limit, by_min: null, at_min: broken?.[0] ?? null, ahead: null, isNever: false, verdict };
+}
+
+function reached(limit: Limit, watched: Watched): LimitStanding {
+	const { points, now_min, isEnded } = watched;
+	const began = clockBegan(watched);
+	const by_min = limit.within_min === null || began === null ? null : began + limit.within_min;
+	const at_min = crossingOf(points, limit);
+	const ahead = at_min === null && !isEnded ? aheadOf(limit, watched) : null;
+	const isNever = at_min === null && !isEnded && neverComesTo(limit, watched);
+	const verdict = verdictOf(at_min, by_min, ahead, now_min, isEnded);
+	return {
+		...limit,
+		by_min,
+		at_min,
+		ahead,
+		isNever,
+		verdict: isNever && verdict === "open" ? "late" : verdict,
+	};
+}
+
+/** What stands in something warmer is never so cold. */
+function neverComesTo({ C }: Limit, { course, cooling, points }: Watched): boolean {
+	if (course !== "cool" || !cooling || points.length === 0) return false;
+	return C <= Math.min(cooling.medium_C, cooling.foot?.C ?? cooling.medium_C);
+}
+
+function verdictOf(
+	at_min: number | null,
+	by_min: number | null,
+	ahead: Range | null,
+	now_min: number,
+	isEnded: boolean,
+): LimitStanding["verdict"] {
+	if (at_min !== null) return by_min === null || at_min <= by_min ? "met" : "missed";
+	if (isEnded || (by_min !== null && now_min > by_min)) return "missed";
+	if (!ahead || by_min === null) return "open";
+	if (ahead.high <= by_min) return "onCourse";
+	return ahead.likely <= by_min ? "tight" : "late";
+}
+
+/**
+ * When the code's clock began: as the food passed the temperature it is counted from. What was
+ * colder already when it was first read has been so since it was lifted, for all anybody knows.
+ */
+function clockBegan({ course, code, cooling, points, clockFrom_min }: Watched): number | null {
+	const { from_C } = code.cooling;
+	if (course !== "cool" || from_C === null) return clockFrom_min;
+	const [first] = points;
+	if (!first) return null;
+	if (first[1] <= from_C) return clockFrom_min;
+	const began = crossingOf(points, { C: from_C, wanted: "atMost" });
+	return began ?? (cooling ? (minutesAhead(cooling, points, from_C)?.likely ?? null) : null);
+}
+
+/** When a course first came to the wanted side of a limit, along straight lines. */
+function crossingOf(points: readonly Point[], limit: Pick<Limit, "C" | "wanted">): number | null {
+	const index = points.findIndex(([, C]) => isWithin(limit, C));
+	if (index < 0) return null;
+	const [minute, C] = points[index] as Point;
+	const before = points[index - 1];
+	if (!before || before[1] === C) return minute;
+	return before[0] + ((before[1] - limit.C) / (before[1] - C)) * (minute - before[0]);
+}
+
+/** How the way just gone is read on where no model is at hand, minutes; and how far off that may be. */
+const NEWEST_MIN = 15;
+const LEAST_MIN = 4;
+const OFF_SHARE = 0.3;
+
+function aheadOf(limit: Limit, { course, cooling, points }: Watched): Range | null {
+	if (course === "cool" && cooling) return minutesAhead(cooling, points, limit.C);
+	const last = points.at(-1);
+	const before = last && points.find(([minute]) => minute >= last[0] - NEWEST_MIN);
+	if (!last || !before || last[0] - before[0] < LEAST_MIN) return null;
+	const left_min = ((limit.C - last[1]) * (last[0] - before[0])) / (last[1] - before[1]);
+	if (!(left_min > 0 && Number.isFinite(left_min))) return null;
+	return {
+		low: last[0] + left_min * (1 - OFF_SHARE),
+		likely: last[0] + left_min,
+		high: last[0] + left_min * (1 + OFF_SHARE),
+	};
+}
