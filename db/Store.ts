@@ -1,5 +1,5 @@
 import { setTimeout as pause } from "node:timers/promises";
-import { type Client, createClient } from "@libsql/client";
+import { type Client, createClient, type InStatement } from "@libsql/client";
 import { drizzle, type LibSQLDatabase } from "drizzle-orm/libsql";
 import { isFile } from "./files.ts";
 import { migrate, requireFilled, requireOwn } from "./migrate.ts";
@@ -99,11 +99,27 @@ export class Store {
 		return turn;
 	}
 
-	async #written<T>(change: (tx: Transaction) => Promise<T>): Promise<T> {
+	/**
+	 * The same for statements that are known beforehand and ask nothing: on the connection that is
+	 * open, where a change with questions opens one of its own.
+	 */
+	writeKnown(statements: InStatement[]): Promise<unknown> {
+		const turn = this.#lastWrite.then(() =>
+			this.#kept(() => patiently(this.#writing, () => this.#writing.batch(statements, "write"))),
+		);
+		this.#lastWrite = turn.catch(() => undefined);
+		return turn;
+	}
+
+	#written<T>(change: (tx: Transaction) => Promise<T>): Promise<T> {
+		return this.#kept(() =>
+			patiently(this.#writing, () => this.#changes.transaction(change, { behavior: "immediate" })),
+		);
+	}
+
+	async #kept<T>(write: () => Promise<T>): Promise<T> {
 		try {
-			const kept = await patiently(this.#writing, () =>
-				this.#changes.transaction(change, { behavior: "immediate" }),
-			);
+			const kept = await write();
 			this.#unwritten = null;
 			return kept;
 		} catch (error) {

@@ -1,3 +1,4 @@
+export { type Audited, audit, readHeads } from "./audit.ts";
 export { backUp, copiesIn, restore } from "./backups.ts";
 export {
 	addRecipe,
@@ -16,6 +17,17 @@ export {
 	setRecipeState,
 	type VersionWithLife,
 } from "./book.ts";
+export {
+	type DayIssueRow,
+	issueDay,
+	newestIssue,
+	newestOfDays,
+	readDayChanges,
+	readIssue,
+	type ToldChange,
+	takeDayChangeBack,
+	tellDayChanges,
+} from "./days.ts";
 export {
 	type DraftRow,
 	discardDraft,
@@ -55,17 +67,54 @@ export {
 } from "./ingredients.ts";
 export {
 	addEquipment,
+	type CookRow,
 	changeEquipment,
+	codeIn,
+	type EquipmentSubject,
+	type HouseCodeRow,
 	type HouseRow,
 	type OvenRow,
 	type PanTypeRow,
+	readCooks,
 	readHouse,
+	readHouseCodes,
 	readKitchen,
 	readOvens,
+	readOwnCodes,
 	readPanTypes,
+	readStandingPlaces,
+	type StandingPlaceRow,
 } from "./kitchen.ts";
 export { readIngredients, readPreparations } from "./knownIngredients.ts";
 export { ensureListed, type Found, findRecipes, type ListingRow, readTags, type Sought } from "./listing.ts";
+export {
+	type Crossing,
+	type NewReading,
+	newestReading,
+	ProbePlaces,
+	ReadingKeeper,
+	readCrossings,
+	readPoints,
+	readReadings,
+	readWatchEnds,
+	type StoredReading,
+	type WatchEnds,
+	watchesReadSince,
+} from "./readings.ts";
+export {
+	type NewEntry,
+	type NextNumbers,
+	newestEntry,
+	readDeliveries,
+	readEntriesByLot,
+	readKind,
+	readLots,
+	readLotsFrom,
+	readLotsLeft,
+	readOpenWatches,
+	readProbePlaces,
+	writeRecord,
+} from "./record.ts";
 export { Missing, Stale } from "./Stale.ts";
 export { type Database, type Reader, Store, type StoreOptions, type Transaction } from "./Store.ts";
 export type { Change } from "./schema.ts";
@@ -77,6 +126,7 @@ export {
 	readSittings,
 	type Sitting,
 	type SittingDetails,
+	sittingOf,
 	withRecipes,
 } from "./sittings.ts";
 export { addTrainingAnswers, readTrainingAnswers, type TrainingAnswers } from "./training.ts";

@@ -1,18 +1,31 @@
 import { asc, eq } from "drizzle-orm";
 import { sortBy } from "es-toolkit";
 import { nanoid } from "nanoid";
-import { type Kitchen, ovenOutsideLimits, panOutsideLimits, type Vessel } from "#core/kitchen";
+import { USUAL_UA_W_PER_K } from "#core/carry";
+import {
+	type CarryBox,
+	type Cooler,
+	type Kitchen,
+	ovenOutsideLimits,
+	panOutsideLimits,
+	USUAL_AIR_C,
+	type Vessel,
+} from "#core/kitchen";
 import { type PanType, shapeOfSizes } from "#core/pans";
+import { HOUSE_CODE_KEYS, HOUSE_CODES, type HouseCode } from "#core/safety";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
 import { type Made, readKnown } from "./knownIngredients.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
-import { type EventSubject, house, oven, panType } from "./schema.ts";
+import { cook, type EventSubject, house, houseCode, oven, panType, standingPlace } from "./schema.ts";
 
 export type HouseRow = typeof house.$inferSelect;
 export type PanTypeRow = typeof panType.$inferSelect;
 export type OvenRow = typeof oven.$inferSelect;
+export type CookRow = typeof cook.$inferSelect;
+export type HouseCodeRow = typeof houseCode.$inferSelect;
+export type StandingPlaceRow = typeof standingPlace.$inferSelect;
 
 /** The one house of this database. */
 export async function readHouse(db: Reader): Promise<HouseRow> {
@@ -33,16 +46,30 @@ export function readOvens(db: Reader): Promise<OvenRow[]> {
 	return db.select().from(oven).where(eq(oven.retired, false)).orderBy(asc(oven.name));
 }
 
+export function readCooks(db: Reader): Promise<CookRow[]> {
+	return db.select().from(cook).where(eq(cook.retired, false)).orderBy(asc(cook.name));
+}
+
+export function readStandingPlaces(db: Reader): Promise<StandingPlaceRow[]> {
+	return db
+		.select()
+		.from(standingPlace)
+		.where(eq(standingPlace.retired, false))
+		.orderBy(asc(standingPlace.kind), asc(standingPlace.name));
+}
+
 /**
  * Everything a plan needs of the kitchen. Pans and ovens that break a limit of today are left out.
  *
  * @param recipes what is planned: only what it is made of is read; without them, all that is known
  */
 export async function readKitchen(db: Reader, recipes?: readonly Made[]): Promise<Kitchen> {
-	const [row, allPans, allOvens, known] = await Promise.all([
+	const [row, codes, allPans, allOvens, places, known] = await Promise.all([
 		readHouse(db),
+		readHouseCodes(db),
 		readPanTypes(db),
 		readOvens(db),
+		readStandingPlaces(db),
 		readKnown(db, Date.now(), recipes),
 	]);
 	const pans = allPans.filter((pan) => panOutsideLimits(pan) === null);
@@ -59,13 +86,15 @@ export async function readKitchen(db: Reader, recipes?: readonly Made[]): Promis
 				[(pan) => !isTakenFirst(pan)],
 			).map(asVessel),
 			pots: of("pot").map(asVessel),
+			coolers: places.flatMap(asCooler),
+			boxes: places.flatMap(asBox),
 			burners: row.burners,
 			hobPower_kW: row.hobPower_w / 1000,
 		},
 		policy: {
 			headspace_mm: row.headspace_mm,
 			liftLimit_kg: row.liftLimit_g / 1000,
-			houseCode: row.houseCode,
+			code: codeIn(codes, row.houseCode),
 			timeZone: row.timeZone,
 			hours: { opens_min: row.opens_min, closes_min: row.closes_min },
 			allergenList: row.allergenList,
@@ -78,6 +107,40 @@ export async function readKitchen(db: Reader, recipes?: readonly Made[]): Promis
 	};
 }
 
+/** Every code that a house may work to: the presets by their keys, its own by their ids; those out of use too. */
+export async function readHouseCodes(db: Reader): Promise<ReadonlyMap<string, HouseCode>> {
+	const rows = await db.select().from(houseCode).orderBy(asc(houseCode.name));
+	const presets = HOUSE_CODE_KEYS.map((key): [string, HouseCode] => [key, HOUSE_CODES[key]]);
+	return new Map([...presets, ...rows.map((row): [string, HouseCode] => [row.id, asCode(row)])]);
+}
+
+/** The house's own codes that are in use. */
+export function readOwnCodes(db: Reader): Promise<HouseCodeRow[]> {
+	return db.select().from(houseCode).where(eq(houseCode.retired, false)).orderBy(asc(houseCode.name));
+}
+
+function asCode({ name, source, dated, cooling, holdHot_C, keepCold_C, reheat }: HouseCodeRow): HouseCode {
+	return { name, source, dated, cooling, holdHot_C, keepCold_C, reheat };
+}
+
+/** A code by its key or id; the usual preset where nobody knows it any more. */
+export function codeIn(codes: ReadonlyMap<string, HouseCode>, key: string): HouseCode {
+	return codes.get(key) ?? HOUSE_CODES.blast90;
+}
+
+/** What of the places cools. */
+function asCooler({ id, name, kind, capacity, air_C, power_w }: StandingPlaceRow): Cooler[] {
+	if (kind === "warmer" || kind === "box") return [];
+	const power_kW = power_w === null ? null : power_w / 1000;
+	return [{ id, name, kind, capacity, air_C: air_C ?? USUAL_AIR_C[kind], power_kW }];
+}
+
+/** Insulated boxes of a kind. */
+function asBox({ id, name, kind, capacity, loses_W_per_K }: StandingPlaceRow): CarryBox[] {
+	if (kind !== "box") return [];
+	return [{ id, name, count: capacity, loses_W_per_K: loses_W_per_K ?? USUAL_UA_W_PER_K }];
+}
+
 function asVessel(row: PanTypeRow): Vessel {
 	return { ...asPanType(row), ...(row.heat_w === null ? {} : { heat_kW: row.heat_w / 1000 }) };
 }
@@ -86,7 +149,7 @@ function asPanType(row: PanTypeRow): PanType {
 	return { id: row.id, name: row.name, shape: shapeOfSizes(row), stock: row.stock };
 }
 
-const TABLES = { house, panType, oven } as const;
+const TABLES = { house, panType, oven, cook, standingPlace, houseCode } as const;
 type KitchenSubject = keyof typeof TABLES & EventSubject;
 type RowOf<S extends KitchenSubject> = (typeof TABLES)[S]["$inferSelect"];
 type Fields<S extends KitchenSubject> = Partial<Omit<RowOf<S>, "id" | "version">>;
@@ -127,8 +190,11 @@ export function changeEquipment<S extends KitchenSubject>(
 	});
 }
 
-/** Adds a kind of pan or an oven and gives its id. */
-export function addEquipment<S extends "panType" | "oven">(
+/** What is added, changed and taken out of use one by one. */
+export type EquipmentSubject = Exclude<KitchenSubject, "house">;
+
+/** Adds a kind of pan, an oven, a cook, a place or a code and gives its id. */
+export function addEquipment<S extends EquipmentSubject>(
 	store: Store,
 	subject: S,
 	who: string,

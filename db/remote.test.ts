@@ -74,4 +74,5 @@ const DISH = {
 	line: null,
 	colour: null,
 	ahead: null,
+	chill: null,
 };

@@ -10,9 +10,10 @@ import {
 	uniqueIndex,
 } from "drizzle-orm/sqlite-core";
 import { USUAL_CONFIDENCE } from "#core/braise";
+import type { DayChange, IssuedDay, StandingPlace } from "#core/day";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
-import type { ColourWay } from "#core/plan";
+import type { CarryChoice, ChillChoice, ColourWay } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import type {
 	Allergen,
@@ -27,7 +28,9 @@ import type {
 	Supplier,
 } from "#core/recipe";
 import { readDoc } from "#core/recipe";
-import type { HouseCodeKey } from "#core/safety";
+import { type RecordKind, USUAL_KEEPS } from "#core/records";
+import type { Cooling, HouseCode } from "#core/safety";
+import type { TaskPlace } from "#core/tasks";
 import type { Cut } from "#core/trade";
 import type { Answer, Quantity, Change as TrainingChange } from "#core/training";
 
@@ -42,6 +45,13 @@ const recipeDoc = customType<{ data: Recipe | Preparation; driverData: string }>
 	dataType: () => "text",
 	toDriver: (doc) => JSON.stringify(doc),
 	fromDriver: (stored) => readDoc(JSON.parse(stored)),
+});
+
+/** A hash: 32 bytes where it is kept, hexadecimal where it is read. */
+const sha256 = customType<{ data: string; driverData: ArrayBuffer | Uint8Array }>({
+	dataType: () => "blob",
+	toDriver: (hash) => Buffer.from(hash, "hex"),
+	fromDriver: (stored) => Buffer.from(stored as ArrayBuffer).toString("hex"),
 });
 
 const version = () => integer("version").notNull().default(1);
@@ -59,7 +69,8 @@ export const house = sqliteTable("house", {
 	closes_min: integer("closes_min").notNull(),
 	headspace_mm: integer("headspace_mm").notNull(),
 	liftLimit_g: integer("lift_limit_g").notNull(),
-	houseCode: text("house_code").$type<HouseCodeKey>().notNull(),
+	/** A preset by its key, or a row of `house_code`. */
+	houseCode: text("house_code").notNull(),
 	searPanId: text("sear_pan_id").references(() => panType.id),
 	burners: integer("burners").notNull(),
 	/** Heat of one burner that reaches the pot, W. */
@@ -76,6 +87,10 @@ export const house = sqliteTable("house", {
 		.default(USUAL_CONFIDENCE * 100),
 	/** Height above the sea, m: the boil follows it. */
 	altitude_m: integer("altitude_m").notNull().default(0),
+	/** Days that what was made ahead keeps, the first counted: chilled, frozen, once it is opened. */
+	chilled_days: integer("chilled_days").notNull().default(USUAL_KEEPS.chilled_days),
+	frozen_days: integer("frozen_days").notNull().default(USUAL_KEEPS.frozen_days),
+	opened_days: integer("opened_days").notNull().default(USUAL_KEEPS.opened_days),
 	version: version(),
 });
 
@@ -118,6 +133,78 @@ export const oven = sqliteTable("oven", {
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
 	version: version(),
 });
+
+/** Somebody who works in the kitchen. */
+export const cook = sqliteTable("cook", {
+	id: text("id").primaryKey(),
+	name: text("name").notNull(),
+	/** Working day, minutes after midnight; more than a day where it ends after midnight. */
+	opens_min: integer("opens_min").notNull(),
+	closes_min: integer("closes_min").notNull(),
+	/** Places of the table where they work; none: at every one. */
+	does: text("does", { mode: "json" }).$type<TaskPlace[]>().notNull().default([]),
+	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
+	version: version(),
+});
+
+/** Where food or plates stand: a chiller by pans, a fridge by litres, a warmer by plates. */
+export const standingPlace = sqliteTable("standing_place", {
+	id: text("id").primaryKey(),
+	name: text("name").notNull(),
+	kind: text("kind").$type<StandingPlace["kind"]>().notNull(),
+	capacity: integer("capacity").notNull(),
+	/** How cold the air of a chiller or a fridge is, °C; null where it is the usual. */
+	air_C: integer("air_c"),
+	/** Heat that it takes away, W; null where nobody has read its plate. */
+	power_w: integer("power_w"),
+	/** Heat that an insulated box loses, W/K; null where it is the usual. */
+	loses_W_per_K: real("loses_w_per_k"),
+	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
+	version: version(),
+});
+
+/** Limits of the house's own, often a preset with other figures. */
+export const houseCode = sqliteTable("house_code", {
+	id: text("id").primaryKey(),
+	name: text("name").notNull(),
+	source: text("source").notNull(),
+	dated: text("dated").notNull(),
+	cooling: text("cooling", { mode: "json" }).$type<Cooling>().notNull(),
+	holdHot_C: real("hold_hot_c").notNull(),
+	keepCold_C: real("keep_cold_c").notNull().default(5),
+	reheat: text("reheat", { mode: "json" }).$type<HouseCode["reheat"]>().notNull(),
+	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
+	version: version(),
+});
+
+/** What is told of a day that is on no card: only ever added to; what is taken back is told so. */
+export const dayChange = sqliteTable(
+	"day_change",
+	{
+		id: integer("id").primaryKey({ autoIncrement: true }),
+		/** Day of the house's calendar, "2026-12-05". */
+		date: text("date").notNull(),
+		change: text("change", { mode: "json" }).$type<DayChange>(),
+		/** The one that it takes back; then it says nothing else. */
+		takesBack: integer("takes_back"),
+		at: integer("at").notNull(),
+		who: text("who").notNull(),
+	},
+	(table) => [index("day_change_date").on(table.date)],
+);
+
+/** A day frozen under a number with all that it was made from: never changed, never removed. */
+export const dayIssue = sqliteTable(
+	"day_issue",
+	{
+		number: integer("number").primaryKey({ autoIncrement: true }),
+		date: text("date").notNull(),
+		doc: text("doc", { mode: "json" }).$type<IssuedDay>().notNull(),
+		at: integer("at").notNull(),
+		who: text("who").notNull(),
+	},
+	(table) => [index("day_issue_date").on(table.date)],
+);
 
 export const ingredient = sqliteTable("ingredient", {
 	/** Slug, as recipes name it. */
@@ -232,6 +319,11 @@ export const sitting = sqliteTable(
 		note: text("note").notNull().default(""),
 		/** Guests counted by diet. */
 		diets: text("diets", { mode: "json" }).$type<DietCount[]>().notNull().default([]),
+		/** Another house code than the house's, and why; null where the house's holds. */
+		houseCode: text("house_code"),
+		codeReason: text("code_reason").notNull().default(""),
+		/** How its food is carried elsewhere; null where it is served where it is cooked. */
+		carry: text("carry", { mode: "json" }).$type<CarryChoice>(),
 		calledOff: integer("called_off", { mode: "boolean" }).notNull().default(false),
 		version: version(),
 	},
@@ -264,6 +356,8 @@ export const sittingDish = sqliteTable(
 		colour: text("colour").$type<ColourWay>(),
 		/** Cooked the day before or the same day, when the chef has settled it. */
 		ahead: integer("ahead", { mode: "boolean" }),
+		/** How it is cooled, when the chef has settled it. */
+		chill: text("chill", { mode: "json" }).$type<ChillChoice>(),
 	},
 	(table) => [index("sitting_dish_sitting").on(table.sittingId, table.position)],
 );
@@ -303,9 +397,66 @@ export const trainingAnswer = sqliteTable(
 	(table) => [uniqueIndex("training_answer_once").on(table.who, table.seed, table.position, table.quantity)],
 );
 
+/**
+ * What was delivered, made, watched and done about it: only ever added to, each row chained to the
+ * one before it by its hash. A correction is a row of its own.
+ */
+export const record = sqliteTable(
+	"record",
+	{
+		/** From 1, without a gap. */
+		number: integer("number").primaryKey({ autoIncrement: true }),
+		/** What the form it came from calls itself, so that it is written once however often it is sent. */
+		clientId: text("client_id").notNull(),
+		/** When it was so, and when it was written. */
+		at: integer("at").notNull(),
+		writtenAt: integer("written_at").notNull(),
+		who: text("who").notNull(),
+		kind: text("kind").$type<RecordKind>().notNull(),
+		lot: integer("lot"),
+		watch: integer("watch"),
+		/** As it was hashed, letter by letter. */
+		doc: text("doc").notNull(),
+		/** SHA-256, hexadecimal. */
+		hash: text("hash").notNull(),
+	},
+	(table) => [
+		index("record_client").on(table.clientId),
+		index("record_lot").on(table.lot),
+		index("record_watch").on(table.watch),
+		index("record_kind").on(table.kind, table.at),
+	],
+);
+
+/** What probes and hands have read: millions of rows, so each is small; chained as the record is. */
+export const reading = sqliteTable(
+	"reading",
+	{
+		number: integer("number").primaryKey({ autoIncrement: true }),
+		watch: integer("watch").notNull(),
+		at: integer("at").notNull(),
+		received: integer("received").notNull(),
+		/** Hundredths of a degree: whole, so that it is hashed as it is kept. */
+		hundredths_C: integer("hundredths_c").notNull(),
+		/** Who measured by hand; null where it was the probe. */
+		who: text("who"),
+		hash: sha256("hash").notNull(),
+	},
+	(table) => [index("reading_watch").on(table.watch, table.at, table.hundredths_C)],
+);
+
 /** A version is tried in the kitchen, approved for everyone, and taken out of use. */
 
-export type EventSubject = "house" | "panType" | "oven" | "ingredient" | "recipe" | "sitting";
+export type EventSubject =
+	| "house"
+	| "panType"
+	| "oven"
+	| "cook"
+	| "standingPlace"
+	| "houseCode"
+	| "ingredient"
+	| "recipe"
+	| "sitting";
 export type EventWhat = "added" | "changed" | "removed";
 
 /** One field before and after; a whole added or removed thing has one side only. */

@@ -28,7 +28,7 @@ export interface DishWithRecipe extends SittingDish {
 }
 
 export type SittingDetails = Pick<SittingRow, "name" | "room" | "serviceAt" | "covers" | "hands" | "note"> &
-	Partial<Pick<SittingRow, "diets">>;
+	Partial<Pick<SittingRow, "diets" | "houseCode" | "codeReason" | "carry">>;
 
 /** Sittings from one instant to before another, soonest first. */
 export async function readSittings(db: Reader, from: number, to: number): Promise<Sitting[]> {
@@ -64,6 +64,16 @@ export async function readSitting(db: Reader, id: string): Promise<Sitting> {
 	return { ...row, dishes: dishes.map(withoutPlace) };
 }
 
+/** The sitting of a dish. @throws {Missing} when there is no such dish */
+export async function sittingOf(db: Reader, dishId: string): Promise<Sitting> {
+	const [row] = await db
+		.select({ id: sittingDish.sittingId })
+		.from(sittingDish)
+		.where(eq(sittingDish.id, dishId));
+	if (!row) throw new Missing("dish", dishId);
+	return readSitting(db, row.id);
+}
+
 /** The dishes of sittings with their recipes, in one read. */
 export async function withRecipes(db: Reader, dishes: readonly SittingDish[]): Promise<DishWithRecipe[]> {
 	if (dishes.length === 0) return [];
@@ -90,7 +100,10 @@ export function addSitting(
 	return store.write(async (tx) => {
 		await tx.insert(sitting).values({ ...details, id });
 		await writeDishes(tx, id, dishes, []);
-		const changes = changesBetween({}, flat({ diets: [], ...details, calledOff: false, dishes }));
+		const changes = changesBetween(
+			{},
+			flat({ diets: [], houseCode: null, codeReason: "", carry: null, ...details, calledOff: false, dishes }),
+		);
 		await record(tx, { who, subject: "sitting", subjectId: id, what: "added", version: 1, changes });
 		return id;
 	});

@@ -1,2 +1,3 @@
 export { INGREDIENTS } from "./ingredients.ts";
+export { seedSkerryRecords } from "./records.ts";
 export { seedSkerryHouse } from "./skerryHouse.ts";

@@ -7,7 +7,7 @@ import { fromWallClock, onDay, wallClock } from "#core/time";
 import { addRecipe, readRecipe, setMenuPrice } from "../book.ts";
 import { readHouse } from "../kitchen.ts";
 import type { Store } from "../Store.ts";
-import { house, ingredient, ingredientPrice, oven, panType } from "../schema.ts";
+import { cook, house, ingredient, ingredientPrice, oven, panType, standingPlace } from "../schema.ts";
 import { addSitting } from "../sittings.ts";
 import { INGREDIENTS } from "./ingredients.ts";
 
@@ -129,6 +129,17 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 				max_C: 280,
 				power_w: 14_000,
 			},
+		]);
+		await tx.insert(cook).values([
+			{ id: "ina", name: "Ina", opens_min: 7 * 60, closes_min: 20 * 60 },
+			{ id: "kit", name: "Kit", opens_min: 10 * 60, closes_min: 22 * 60 },
+			{ id: "mattis", name: "Mattis", opens_min: 10 * 60, closes_min: 22 * 60 },
+			{ id: "yrsa", name: "Yrsa", opens_min: 7 * 60, closes_min: 21 * 60 },
+		]);
+		await tx.insert(standingPlace).values([
+			{ id: "blast-chiller", name: "Blast chiller", kind: "chiller", capacity: 10, air_C: -2, power_w: 3500 },
+			{ id: "cold-room", name: "Cold room", kind: "fridge", capacity: 600 },
+			{ id: "plate-warmer", name: "Plate warmer", kind: "warmer", capacity: 180 },
 		]);
 		await tx.update(house).set({
 			name: "Skerry House",

@@ -1,0 +1,170 @@
+import { type ChillGiven, chilling } from "#core/chill";
+import { type DocOf, type LotPan, USUAL_KEEPS } from "#core/records";
+import { HOUSE_CODES } from "#core/safety";
+import { wallClock } from "#core/time";
+import { type NewReading, ReadingKeeper } from "../readings.ts";
+import { type NewEntry, writeRecord } from "../record.ts";
+import type { Store } from "../Store.ts";
+
+const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
+const TIME_ZONE = "Atlantic/Faroe";
+
+const BLAST: ChillGiven = { depth_mm: 32, start_C: 84, medium: "blast", medium_C: -2, consistency: "stew" };
+const DEEP: ChillGiven = { ...BLAST, depth_mm: 66 };
+
+/** Deliveries of two days ago: short name, name, kg, °C at the door, supplier, their lot. */
+const DELIVERIES = [
+	["pork-collar", "pork collar", 26, 2.6, "Nordvik meat", "NM-2291"],
+	["celeriac", "celeriac", 18, 6.1, "Holm gardens", ""],
+	["duck-leg", "duck legs", 21, 3.4, "Nordvik meat", "NM-2307"],
+] as const;
+
+/** Records of two days: what came, what was cooled in time, what was not and was spread, and what cools now. */
+export async function seedSkerryRecords(store: Store, now: number): Promise<void> {
+	const keeper = new ReadingKeeper(store);
+	await writeRecord(store, "Odd", "demo-deliveries", () =>
+		DELIVERIES.map(([ingredientId, name, kg, C, supplier, supplierLot], index): NewEntry => {
+			const at = now - 50 * HOUR_MS + index * 4 * MINUTE_MS;
+			const doc: DocOf<"delivery"> = {
+				...{ kind: "delivery", delivery: index + 1, ingredientId, name, supplier, supplierLot, kg, C },
+				...{ useBy: null, accepted: true, note: "" },
+			};
+			return { at, doc };
+		}),
+	);
+	await cooledInTime(store, keeper, now);
+	await cooledTooSlowly(store, keeper, now);
+	await coolsNow(store, keeper, now);
+}
+
+interface DemoLot {
+	readonly lot: number;
+	readonly at: number;
+	readonly dish: string;
+	readonly from: number;
+	readonly pans: readonly LotPan[];
+	readonly place: string;
+}
+
+function lotDoc({ lot, at, dish, from, pans, place }: DemoLot): DocOf<"lot"> {
+	return {
+		...{ kind: "lot", lot, dish, place, from: [from], pans: [...pans] },
+		...{ sittingId: "", dishId: "", sitting: "Ferry packed lunch" },
+		made: wallClock(at, TIME_ZONE).date,
+		portions: pans.length * 14,
+		contents: "as on its card",
+		allergens: "contains mustard, celery, sulphites",
+		reheat: "to a core of 75 °C without delay",
+		keeps: { ...USUAL_KEEPS },
+	};
+}
+
+function watchDoc(watch: number, lot: number, tag: string, at: number, cooling: ChillGiven): DocOf<"watch"> {
+	return {
+		...{
+			kind: "watch",
+			watch,
+			lot,
+			tag,
+			course: "cool",
+			probe: null,
+			cooling,
+			clockFrom: at,
+			continues: null,
+		},
+		code: JSON.parse(JSON.stringify(HOUSE_CODES.blast90)),
+	};
+}
+
+function pansOf(count: number, depth_mm: number, letter: string): LotPan[] {
+	return Array.from({ length: count }, (_, index) => ({
+		...{ tag: `${letter}${index + 1}`, vessel: "GN 1/1-65", depth_mm, kg: 6.2 },
+	}));
+}
+
+/** Readings of a pan, by the model, every so often. */
+function readOf(
+	watch: number,
+	begun: number,
+	given: ChillGiven,
+	often: { readonly every_min: number; readonly until_min: number; readonly who: string | null },
+): NewReading[] {
+	const read: NewReading[] = [];
+	for (const { minute, warmest_C } of chilling(given, given.medium_C + 0.2)) {
+		while (read.length * often.every_min <= Math.min(minute, often.until_min))
+			read.push({
+				...{ watch, at: begun + read.length * often.every_min * MINUTE_MS, who: often.who },
+				C: Math.round(warmest_C * 10) / 10,
+			});
+		if (minute > often.until_min) break;
+	}
+	return read;
+}
+
+/** Measured by hand each half hour, below its limit in time, then moved to the cold room. */
+async function cooledInTime(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
+	const at = now - 27 * HOUR_MS;
+	const pans = pansOf(3, BLAST.depth_mm, "C");
+	const lot = { lot: 1, at, dish: "Celeriac, black lentils", from: 2, pans, place: "Blast chiller" };
+	await writeRecord(store, "Ebba", "demo-in-time", () => [
+		{ at, doc: lotDoc(lot) },
+		...pans.map(({ tag }, index) => ({ at, doc: watchDoc(index + 1, 1, tag, at, BLAST) })),
+	]);
+	await keeper.keep(
+		pans.flatMap((_, index) => readOf(index + 1, at, BLAST, { every_min: 28, until_min: 112, who: "Ebba" })),
+	);
+	const end = at + 115 * MINUTE_MS;
+	await writeRecord(store, "Ebba", "demo-in-time-end", () => [
+		...pans.map((_, index): NewEntry => ({ at: end, doc: { kind: "ended", watch: index + 1, lot: 1 } })),
+		{ at: end, doc: { kind: "stage", lot: 1, stage: "moved", tags: [], place: "Cold room", note: "" } },
+	]);
+}
+
+/** One deep pan was going to be too late, and was spread over two. */
+async function cooledTooSlowly(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
+	const at = now - 24 * HOUR_MS;
+	const lot = { lot: 2, at, dish: "Pork collar, cider, mustard seed", from: 1, place: "Blast chiller" };
+	await writeRecord(store, "Odd", "demo-slow", () => [
+		{ at, doc: lotDoc({ ...lot, pans: pansOf(1, DEEP.depth_mm, "P") }) },
+		{ at, doc: watchDoc(4, 2, "P1", at, DEEP) },
+	]);
+	const spreadAt = at + 20 * MINUTE_MS;
+	const slow = readOf(4, at, DEEP, { every_min: 5, until_min: 20, who: "Odd" });
+	await keeper.keep(slow);
+	const half: ChillGiven = { ...DEEP, depth_mm: DEEP.depth_mm / 2 - 8, start_C: slow.at(-1)?.C ?? 80 };
+	await writeRecord(store, "Odd", "demo-slow-spread", () => [
+		{ at: spreadAt, doc: { kind: "action", watch: 4, lot: 2, action: "spread", note: "" } },
+		{ at: spreadAt, doc: { kind: "ended", watch: 4, lot: 2 } },
+		{ at: spreadAt, doc: { kind: "spread", lot: 2, tag: "P1", parts: 2, depth_mm: half.depth_mm } },
+		{ at: spreadAt, doc: { ...watchDoc(5, 2, "P1a", at, half), continues: 4 } },
+	]);
+	await keeper.keep(readOf(5, spreadAt, half, { every_min: 24, until_min: 96, who: "Odd" }));
+	await writeRecord(store, "Odd", "demo-slow-end", () => [
+		{ at: spreadAt + 98 * MINUTE_MS, doc: { kind: "ended", watch: 5, lot: 2 } },
+	]);
+}
+
+/** Four pans with their probes, an hour after they were lifted. */
+async function coolsNow(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
+	const at = now - HOUR_MS;
+	const pans = pansOf(4, BLAST.depth_mm, "D");
+	const lot = { lot: 3, at, dish: "Duck legs, damsons, barley", from: 3, pans, place: "Blast chiller" };
+	await writeRecord(store, "Ebba", "demo-now", () => [
+		{ at, doc: lotDoc(lot) },
+		...pans.map(({ tag }, index) => ({
+			at,
+			doc: { ...watchDoc(index + 6, 3, tag, at, BLAST), probe: `P0${index + 1}` },
+		})),
+	]);
+	await keeper.keep(
+		pans.flatMap((_, index) =>
+			readOf(
+				index + 6,
+				at,
+				{ ...BLAST, start_C: BLAST.start_C - index },
+				{ every_min: 0.5, until_min: 60, who: null },
+			),
+		),
+	);
+}
