@@ -11,7 +11,7 @@ const forbidden = (name, from, to, comment) => ({
 });
 
 /** What every area may use, though it stands beside them in `app/`. */
-const SHARED = "(?:ui|theme|places|workers)";
+const SHARED = "(?:ui|theme|places|papers|workers)";
 
 module.exports = {
 	forbidden: [
@@ -49,7 +49,7 @@ module.exports = {
 			"areas-are-apart",
 			{ path: "^app/([^/]+)/", pathNot: `^app/${SHARED}/` },
 			{ path: "^app/[^/]+/", pathNot: `^app/(?:$1|${SHARED})/` },
-			"An area does not import another area; what two need moves to ui/, places/ or core/.",
+			"An area does not import another area; what two need moves to ui/, places/, papers/ or core/.",
 		),
 		forbidden(
 			"shared-parts-know-no-area",
@@ -60,7 +60,7 @@ module.exports = {
 		forbidden(
 			"ui-is-below-places",
 			"^app/(?:ui|theme)/",
-			"^app/(?:places|workers)/",
+			"^app/(?:places|papers|workers)/",
 			"Drawings and words know no place of the table.",
 		),
 		forbidden(

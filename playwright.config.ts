@@ -4,8 +4,9 @@ import { defineConfig } from "@playwright/test";
 export default defineConfig({
 	testDir: "e2e",
 	testMatch: "**/*.spec.ts",
+	globalSetup: "./e2e/seedOnce.ts",
 	timeout: 180_000,
-	expect: { timeout: 10_000 },
+	expect: { timeout: 20_000 },
 	workers: 2,
 	fullyParallel: false,
 	forbidOnly: true,

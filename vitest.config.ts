@@ -1,14 +1,28 @@
+import { availableParallelism } from "node:os";
 import { defineConfig } from "vitest/config";
+
+const testTimeout = 60_000;
+/** What a file prepares may take as long as a test. */
+const hookTimeout = testTimeout;
 
 export default defineConfig({
 	test: {
-		include: [
-			"core/**/*.test.ts",
-			"db/**/*.test.ts",
-			"server/**/*.test.ts",
-			"app/**/*.test.{ts,tsx}",
-			"scripts/**/*.test.ts",
+		// Tests are counted out to every core of a machine of two as well.
+		maxWorkers: availableParallelism(),
+		projects: [
+			{
+				// Nothing of these leaves anything behind in its thread, so files share what they import.
+				test: {
+					name: "without a page",
+					include: ["{core,db,server,scripts,app}/**/*.test.ts"],
+					pool: "threads",
+					isolate: false,
+					testTimeout,
+					hookTimeout,
+				},
+			},
+			// Each of these has a page of its own.
+			{ test: { name: "on a page", include: ["app/**/*.test.tsx"], testTimeout, hookTimeout } },
 		],
-		testTimeout: 60_000,
 	},
 });

@@ -2,6 +2,7 @@
  * `npm run demo`: everything from a fresh clone to the application with demo data.
  * `npm run demo -- --fresh` starts the demo data again, after asking (`--yes` does not ask).
  */
+import { spawn } from "node:child_process";
 import { createInterface } from "node:readline/promises";
 import { installPackages, ROOT, run } from "./setup.mjs";
 
@@ -20,6 +21,9 @@ installPackages();
 if (run("npx", ["react-router", "build", "--logLevel", "warn"]) !== 0)
 	stop("The application could not be built.");
 if (run("npx", ["tsx", "scripts/seedDemo.ts", ...(fresh ? ["--fresh"] : [])]) !== 0) process.exit(1);
+// Probes and a label printer that are not there, as long as the demo runs.
+const devices = spawn("npx", ["tsx", "scripts/devices.ts"], { stdio: ["ignore", "ignore", "inherit"] });
+process.once("exit", () => devices.kill());
 await import("./start.mjs");
 
 async function ask() {

@@ -1,5 +1,6 @@
 import { chromium, type Page } from "@playwright/test";
 import { House } from "../e2e/house.ts";
+import { SimulatedProbes } from "../server/devices/simulatedProbes.ts";
 
 /** One current picture of each main view, from fresh demo data: `npm run screenshots` after a build. */
 
@@ -27,6 +28,7 @@ try {
 	const table =
 		(await page.getByRole("link", { name: "Open the long table" }).first().getAttribute("href")) ?? "";
 	await shoot(page, "sitting", sitting);
+	await shootDay(page);
 	await shoot(page, "long-table", table);
 	await shoot(page, "sear", `${table}?place=sear`);
 	await shoot(page, "liquid", `${table}?place=build`);
@@ -36,11 +38,10 @@ try {
 	await page.getByLabel("Covers", { exact: true }).fill("180");
 	await page.getByText("On trial").waitFor();
 	await page.screenshot({ path: `${FOLDER}/trial.png` });
+	await shootLot(page);
 	await shoot(page, "lab", "/lab");
-	await shootRound(page);
 	await shoot(page, "card", "/book/goat-shoulder");
 	await shoot(page, "book", "/book");
-	await shoot(page, "cost", "/book/goat-shoulder/cost");
 	await shootWriting(page);
 	await shootImport(page);
 	await shoot(page, "kitchen", "/kitchen");
@@ -63,6 +64,15 @@ async function shoot(page: Page, name: string, address: string): Promise<void> {
 	await page.screenshot({ path: `${FOLDER}/${name}.png` });
 }
 
+/** Pans that cool: their line to the house stands open, so it is never idle. */
+async function shootLot(page: Page): Promise<void> {
+	await new SimulatedProbes({ house: house.url, every_ms: 10_000 }).turn();
+	await page.goto("/records/lots/3");
+	await page.getByText("Readings come in by themselves.").waitFor();
+	await page.evaluate(() => document.fonts.ready);
+	await page.screenshot({ path: `${FOLDER}/lot.png` });
+}
+
 /** The goat dish being changed. */
 async function shootWriting(page: Page): Promise<void> {
 	await page.goto("/book/goat-shoulder/write", { waitUntil: "networkidle" });
@@ -74,19 +84,12 @@ async function shootWriting(page: Page): Promise<void> {
 	await page.screenshot({ path: `${FOLDER}/writing.png` });
 }
 
-/** A situation answered, with its reason. */
-async function shootRound(page: Page): Promise<void> {
-	await page.goto("/lab/rounds?round=4711&at=1", { waitUntil: "networkidle" });
-	for (const quantity of ["Time to fork-tender", "Liquid left by then", "Salt in what is left"]) {
-		await page.getByRole("group", { name: quantity }).getByRole("radio", { name: "the same" }).check();
-	}
-	await page.getByRole("button", { name: /See what it does/ }).click();
-	await page
-		.getByText(/You said the same/)
-		.first()
-		.waitFor();
-	await page.evaluate(() => window.scrollTo(0, 0));
-	await page.screenshot({ path: `${FOLDER}/round.png` });
+/** The wall of ovens on the day of the sitting that is open. */
+async function shootDay(page: Page): Promise<void> {
+	await page.getByRole("link", { name: "The whole day" }).click();
+	await page.getByRole("slider").waitFor();
+	await page.waitForLoadState("networkidle");
+	await page.screenshot({ path: `${FOLDER}/day.png` });
 }
 
 /** A table of ingredients with some new, some changed, and one that is refused. */

@@ -3,7 +3,7 @@ import { mkdir, rename } from "node:fs/promises";
 import { join, resolve } from "node:path";
 import { Refusal } from "#core/check";
 import { readBook, readSittings, Unopened } from "#db";
-import { seedSkerryHouse } from "#db/demo";
+import { seedSkerryHouse, seedSkerryRecords } from "#db/demo";
 import { type Config, readConfig } from "../server/config.ts";
 import { openStore } from "../server/openStore.ts";
 
@@ -24,6 +24,7 @@ async function seed(config: Config): Promise<void> {
 	const store = await openStore(config);
 	if ((await readBook(store.db)).length === 0) {
 		await seedSkerryHouse(store, Date.now(), resolve("db/demo/book"));
+		await seedSkerryRecords(store, Date.now());
 		console.log("Demo data of Skerry House is in.");
 	} else if ((await readSittings(store.db, Date.now(), Date.now() + WEEK_MS * 3)).length === 0) {
 		console.log("The demo sittings have passed; npm run demo -- --fresh makes new ones.");

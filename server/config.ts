@@ -19,6 +19,10 @@ const Environment = Type.Object({
 			allowed: "addresses such as https://kitchen.example, apart by commas",
 		}),
 	),
+	WT_PRINTER: Type.String({
+		pattern: "^https?://[A-Za-z0-9.:\\[\\]_-]+$",
+		allowed: "the address of a label printer, such as http://127.0.0.1:3142",
+	}),
 	WT_COPIES_EVERY_H: Type.Integer({ minimum: 0, maximum: 8760, allowed: "hours from 0 (never) to 8760" }),
 	WT_COPIES_KEPT: Type.Integer({ minimum: 1, maximum: 1000, allowed: "a number of copies from 1 to 1000" }),
 	LOG_LEVEL: oneOf(["fatal", "error", "warn", "info", "debug", "trace", "silent"] as const),
@@ -44,6 +48,7 @@ export function readConfig(environment: NodeJS.ProcessEnv): Config {
 			.split(",")
 			.map((origin) => origin.trim().replace(/\/$/, ""))
 			.filter((origin) => origin !== ""),
+		WT_PRINTER: (environment.WT_PRINTER || "http://127.0.0.1:3142").replace(/\/$/, ""),
 		WT_COPIES_EVERY_H: numeric(environment.WT_COPIES_EVERY_H || "24"),
 		WT_COPIES_KEPT: numeric(environment.WT_COPIES_KEPT || "14"),
 		LOG_LEVEL: environment.LOG_LEVEL || "info",

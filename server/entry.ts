@@ -9,18 +9,21 @@ import { pathOf, type Store } from "#db";
 import { type Config, readConfig } from "./config.ts";
 import { comesFromOrigins, keptNowhere, knownRequests } from "./doors.ts";
 import { keepCopies } from "./keepCopies.ts";
+import { Live } from "./live.ts";
 import { openStore } from "./openStore.ts";
 import { HeavyPool } from "./pool.ts";
-import { readPreferences } from "./preferences.ts";
+import { NOBODY_NAMED, readPreferences } from "./preferences.ts";
 import { limitedBody, sameOriginOnly, securityHeaders } from "./security.ts";
-import { NOBODY_NAMED, visitContext } from "./visit.ts";
+import { visitContext } from "./visit.ts";
 
-export { HeavyPool, openStore, readConfig };
+export { HeavyPool, Live, openStore, readConfig };
 
 const DEVELOPMENT = import.meta.env.DEV;
 
+const pages = () => import("virtual:react-router/server-build") as Promise<ServerBuild>;
+
 /** The whole application but the files the browser is given. */
-export function makeApp(config: Config, store: Store, pool: HeavyPool): Express {
+export function makeApp(config: Config, store: Store, pool: HeavyPool, live: Live): Express {
 	const logger = pino({ level: config.LOG_LEVEL });
 	const app = express();
 	app.disable("x-powered-by");
@@ -49,13 +52,15 @@ export function makeApp(config: Config, store: Store, pool: HeavyPool): Express 
 	app.use(keptNowhere);
 	app.use(
 		createRequestHandler({
-			build: () => import("virtual:react-router/server-build") as Promise<ServerBuild>,
+			build: pages,
 			getLoadContext: async (request, response) => {
 				const preferences = await readPreferences(request.headers.cookie ?? null);
 				const context = new RouterContextProvider();
 				context.set(visitContext, {
 					store,
 					pool,
+					live,
+					printer: config.WT_PRINTER,
 					preferences,
 					who: preferences.who ?? NOBODY_NAMED,
 					nonce: response.locals.nonce,
@@ -78,11 +83,14 @@ export async function start(): Promise<void> {
 	const config = readConfig(process.env);
 	const store = await openStore(config);
 	const pool = new HeavyPool(config);
-	const server = makeApp(config, store, pool).listen(config.PORT, config.HOST);
+	const live = new Live(store);
+	await pages();
+	const server = makeApp(config, store, pool, live).listen(config.PORT, config.HOST);
 	server.once("listening", () => {
 		process.send?.("listening");
+		void pool.warm();
 		// Whoever started it is gone: nobody would stop it.
-		process.once("disconnect", () => void stop(server, store, pool));
+		process.once("disconnect", () => void stop(server, store, pool, live));
 		keepCopies(config, (line) => console.error(`No copy of the database was made: ${line}`));
 		console.log(`Wide Table: http://${config.HOST}:${config.PORT}/`);
 		console.log(`Data: ${pathOf(config.DATABASE_URL)}`);
@@ -92,7 +100,7 @@ export async function start(): Promise<void> {
 		process.exit(1);
 	});
 	for (const signal of ["SIGTERM", "SIGINT"] as const) {
-		process.once(signal, () => void stop(server, store, pool));
+		process.once(signal, () => void stop(server, store, pool, live));
 	}
 }
 
@@ -111,7 +119,8 @@ function whyNotListening(error: NodeJS.ErrnoException, { HOST, PORT }: Config): 
 const PATIENCE_MS = 10_000;
 
 /** No new requests, the open ones to their end, then the database. */
-async function stop(server: Server, store: Store, pool: HeavyPool): Promise<void> {
+async function stop(server: Server, store: Store, pool: HeavyPool, live: Live): Promise<void> {
+	live.stop();
 	const cut = setTimeout(() => server.closeAllConnections(), PATIENCE_MS);
 	await new Promise((done) => {
 		server.close(done);

@@ -1,3 +1,4 @@
+export type { Live, LiveNews } from "./live.ts";
 export { openStore } from "./openStore.ts";
 export {
 	type HeavyAnswer,
@@ -7,6 +8,6 @@ export {
 	newProgress,
 	type Told,
 } from "./pool.ts";
-export { keepPreferences, Preferences } from "./preferences.ts";
+export { keepPreferences, NOBODY_NAMED, Preferences } from "./preferences.ts";
 export { EXCHANGE_LIMIT } from "./security.ts";
-export { NOBODY_NAMED, type Visit, visitContext } from "./visit.ts";
+export { type Visit, visitContext } from "./visit.ts";

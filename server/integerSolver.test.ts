@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { IntegerProgram, Terms } from "#core/integer";
 import { choosePansWith } from "#core/pans";
-import { type DishToPlan, planSitting } from "#core/plan";
+import { countByType, type DishToPlan, planSitting } from "#core/plan";
 import { INGREDIENTS } from "#db/demo";
 import { knowing, ORDER, RECIPE } from "../core/plan/dish.testing.ts";
 import { demoDish } from "../core/recipe/demoBook.testing.ts";
@@ -131,7 +131,9 @@ describe("dishes of a sitting that want the same pans", () => {
 		const used = new Map<string, number>();
 		for (const planned of planSitting(DISHES, LARDER, choosePansWith(integerSolver)).dishes) {
 			if (!("plan" in planned)) throw new Error(planned.refused);
-			for (const { type } of planned.plan.pans.pans) used.set(type.id, (used.get(type.id) ?? 0) + 1);
+			for (const { type, count } of countByType(planned.plan.pans)) {
+				used.set(type.id, (used.get(type.id) ?? 0) + count);
+			}
 		}
 		expect(used.size).toBeGreaterThan(0);
 		for (const { id, stock } of LARDER.equipment.pans) expect(used.get(id) ?? 0).toBeLessThanOrEqual(stock);

@@ -1,6 +1,8 @@
 /** A thread's file for tests of the pool alone. */
 export default async function work({ name, given, who, progress }) {
 	switch (name) {
+		case "ready":
+			return { value: null };
 		case "echo":
 			return { value: { given, who } };
 		case "wait":

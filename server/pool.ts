@@ -4,7 +4,7 @@ import { setTimeout as pause } from "node:timers/promises";
 import { Piscina } from "piscina";
 import { data } from "react-router";
 import type { Config } from "./config.ts";
-import type { Preferences } from "./preferences.ts";
+import { NO_PREFERENCES, NOBODY_NAMED, type Preferences } from "./preferences.ts";
 
 /** What is asked of a thread beside the one that answers: a job by its name, for one reader. */
 export interface HeavyAsked {
@@ -50,11 +50,17 @@ const LIMITS: Readonly<Record<Lane, LaneLimits>> = {
 	searches: { deadline_ms: 60_000, mostWaiting: 6 },
 	files: { deadline_ms: 120_000, mostWaiting: 6 },
 };
+const LANES: readonly Lane[] = ["plans", "files", "searches"];
+/** Searches and files yield to plans where the machine has no processor to spare; of the system's 19. */
+const YIELDS = 10;
+const THREADS: Readonly<Record<Lane, { readonly maxThreads: number; readonly niceIncrement: number }>> = {
+	plans: { maxThreads: Math.max(2, availableParallelism() - 1), niceIncrement: 0 },
+	searches: { maxThreads: 1, niceIncrement: YIELDS },
+	files: { maxThreads: 1, niceIncrement: YIELDS },
+};
 
 /** A page that is left lets its job run on for so long: most are done by then, and a new thread costs more, ms. */
 const LEFT_MS = 1000;
-/** Searches and files yield to plans where the machine has no processor to spare; of the system's 19. */
-const YIELDS = 10;
 /** A thread without work is kept for so long, ms. */
 const IDLE_MS = 60_000;
 /** A thread may hold so much before it is ended, MB. */
@@ -64,28 +70,47 @@ const YOUNG_MB = 16;
 
 /** Threads for whatever takes long, so that the thread that answers stays free to answer. */
 export class HeavyPool {
-	readonly #lanes: Readonly<Record<Lane, Piscina>>;
+	readonly #config: Config;
+	readonly #worker: HeavyWorker;
 	readonly #limits: Readonly<Record<Lane, LaneLimits>>;
+	/** Those that something was asked of, or that were warmed. */
+	readonly #lanes: Partial<Record<Lane, Piscina>> = {};
 	/** Jobs of each lane that are not done; the threads' own queue has no limit for jobs that can be stopped. */
 	readonly #begun: Record<Lane, number> = { plans: 0, searches: 0, files: 0 };
 
 	constructor(config: Config, worker: HeavyWorker = builtWorker(), limits = LIMITS) {
+		this.#config = config;
+		this.#worker = worker;
 		this.#limits = limits;
-		const lane = (minThreads: number, maxThreads: number, niceIncrement = 0) =>
-			new Piscina({
-				...worker,
-				workerData: { config } satisfies HeavySetting,
-				minThreads,
-				maxThreads,
-				niceIncrement,
-				idleTimeout: IDLE_MS,
-				resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB, maxYoungGenerationSizeMb: YOUNG_MB },
-			});
-		this.#lanes = {
-			plans: lane(1, Math.max(2, availableParallelism() - 1)),
-			searches: lane(1, 1, YIELDS),
-			files: lane(1, 1, YIELDS),
-		};
+	}
+
+	#lane(lane: Lane): Piscina {
+		this.#lanes[lane] ??= new Piscina({
+			...this.#worker,
+			...THREADS[lane],
+			workerData: { config: this.#config } satisfies HeavySetting,
+			minThreads: 1,
+			idleTimeout: IDLE_MS,
+			resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB, maxYoungGenerationSizeMb: YOUNG_MB },
+		});
+		return this.#lanes[lane];
+	}
+
+	/**
+	 * Begins a thread of each lane, one after the other, so that whoever asks first does not wait for it.
+	 *
+	 * @returns how many of them are ready: all, unless one cannot begin
+	 */
+	async warm(): Promise<number> {
+		let ready = 0;
+		for (const lane of LANES) {
+			const asked = { name: "ready", given: { lane }, preferences: NO_PREFERENCES, who: NOBODY_NAMED };
+			ready += await this.run(asked, { signal: new AbortController().signal, lane }).then(
+				() => 1,
+				() => 0,
+			);
+		}
+		return ready;
 	}
 
 	/**
@@ -97,7 +122,7 @@ export class HeavyPool {
 	async run(asked: Omit<HeavyAsked, "progress">, options: HeavyOptions): Promise<unknown> {
 		const { signal, lane, progress = newProgress() } = options;
 		const { deadline_ms, mostWaiting } = this.#limits[lane];
-		if (this.#begun[lane] >= mostWaiting + this.#lanes[lane].options.maxThreads) {
+		if (this.#begun[lane] >= mostWaiting + THREADS[lane].maxThreads) {
 			throw data(
 				{ said: "Too much is being worked out at this moment. Try again in a minute." },
 				{ status: 503 },
@@ -110,7 +135,7 @@ export class HeavyPool {
 		signal.addEventListener("abort", left, { once: true });
 		this.#begun[lane] += 1;
 		try {
-			const answer: HeavyAnswer = await this.#lanes[lane].run({ ...asked, progress }, { signal: until });
+			const answer: HeavyAnswer = await this.#lane(lane).run({ ...asked, progress }, { signal: until });
 			if ("value" in answer) return answer.value;
 			throw data(answer.thrown.data, { status: answer.thrown.status });
 		} catch (error) {

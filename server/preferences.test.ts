@@ -54,3 +54,10 @@ describe("what is chosen at this desk", () => {
 		);
 	});
 });
+
+it("what else was sent along is not kept, however much it is", async () => {
+	const sent = { ...(await readPreferences(null)), [`--x${"name".repeat(3000)}`]: "y" };
+	const header = await keepPreferences(sent, { url: "http://house/" });
+	expect(header.length).toBeLessThan(500);
+	expect(await readPreferences(header)).toEqual(await readPreferences(null));
+});

@@ -1,4 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
+import { pick } from "es-toolkit";
 import { createCookie } from "react-router";
 import { checked, oneOf } from "#core/check";
 
@@ -14,6 +15,9 @@ export const Preferences = Type.Object({
 });
 export type Preferences = Static<typeof Preferences>;
 
+/** Who is written down when nobody has given a name. */
+export const NOBODY_NAMED = "the desk";
+
 const YEAR_S = 365 * 24 * 3600;
 
 const cookie = createCookie("preferences", {
@@ -23,18 +27,24 @@ const cookie = createCookie("preferences", {
 	maxAge: YEAR_S,
 });
 
-const NONE: Preferences = checked(Preferences, {});
+/** Of somebody who has chosen nothing yet. */
+export const NO_PREFERENCES: Preferences = checked(Preferences, {});
 
 /** The reader's choices; a cookie that does not hold counts as none. */
 export async function readPreferences(header: string | null): Promise<Preferences> {
 	try {
 		return checked(Preferences, (await cookie.parse(header)) ?? {});
 	} catch {
-		return NONE;
+		return NO_PREFERENCES;
 	}
 }
 
-/** The `Set-Cookie` header that keeps them; over a closed line it is sent on closed lines alone. */
+const KNOWN = Object.keys(Preferences.properties) as (keyof Preferences)[];
+
+/**
+ * The `Set-Cookie` header that keeps them; over a closed line it is sent on closed lines alone. What
+ * else was sent along is not kept: a browser would send it back with every request, whatever its size.
+ */
 export function keepPreferences(preferences: Preferences, { url }: Pick<Request, "url">): Promise<string> {
-	return cookie.serialize(preferences, { secure: url.startsWith("https:") });
+	return cookie.serialize(pick(preferences, KNOWN), { secure: url.startsWith("https:") });
 }

@@ -1,5 +1,6 @@
 import { createContext } from "react-router";
 import type { Store } from "#db";
+import type { Live } from "./live.ts";
 import type { HeavyPool } from "./pool.ts";
 import type { Preferences } from "./preferences.ts";
 
@@ -8,6 +9,10 @@ export interface Visit {
 	readonly store: Store;
 	/** For what takes long. */
 	readonly pool: HeavyPool;
+	/** Where labels are printed. */
+	readonly printer: string;
+	/** For what probes send. */
+	readonly live: Live;
 	readonly preferences: Preferences;
 	/** Who the change is written down for. */
 	readonly who: string;
@@ -16,6 +21,3 @@ export interface Visit {
 }
 
 export const visitContext = createContext<Visit>();
-
-/** Who is written down when nobody has given a name. */
-export const NOBODY_NAMED = "the desk";

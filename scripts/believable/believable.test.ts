@@ -5,6 +5,7 @@ import { BOUNDS, beyondBelief } from "#core/believable";
 import { type Kitchen, saucePotsOf } from "#core/kitchen";
 import { isMadeAhead, type Plan, type PlanWarning } from "#core/plan";
 import type { Recipe } from "#core/recipe";
+import { runs } from "../../core/random/runs.testing.ts";
 import { believableTable, demoHouse, planFor } from "./table.ts";
 
 let kitchen: Kitchen;
@@ -27,6 +28,9 @@ const DECISIONS: ReadonlySet<PlanWarning["code"]> = new Set([
 	"finishTooSalt",
 	"finishTooLong",
 	"beforeOpening",
+	"chillMissed",
+	"chillClose",
+	"reheatSlow",
 ]);
 
 const sizes = fc.integer({ min: 10, max: 1200 });
@@ -36,7 +40,7 @@ function everyDish(holds: (plan: Plan) => void): void {
 	for (const recipe of dishes) {
 		fc.assert(
 			fc.property(sizes, (size) => holds(planFor(recipe, size, kitchen))),
-			{ numRuns: 14 },
+			{ numRuns: runs(8) },
 		);
 	}
 }
