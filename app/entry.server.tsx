@@ -8,6 +8,7 @@ import {
 	ServerRouter,
 } from "react-router";
 import { visitContext } from "#server";
+import { type Rendered, renderedOnce } from "./ui/server/renderedOnce.ts";
 import { paintedFirst, stylesFirst } from "./ui/server/seenFirst.ts";
 
 /** Nothing here waits longer; a page that does is cut off rather than left hanging, ms. */
@@ -21,7 +22,7 @@ export function handleError(error: unknown, { request }: { readonly request: Req
 }
 
 /** Renders a page whole, its scripts marked with the nonce of this answer. */
-export default function handleRequest(
+export default async function handleRequest(
 	request: Request,
 	status: number,
 	headers: Headers,
@@ -29,10 +30,21 @@ export default function handleRequest(
 	loadContext: RouterContextProvider,
 ): Promise<Response> {
 	headers.set("Content-Type", "text/html; charset=utf-8");
-	if (request.method === "HEAD") return Promise.resolve(new Response(null, { status, headers }));
-	const { nonce } = loadContext.get(visitContext);
+	if (request.method === "HEAD") return new Response(null, { status, headers });
+	const { nonce, preferences } = loadContext.get(visitContext);
+	const { loaderData, actionData, errors } = routerContext.staticHandlerContext;
+	const render = () => rendered(request, routerContext, nonce);
+	// What was just sent, or went wrong, is nobody else's page.
+	const isOwn = errors !== null || actionData !== null;
+	const { now = "", ...root } = loaderData.root ?? {};
+	const shows = { url: request.url, preferences, loaderData: { ...loaderData, root } };
+	const { html, broke } = isOwn ? await render() : await renderedOnce(shows, [nonce, String(now)], render);
+	return new Response(html, { status: broke ? 500 : status, headers });
+}
+
+function rendered(request: Request, routerContext: EntryContext, nonce: string): Promise<Rendered> {
 	return new Promise((resolve, reject) => {
-		let answer = status;
+		let broke = false;
 		const { pipe, abort } = renderToPipeableStream(
 			<ServerRouter context={routerContext} url={request.url} nonce={nonce} />,
 			{
@@ -40,14 +52,14 @@ export default function handleRequest(
 				async onAllReady() {
 					clearTimeout(timer);
 					const html = await text(pipe(new PassThrough()));
-					resolve(new Response(paintedFirst(stylesFirst(html)), { status: answer, headers }));
+					resolve({ html: paintedFirst(stylesFirst(html)), broke });
 				},
 				onShellError(error) {
 					clearTimeout(timer);
 					reject(error);
 				},
 				onError(error) {
-					answer = 500;
+					broke = true;
 					console.error(error);
 				},
 			},

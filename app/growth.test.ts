@@ -66,7 +66,7 @@ const READERS: readonly [string, number, (size: number) => () => unknown][] = [
 		100,
 		(size) => {
 			const form = filled(size, ["dish", "uptake.KEY", "spare.KEY"]);
-			return () => readSittingForm(form, ZONE);
+			return () => readSittingForm(form, ZONE, []);
 		},
 	],
 	[

@@ -66,6 +66,7 @@ function orderFor(recipe: Recipe, size: CardSize, serviceAt: number): DishOrder 
 		panTypeId: null,
 		panWishes: [],
 		colour: null,
+		chill: null,
 		lineSettled: false,
 		basis: { from: "covers" },
 	} as const;

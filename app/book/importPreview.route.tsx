@@ -1,17 +1,16 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { useEffect } from "react";
-import { data, Form, redirect, useFetcher, useNavigation } from "react-router";
+import { data, Form, redirect, useNavigation } from "react-router";
 import { dropStage } from "#db";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { useHowFar } from "../ui/parts/useHowFar.ts";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
+import { endProgress, progressOf } from "../ui/server/underWay.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/importPreview.route";
-import type { loader as progressLoader } from "./takingIn.route.ts";
-import { endProgress, progressOf } from "./takingIn.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: `${loaderData?.name ?? "A file"}, to be taken in · Book` },
@@ -76,19 +75,11 @@ export default function ImportPreview({ loaderData: view, actionData }: Route.Co
 	);
 }
 
-/** Between two looks at how far it is, ms. */
-const LOOK_MS = 500;
-
 /** While it is taken in: how much of it is written. */
 function HowFar({ id }: { readonly id: string }) {
 	const { state, formData } = useNavigation();
 	const taking = state === "submitting" && formData?.get("intent") === "take";
-	const { load, data: far } = useFetcher<typeof progressLoader>();
-	useEffect(() => {
-		if (!taking) return;
-		const look = setInterval(() => void load(`/book/exchange/${id}/progress`), LOOK_MS);
-		return () => clearInterval(look);
-	}, [taking, load, id]);
+	const far = useHowFar(taking ? id : null);
 	if (!taking) return null;
 	return (
 		<Note role="status" marginTop="12px">

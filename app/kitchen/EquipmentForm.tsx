@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type ReactNode, useRef } from "react";
 import { Form } from "react-router";
+import type { Typed, Wrong } from "../ui/forms/form.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import type { StaleView } from "../ui/forms/stale.ts";
 import { LEAVES, Unsaved } from "../ui/forms/Unsaved.tsx";
@@ -19,6 +20,30 @@ interface EquipmentFormProps {
 	/** What is drawn beside the form. */
 	readonly beside: ReactNode;
 	readonly children: ReactNode;
+}
+
+interface Loaded {
+	readonly title: string;
+	readonly isNew: boolean;
+	readonly version: number;
+	readonly typed: Readonly<Record<string, string | undefined>>;
+}
+
+interface Sent {
+	readonly typed?: Typed;
+	readonly wrong?: Wrong;
+	readonly stale?: StaleView | null;
+}
+
+/** What a form shows: what is kept with what was typed over it, what of that is wrong, and what its frame says. */
+export function shownIn(loaded: Loaded, sent: Sent | undefined) {
+	const { title, isNew, version } = loaded;
+	const stale = sent?.stale ?? null;
+	return {
+		typed: { ...loaded.typed, ...sent?.typed } as Readonly<Record<string, string | undefined>>,
+		wrong: sent?.wrong ?? ({} as Wrong),
+		frame: { title, isNew, stale, saved: sent === undefined, version: stale?.version ?? version },
+	};
 }
 
 /** The form of one pan or oven, with what it looks like beside it. */

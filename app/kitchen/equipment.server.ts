@@ -1,18 +1,18 @@
 import type { Static, TObject } from "@sinclair/typebox";
 import { redirect } from "react-router";
-import { addEquipment, changeEquipment } from "#db";
+import { addEquipment, changeEquipment, type EquipmentSubject } from "#db";
 import { readForm, typedIn, versionOf } from "../ui/forms/form.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 
-type Fields<S extends "panType" | "oven"> = Omit<Parameters<typeof addEquipment<S>>[3], never>;
+type Fields<S extends EquipmentSubject> = Omit<Parameters<typeof addEquipment<S>>[3], never>;
 
 /**
  * Saves, adds or retires one piece of equipment from its form.
  *
  * @param id `new` adds one
  */
-export async function saveEquipment<S extends "panType" | "oven", F extends TObject>(
+export async function saveEquipment<S extends EquipmentSubject, F extends TObject>(
 	visit: HouseVisit,
 	subject: S,
 	id: string,
@@ -25,7 +25,7 @@ export async function saveEquipment<S extends "panType" | "oven", F extends TObj
 	const change = (fields: object) =>
 		foundOr404(
 			changeEquipment(visit.store, subject, id, version, visit.who, fields as never),
-			words(subject),
+			WORDS[subject],
 		);
 	return doneOrSaid(typed, visit.reading, async () => {
 		if (typed.intent === "retire") {
@@ -41,6 +41,10 @@ export async function saveEquipment<S extends "panType" | "oven", F extends TObj
 	});
 }
 
-function words(subject: "panType" | "oven"): string {
-	return subject === "oven" ? "oven" : "kind of pan";
-}
+const WORDS: Readonly<Record<EquipmentSubject, string>> = {
+	panType: "kind of pan",
+	oven: "oven",
+	cook: "cook",
+	standingPlace: "place",
+	houseCode: "house code",
+};

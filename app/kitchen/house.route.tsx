@@ -3,11 +3,11 @@ import { redirect } from "react-router";
 import { CURRENCIES, HouseEntry, houseFields, SCALE_READINGS, timeZonesWith } from "#core/kitchen";
 import { written } from "#core/quantity";
 import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
-import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
-import { changeEquipment, readPanTypes } from "#db";
+import { changeEquipment, readHouseCodes, readPanTypes } from "#db";
 import { TimeField } from "../ui/forms/DayField.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm, typedIn, type Wrong } from "../ui/forms/form.ts";
+import { codeChoices } from "../ui/server/codeChoices.ts";
 import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { panNames } from "../ui/server/sittingNames.ts";
@@ -44,9 +44,12 @@ export async function loader({ context }: Route.LoaderArgs) {
 			saltHigh: written(house.saltHigh_pct),
 			confidence: String(house.confidence_pct),
 			altitude_m: String(house.altitude_m),
+			chilled_days: String(house.chilled_days),
+			frozen_days: String(house.frozen_days),
+			opened_days: String(house.opened_days),
 		},
 		searPans: pans.filter((pan) => pan.use === "sear").map(({ id, name }) => ({ id, name })),
-		codes: HOUSE_CODE_KEYS.map((key) => ({ key, name: HOUSE_CODES[key].name })),
+		codes: await codeChoices(store.db),
 		timeZones: timeZonesWith(house.timeZone),
 		currencies: CURRENCIES,
 		readings: SCALE_READINGS,
@@ -68,7 +71,8 @@ export async function action({ context, request }: Route.ActionArgs) {
 		async () => {
 			const known = (await readPanTypes(visit.store.db)).map((pan) => pan.id);
 			const { version, ...entry } = read.value;
-			const fields = houseFields(entry, known);
+			const codes = [...(await readHouseCodes(visit.store.db)).keys()];
+			const fields = houseFields(entry, known, codes);
 			await changeEquipment(visit.store, "house", visit.house.id, version, visit.who, fields);
 			return redirect("/kitchen");
 		},
@@ -217,6 +221,30 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				inputMode="numeric"
 				defaultValue={typed.altitude_m}
 				wrong={wrong.altitude_m}
+			/>
+			<Field
+				label="Made ahead it keeps, chilled, the first day counted"
+				name="chilled_days"
+				after="days"
+				inputMode="numeric"
+				defaultValue={typed.chilled_days}
+				wrong={wrong.chilled_days}
+			/>
+			<Field
+				label="Frozen it keeps"
+				name="frozen_days"
+				after="days"
+				inputMode="numeric"
+				defaultValue={typed.frozen_days}
+				wrong={wrong.frozen_days}
+			/>
+			<Field
+				label="Opened or thawed it keeps"
+				name="opened_days"
+				after="days"
+				inputMode="numeric"
+				defaultValue={typed.opened_days}
+				wrong={wrong.opened_days}
 			/>
 		</EquipmentForm>
 	);

@@ -1,23 +1,39 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { ovenOutsideLimits, panOutsideLimits } from "#core/kitchen";
+import { KINDS_OF_WORK, ovenOutsideLimits, panOutsideLimits, USUAL_AIR_C, workOf } from "#core/kitchen";
 import { OVEN_KINDS } from "#core/ovens";
 import { depthOf, emptyPanWeight, panWords, shapeOfSizes, volumeBelow } from "#core/pans";
-import { HOUSE_CODES } from "#core/safety";
-import { readOvens, readPanTypes } from "#db";
+import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
+import type { WorkingHours } from "#core/time";
+import {
+	codeIn,
+	readCooks,
+	readHouseCodes,
+	readOvens,
+	readOwnCodes,
+	readPanTypes,
+	readStandingPlaces,
+} from "#db";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { visitOf } from "../ui/server/visit.ts";
 import { coolingWords } from "../ui/words/cautions.ts";
 import { minuteClock } from "../ui/words/reading.ts";
 import type { Route } from "./+types/kitchen.route";
+import { PLACE_KIND_WORDS } from "./placeWords.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "Kitchen · Wide Table" }];
 
 export async function loader({ context }: Route.LoaderArgs) {
 	const { store, reading, house } = await visitOf(context);
-	const [pans, ovens] = await Promise.all([readPanTypes(store.db), readOvens(store.db)]);
-	const code = HOUSE_CODES[house.houseCode];
+	const [pans, ovens, cooks, places] = await Promise.all([
+		readPanTypes(store.db),
+		readOvens(store.db),
+		readCooks(store.db),
+		readStandingPlaces(store.db),
+	]);
+	const [codes, ownCodes] = await Promise.all([readHouseCodes(store.db), readOwnCodes(store.db)]);
+	const code = codeIn(codes, house.houseCode);
 	const views = pans.map((pan) => {
 		const shape = shapeOfSizes(pan);
 		return {
@@ -47,9 +63,38 @@ export async function loader({ context }: Route.LoaderArgs) {
 			shelf: `GN ${oven.shelf}, ${reading.length(oven.pitch_mm)} apart`,
 			range: `${reading.temperature(oven.min_C)} to ${reading.temperature(oven.max_C)}`,
 		})),
+		cooks: cooks.map(({ id, name, opens_min, closes_min, does }) => ({
+			id,
+			name,
+			hours: hoursWords({ opens_min, closes_min }),
+			work: KINDS_OF_WORK[workOf(does)].words,
+		})),
+		places: places.map(({ id, name, kind, capacity, air_C }) => ({
+			id,
+			name,
+			kind:
+				kind === "warmer" || kind === "box"
+					? PLACE_KIND_WORDS[kind].counted
+					: `${PLACE_KIND_WORDS[kind].counted}, air of ${reading.temperature(air_C ?? USUAL_AIR_C[kind])}`,
+			capacity: `${capacity.toLocaleString("en-GB")} ${PLACE_KIND_WORDS[kind].unit}`,
+		})),
+		codes: [
+			...ownCodes.map((own) => ({
+				to: `/kitchen/codes/${own.id}`,
+				name: own.name,
+				figure: own.id === house.houseCode ? "in use" : "our own",
+				rest: `cool ${coolingWords(own, reading)}; ${own.source}, ${own.dated}`,
+			})),
+			...HOUSE_CODE_KEYS.map((key) => ({
+				to: `/kitchen/codes/new?copy=${key}`,
+				name: HOUSE_CODES[key].name,
+				figure: key === house.houseCode ? "in use" : "copy it",
+				rest: `cool ${coolingWords(HOUSE_CODES[key], reading)}; ${HOUSE_CODES[key].source}, ${HOUSE_CODES[key].dated}`,
+			})),
+		],
 		house: {
 			name: house.name,
-			hours: `${minuteClock(house.opens_min)} to ${minuteClock(house.closes_min % 1440)}${house.closes_min > 1440 ? " the day after" : ""}`,
+			hours: hoursWords(house),
 			headspace: reading.length(house.headspace_mm),
 			lift: reading.mass(house.liftLimit_g / 1000),
 			code: code.name,
@@ -60,8 +105,12 @@ export async function loader({ context }: Route.LoaderArgs) {
 	};
 }
 
+function hoursWords({ opens_min, closes_min }: WorkingHours): string {
+	return `${minuteClock(opens_min)} to ${minuteClock(closes_min % 1440)}${closes_min > 1440 ? " the day after" : ""}`;
+}
+
 export default function Kitchen({
-	loaderData: { braising, searing, pots, trays, ovens, house },
+	loaderData: { braising, searing, pots, trays, ovens, cooks, places, codes, house },
 }: Route.ComponentProps) {
 	return (
 		<Page>
@@ -116,6 +165,39 @@ export default function Kitchen({
 						</ul>
 					</Sheet>
 					<Sheet>
+						<Top title="People" to="/kitchen/people/new" action="Add somebody" short="w" />
+						{cooks.length === 0 ? (
+							<p>
+								Nobody is named. The day reckons with as many as a sitting asks for, in the house's hours.
+							</p>
+						) : null}
+						<Things
+							things={cooks.map(({ id, name, hours, work }) => ({
+								to: `/kitchen/people/${id}`,
+								name,
+								figure: hours,
+								rest: work,
+							}))}
+						/>
+					</Sheet>
+					<Sheet>
+						<Top title="Cold and warm" to="/kitchen/places/new" action="Add a place" short="c" />
+						{places.length === 0 ? <p>No chiller, fridge, warmer or box is counted yet.</p> : null}
+						<Things
+							things={places.map(({ id, name, capacity, kind }) => ({
+								to: `/kitchen/places/${id}`,
+								name,
+								figure: capacity,
+								rest: kind,
+							}))}
+						/>
+					</Sheet>
+					<Sheet>
+						<Top title="House codes" to="/kitchen/codes/new" action="Write our own" short="j" />
+						<p>Limits to work to. Reference only; the local authority and the licensed operator decide.</p>
+						<Things things={codes} />
+					</Sheet>
+					<Sheet>
 						<Top title="The house" to="/kitchen/house" action="Change" short="h" />
 						<chakra.dl
 							display="grid"
@@ -139,6 +221,28 @@ export default function Kitchen({
 				</chakra.div>
 			</chakra.div>
 		</Page>
+	);
+}
+
+interface Thing {
+	readonly to: string;
+	readonly name: string;
+	readonly figure: string;
+	readonly rest: string;
+}
+
+function Things({ things }: { readonly things: readonly Thing[] }) {
+	return (
+		<ul>
+			{things.map(({ to, name, figure, rest }) => (
+				<chakra.li key={to} borderTop="1px solid" borderColor="hair" paddingBlock="8px">
+					<Link to={to}>
+						<b>{name}</b>
+					</Link>
+					, {rest} <Figure fontSize="19px">{figure}</Figure>
+				</chakra.li>
+			))}
+		</ul>
 	);
 }
 

@@ -5,11 +5,10 @@ import { written } from "#core/quantity";
 import { readOvens } from "#db";
 import { OvenCavity } from "../ui/drawings/OvenCavity.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
-import type { Wrong } from "../ui/forms/form.ts";
 import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/oven.route";
-import { EquipmentForm } from "./EquipmentForm.tsx";
+import { EquipmentForm, shownIn } from "./EquipmentForm.tsx";
 import { saveEquipment } from "./equipment.server.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -62,17 +61,9 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 }
 
 export default function Oven({ loaderData, actionData }: Route.ComponentProps) {
-	const typed: Record<string, string | undefined> = { ...loaderData.typed, ...actionData?.typed };
-	const wrong: Wrong = actionData?.wrong ?? {};
+	const { typed, wrong, frame } = shownIn(loaderData, actionData);
 	return (
-		<EquipmentForm
-			title={loaderData.title}
-			isNew={loaderData.isNew}
-			stale={actionData?.stale ?? null}
-			saved={actionData === undefined}
-			version={actionData?.stale?.version ?? loaderData.version}
-			beside={loaderData.oven ? <OvenCavity oven={loaderData.oven} /> : null}
-		>
+		<EquipmentForm {...frame} beside={loaderData.oven ? <OvenCavity oven={loaderData.oven} /> : null}>
 			<Field label="Name" name="name" required defaultValue={typed.name} wrong={wrong.name} />
 			<Choice label="Kind" name="kind" defaultValue={typed.kind} wrong={wrong.kind}>
 				<option value="fanOven">fan</option>

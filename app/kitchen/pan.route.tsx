@@ -8,12 +8,11 @@ import { readPanTypes } from "#db";
 import { PanFromAbove } from "../ui/drawings/PanFromAbove.tsx";
 import { panDrawing } from "../ui/drawings/panDrawing.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
-import type { Wrong } from "../ui/forms/form.ts";
 import { Figure, Muted } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/pan.route";
-import { EquipmentForm } from "./EquipmentForm.tsx";
+import { EquipmentForm, shownIn } from "./EquipmentForm.tsx";
 import { saveEquipment } from "./equipment.server.ts";
 import { WaterMarks } from "./WaterMarks.tsx";
 
@@ -61,18 +60,10 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 }
 
 export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
-	const typed: Record<string, string | undefined> = { ...loaderData.typed, ...actionData?.typed };
-	const wrong: Wrong = actionData?.wrong ?? {};
+	const { typed, wrong, frame } = shownIn(loaderData, actionData);
 	const [kind, setKind] = useState(typed.kind);
 	return (
-		<EquipmentForm
-			title={loaderData.title}
-			isNew={loaderData.isNew}
-			stale={actionData?.stale ?? null}
-			saved={actionData === undefined}
-			version={actionData?.stale?.version ?? loaderData.version}
-			beside={loaderData.pan ? <Beside pan={loaderData.pan} /> : null}
-		>
+		<EquipmentForm {...frame} beside={loaderData.pan ? <Beside pan={loaderData.pan} /> : null}>
 			<Field label="Name on the shelf" name="name" required defaultValue={typed.name} wrong={wrong.name} />
 			<Field
 				label="How many there are"

@@ -2,6 +2,7 @@ import type { ComponentType } from "react";
 import type { PlaceKey } from "#core/trade";
 import { BraiseSheet } from "./braise/BraiseSheet.tsx";
 import { BuildBody } from "./build/BuildBody.tsx";
+import { ChillBody } from "./chill/ChillBody.tsx";
 import type { BodyProps } from "./PlaceBody.ts";
 import { PanUp } from "./panUp/PanUp.tsx";
 import { SauceBody } from "./sauce/SauceBody.tsx";
@@ -18,5 +19,6 @@ export const BODY: Readonly<Partial<Record<PlaceKey, ComponentType<BodyProps<unk
 	build: bodyOf(BuildBody),
 	panUp: bodyOf(PanUp),
 	braise: bodyOf(BraiseSheet),
+	chill: bodyOf(ChillBody),
 	sauce: bodyOf(SauceBody),
 };

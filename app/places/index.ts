@@ -14,6 +14,7 @@ import { rest } from "./rest/index.ts";
 import { sauce } from "./sauce/index.ts";
 import { sear } from "./sear/index.ts";
 import { trim } from "./trim/index.ts";
+import { goWords } from "./words.ts";
 
 /** Each place of the long table; a new one is a new folder and its line here. */
 export const PLACE: Readonly<Record<PlaceKey, Place>> = {
@@ -83,7 +84,7 @@ export function tasksOf(given: PlaceGiven): TaskView[] {
 				at: task.start,
 				place: PLACE_WORDS[place],
 				key: place,
-				words: PLACE[place].task(task, given),
+				words: goWords(task) + PLACE[place].task(task, given),
 			},
 		];
 	});

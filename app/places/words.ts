@@ -1,6 +1,8 @@
+import { sumBy } from "es-toolkit";
 import { pieceHeight } from "#core/pans";
 import { countByType, type Plan, wholeSpices } from "#core/plan";
 import type { Recipe } from "#core/recipe";
+import type { PlacedTask } from "#core/tasks";
 import { counted, type Reading } from "../ui/words/reading.ts";
 
 /** Words that more than one place needs. */
@@ -10,11 +12,28 @@ export function mainName(plan: Plan): string {
 	return plan.lines.find(({ line }) => line.role === "main")?.ingredient.name ?? "the main";
 }
 
-/** "4 × GN 1/1-100 + 1 × GN 1/2-100" */
+/** "4 × GN 1/1-100 + 1 × GN 1/2-100", "3 × GN 1/1-100, filled 2 times" */
 export function pansWords(plan: Pick<Plan, "pans">): string {
 	const kinds = countByType(plan.pans);
 	if (kinds.length === 0) return "no pan";
-	return kinds.map(({ type, count }) => `${count} × ${type.name}`).join(" + ");
+	const words = kinds.map(({ type, count }) => `${count} × ${type.name}`).join(" + ");
+	return plan.pans.goes > 1 ? `${words}, filled ${plan.pans.goes} times` : words;
+}
+
+/** The same where there is little room: "9 pans" where they are of more than three kinds. */
+export function fewPansWords(plan: Pick<Plan, "pans">): string {
+	const kinds = countByType(plan.pans);
+	if (kinds.length <= 3) return pansWords(plan);
+	const pans = counted(
+		sumBy(kinds, ({ count }) => count),
+		"pan",
+	);
+	return plan.pans.goes > 1 ? `${pans}, filled ${plan.pans.goes} times` : pans;
+}
+
+/** "Go 1 of 2: ", before what is done for one filling of the pans; nothing where there is one filling. */
+export function goWords({ figures: { go, goes } }: Pick<PlacedTask, "figures">): string {
+	return goes === undefined ? "" : `Go ${go} of ${goes}: `;
 }
 
 /** The temperatures the ovens are set to, the slowest pans' first; the card's own when there is none. */

@@ -218,6 +218,7 @@ const TERMS: Readonly<Record<string, string>> = {
 	allowed: "allowed",
 	marinade: "in the marinade",
 	beforeLift: "before the lift",
+	emptied: "to empty and wash the pans",
 	marinadeIn: "in",
 	drained: "drained",
 	aLoad: "a load",

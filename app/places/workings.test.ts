@@ -7,6 +7,7 @@ import type { Recipe } from "#core/recipe";
 import { PLACES, type PlaceKey } from "#core/trade";
 import { reckoned } from "#core/workings";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
+import { runs } from "../../core/random/runs.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { type SumWords, sumWords } from "./workingWords.ts";
 
@@ -107,7 +108,7 @@ describe("the sums behind the figures", () => {
 					if (worked !== undefined) expect(worked, name).toBeCloseTo(planned ?? Number.NaN, 6);
 				}
 			}),
-			{ numRuns: 60 },
+			{ numRuns: runs(60) },
 		);
 	});
 
@@ -128,7 +129,7 @@ describe("the sums behind the figures", () => {
 					made.tender.high,
 				]);
 			}),
-			{ numRuns: 60 },
+			{ numRuns: runs(60) },
 		);
 	});
 
@@ -148,7 +149,7 @@ describe("the sums behind the figures", () => {
 						);
 					}
 				}),
-				{ numRuns: 40 },
+				{ numRuns: runs(40) },
 			);
 		},
 	);

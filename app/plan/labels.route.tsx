@@ -1,8 +1,7 @@
-import { chakra } from "@chakra-ui/react/styled-system";
-import { Paper, PrintPage } from "../ui/parts/Paper.tsx";
+import { LabelsPaper } from "../papers/LabelsPaper.tsx";
+import { PrintPage } from "../ui/parts/Paper.tsx";
 import { heavily } from "../ui/server/heavily.ts";
 import type { Route } from "./+types/labels.route";
-import type { LabelsView, PanLabel } from "./labels.view.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `Pan labels · ${loaderData.dish}` : "Pan labels" },
@@ -19,58 +18,7 @@ export default function PanLabels({ loaderData: view }: Route.ComponentProps) {
 			back={{ to: view.to, words: "Back to the long table" }}
 			here={`${view.to}/labels`}
 		>
-			<Paper aria-label={`Pan labels, ${view.dish}`}>
-				<chakra.h1 fontFamily="head" fontWeight="700" fontSize="1.4em" className="screenOnly">
-					Pan labels
-				</chakra.h1>
-				{view.refused === null ? null : <p>There is no plan for this: {view.refused}</p>}
-				<chakra.ul
-					display="grid"
-					gap="6mm"
-					gridTemplateColumns={{ base: "minmax(0,1fr)", sm: "repeat(2, minmax(0,1fr))" }}
-					_print={{ gridTemplateColumns: "repeat(2, 1fr)" }}
-				>
-					{view.labels.map((label) => (
-						<Label key={label.number} label={label} view={view} />
-					))}
-				</chakra.ul>
-			</Paper>
+			<LabelsPaper view={view} />
 		</PrintPage>
-	);
-}
-
-/** What is stuck to the rim of one pan. */
-function Label({ label, view }: { readonly label: PanLabel; readonly view: LabelsView }) {
-	return (
-		<chakra.li border="2px solid black" padding="4mm" breakInside="avoid">
-			<chakra.div display="flex" justifyContent="space-between" gap="4mm" alignItems="baseline">
-				<chakra.b fontFamily="head" fontSize="1.3em" lineHeight="1.1">
-					{view.dish}
-				</chakra.b>
-				<chakra.b fontFamily="head" fontSize="1.5em" whiteSpace="nowrap">
-					{label.number}
-				</chakra.b>
-			</chakra.div>
-			<p>
-				{view.sitting}, {view.service} · {label.pan}
-			</p>
-			<chakra.dl
-				display="grid"
-				gridTemplateColumns="repeat(3, minmax(0,1fr))"
-				gap="2mm 4mm"
-				marginBlock="3mm"
-			>
-				{label.figures.map(({ label: words, figure }) => (
-					<chakra.div key={words} display="flex" flexDirection="column-reverse" justifyContent="flex-end">
-						<dt>{words}</dt>
-						<chakra.dd fontFamily="head" fontWeight="700" fontSize="1.25em" lineHeight="1.1">
-							{figure}
-						</chakra.dd>
-					</chakra.div>
-				))}
-			</chakra.dl>
-			<p>Allergens: {view.allergens}.</p>
-			<chakra.p marginTop="2mm">Packed by ________ at ________ Core ________</chakra.p>
-		</chakra.li>
 	);
 }

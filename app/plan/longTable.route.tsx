@@ -85,6 +85,11 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 						<Link to={`/sittings/${sitting.id}`}>{sitting.name}</Link> · {sitting.when} ·{" "}
 						<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>{dish.version}</Link>
 					</Muted>
+					{table?.inDay ? (
+						<chakra.p marginTop="4px" maxWidth="62ch">
+							{table.inDay.words} <Link to={table.inDay.to}>The day</Link>
+						</chakra.p>
+					) : null}
 				</div>
 				<chakra.div
 					marginInlineStart={{ base: 0, md: "auto" }}

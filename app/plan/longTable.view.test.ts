@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
 import { readHouse, readKitchen, readPanTypes, readSittings, withRecipes } from "#db";
 import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
+import { planDishes } from "../ui/server/planned.server.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { type LongTableGiven, longTableView } from "./longTable.view.ts";
 import type { Trial } from "./trial.ts";
@@ -43,13 +44,14 @@ beforeAll(async () => {
 		panTypes,
 		place: null,
 		trial: null,
+		inDay: null,
 		typed: null,
 		wrong: {},
 	};
-	const { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead } = goat;
+	const { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead, chill } = goat;
 	stored = {
 		sitting: { serviceAt: sitting.serviceAt, covers: sitting.covers },
-		dish: { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead },
+		dish: { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead, chill },
 	};
 });
 
@@ -70,6 +72,25 @@ describe("the long table", () => {
 		expect(longTableView(given).table?.selected).toBe("panUp");
 		expect(longTableView({ ...given, place: "sear" }).table?.selected).toBe("sear");
 		expect(longTableView({ ...given, place: "moon" }).table?.selected).toBe("panUp");
+	});
+
+	it("says where the whole day has the dish, where that is another time", async () => {
+		expect(longTableView(given).table?.inDay).toBeNull();
+		const [plan] = planDishes(given.dishes, given.sitting, given.kitchen).rows.flatMap(
+			(row) => row.plan ?? [],
+		);
+		if (!plan) throw new Error("it is planned");
+		expect(longTableView({ ...given, inDay: plan }).table?.inDay).toBeNull();
+		const earlier = plan.tasks.map((task) => ({
+			...task,
+			start: task.start - 3_600_000,
+			end: task.end - 3_600_000,
+		}));
+		const { table } = longTableView({ ...given, inDay: { ...plan, tasks: earlier } });
+		expect(table?.inDay?.words).toMatch(
+			/^With all else of the day it goes into the \w+ oven, \d+ °C, at \d\d:\d\d/,
+		);
+		expect(table?.inDay?.to).toMatch(/^\/day\/\d{4}-\d\d-\d\d$/);
 	});
 
 	it("says nothing of before where nothing is tried, or the same is tried", () => {

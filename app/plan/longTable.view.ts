@@ -1,20 +1,19 @@
 import equal from "fast-deep-equal";
 import type { Kitchen } from "#core/kitchen";
-import type { Plan } from "#core/plan";
+import { type Plan, startAt, taskAt } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { HOUSE_CODES } from "#core/safety";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
 import { type PlaceView, placesOf, tasksOf } from "../places/index.ts";
 import { pansWords } from "../places/words.ts";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
-import { lineTyped, wishesTyped } from "../ui/forms/settled.ts";
+import { chillTyped, lineTyped, wishesTyped } from "../ui/forms/settled.ts";
 import { planDishes } from "../ui/server/planned.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
-import { percent, percentTyped } from "../ui/words/reading.ts";
+import { percent, percentTyped, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 import { detailOf } from "./detail.ts";
@@ -35,6 +34,8 @@ export interface LongTableGiven {
 	readonly place: string | null;
 	/** The control's figures, when they are tried and not yet taken. */
 	readonly trial: Trial | null;
+	/** The dish as it stands in its whole day; null on trial, and where it is called off. */
+	readonly inDay: Plan | null;
 	readonly typed: Typed | null;
 	readonly wrong: Wrong;
 }
@@ -121,6 +122,7 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 		wishes: wishesTyped(dish.panWishes),
 		line: lineTyped(dish.line),
 		colour: dish.colour ?? "",
+		chill: chillTyped(dish.chill),
 		ahead: dish.ahead === null ? "" : dish.ahead ? "yes" : "no",
 	};
 	return {
@@ -151,14 +153,28 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 	const selected: PlaceKey = chosen?.key ?? "buy";
 	const cardLine = dish.line === null ? null : dishIn(given.dishes, given.dishId).recipe.braise.line;
 	return {
-		next: nextOf(plan, given),
+		next: nextOf(given.inDay ?? plan, given),
+		inDay: given.inDay && inDayView(given.inDay, plan, reading),
 		places,
 		selected,
 		detail: detailOf(selected, { plan, kitchen, reading, cardLine }),
 		yieldBar: yieldBarView(plan, given),
 		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
 		allergens: allergenView(plan.allergens, house.allergenList),
-		cautions: cautionsOf(plan, HOUSE_CODES[house.houseCode], kitchen.policy.liftLimit_kg, reading),
+		cautions: cautionsOf(plan, kitchen.policy.code, kitchen.policy.liftLimit_kg, reading),
+	};
+}
+
+/** Where the whole day has the dish, where that is another time than it would have the kitchen to itself. */
+function inDayView(inDay: Plan, alone: Plan, reading: Reading) {
+	const into = taskAt(inDay, "braise", "oven");
+	if (!into || into.start === startAt(alone, "braise")) return null;
+	const group = inDay.braise?.groups.find(({ id }) => id === into.figures.group);
+	const oven = group?.oven ? `the ${group.oven.name}, ${reading.temperature(group.set_C)},` : "an oven";
+	const clock = reading.clockAfter(into.start, inDay.order.serviceAt);
+	return {
+		to: `/day/${wallClock(inDay.order.serviceAt, reading.timeZone).date}`,
+		words: `With all else of the day it goes into ${oven} at ${clock}, as its sheets say. Here it has the kitchen to itself.`,
 	};
 }
 

@@ -1,5 +1,7 @@
 import { data } from "react-router";
-import { readKitchen, readPanTypes, readSitting, withRecipes } from "#db";
+import { readHouseCodes, readKitchen, readPanTypes, readSitting, withRecipes } from "#db";
+import { plannedInDay } from "../ui/server/placedDay.server.ts";
+import { inCodeOf } from "../ui/server/planned.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 import { longTableView } from "./longTable.view.ts";
 import { hasTrial, readTrial } from "./trial.ts";
@@ -15,10 +17,11 @@ export interface DishAsked {
 export async function askedTable({ store, house, reading }: HouseVisit, { sittingId, search }: DishAsked) {
 	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
 	const dishes = await withRecipes(store.db, sitting.dishes);
-	const kitchen = await readKitchen(
+	const shared = await readKitchen(
 		store.db,
 		dishes.map(({ recipe }) => recipe),
 	);
+	const kitchen = inCodeOf(shared, sitting, await readHouseCodes(store.db));
 	const address = new URLSearchParams(search);
 	const read = hasTrial(address) ? readTrial(address, house.timeZone, reading.units) : null;
 	return { sitting, dishes, kitchen, address, read, trial: read && "value" in read ? read.value : null };
@@ -33,6 +36,7 @@ export async function longTablePage(visit: HouseVisit, asked: DishAsked) {
 		throw data({ missing: "dish on this sitting" }, { status: 404 });
 	}
 	const serviceAt = trial?.sitting.serviceAt ?? sitting.serviceAt;
+	const { rows } = trial ? { rows: [] } : await plannedInDay(visit.store.db, sitting);
 	return longTableView({
 		visit: { ...visit, reading: visit.reading.towards(serviceAt) },
 		kitchen,
@@ -42,6 +46,7 @@ export async function longTablePage(visit: HouseVisit, asked: DishAsked) {
 		panTypes,
 		place: address.get("place"),
 		trial,
+		inDay: rows.find(({ dish }) => dish.id === dishId)?.plan ?? null,
 		typed: read && "typed" in read ? read.typed : null,
 		wrong: read && "wrong" in read ? read.wrong : {},
 	});

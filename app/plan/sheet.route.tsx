@@ -1,7 +1,7 @@
+import { SheetPaper } from "../papers/SheetPaper.tsx";
 import { PrintPage } from "../ui/parts/Paper.tsx";
 import { heavily } from "../ui/server/heavily.ts";
 import type { Route } from "./+types/sheet.route";
-import { SheetPaper } from "./SheetPaper.tsx";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `Production sheet · ${loaderData.dish}` : "Production sheet" },

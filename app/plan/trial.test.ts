@@ -35,6 +35,7 @@ describe("the scale control", () => {
 					line: null,
 					colour: null,
 					ahead: null,
+					chill: null,
 				},
 			},
 		});

@@ -5,7 +5,7 @@ import { TrialEntry } from "#core/sitting";
 import { fromWallClock } from "#core/time";
 import type { DishWithRecipe, Sitting } from "#db";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
-import { readLine, readWishes } from "../ui/forms/settled.ts";
+import { readChill, readLine, readWishes } from "../ui/forms/settled.ts";
 
 /** The sitting and the dish with the control's figures in. */
 export interface Trial {
@@ -22,6 +22,7 @@ export interface Trial {
 		| "line"
 		| "colour"
 		| "ahead"
+		| "chill"
 	>;
 }
 
@@ -69,6 +70,7 @@ function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: Unit
 			line: readLine(typed.line ?? ""),
 			colour: typed.colour || null,
 			ahead: typed.ahead ? typed.ahead === "yes" : null,
+			chill: readChill(typed.chill ?? ""),
 		},
 	};
 }

@@ -1,5 +1,4 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { HOUSE_CODES } from "#core/safety";
 import { placesOf, tasksOf } from "../places/index.ts";
 import { type DemoTables, demoTables, tableOf } from "../ui/server/demoTables.testing.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
@@ -29,7 +28,7 @@ function everythingSaid(reading: (typeof READERS)[number]): string[] {
 			...tasksOf(given).map(({ words }) => words),
 			...places.map(({ key }) => saidIn({ ...detailOf(key, given), steps: [], lines: [] })),
 			...plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),
-			...cautionsOf(plan, HOUSE_CODES[kitchen.policy.houseCode], kitchen.policy.liftLimit_kg, reading),
+			...cautionsOf(plan, kitchen.policy.code, kitchen.policy.liftLimit_kg, reading),
 		];
 	});
 }

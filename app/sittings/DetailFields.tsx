@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { DIET_KEYS, DIETS } from "#core/recipe";
 import { DayField, TimeField } from "../ui/forms/DayField.tsx";
-import { Field, LongText } from "../ui/forms/Field.tsx";
+import { Choice, Field, LongText } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
 
 const Grid = chakra("div", {
@@ -13,9 +13,12 @@ export function DetailFields({
 	typed,
 	wrong,
 	isNew = false,
+	codes = [],
 }: {
 	readonly typed: Typed;
 	readonly wrong: Wrong;
+	/** House codes that it may work to instead of the house's. */
+	readonly codes?: readonly { readonly key: string; readonly name: string }[];
 	/** A new one begins at its name. */
 	readonly isNew?: boolean;
 }) {
@@ -68,6 +71,60 @@ export function DetailFields({
 					wrong={wrong.note}
 				/>
 			</chakra.div>
+			{codes.length === 0 ? null : (
+				<chakra.details gridColumn="1 / -1" open={Boolean(typed.houseCode || wrong.codeReason) || undefined}>
+					<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
+						Another house code
+					</chakra.summary>
+					<Grid>
+						<Choice label="Works to" name="houseCode" defaultValue={typed.houseCode} wrong={wrong.houseCode}>
+							<option value="">the house's own choice</option>
+							{codes.map(({ key, name }) => (
+								<option key={key} value={key}>
+									{name}
+								</option>
+							))}
+						</Choice>
+						<Field
+							label="Because"
+							name="codeReason"
+							maxLength={200}
+							defaultValue={typed.codeReason}
+							wrong={wrong.codeReason}
+						/>
+					</Grid>
+				</chakra.details>
+			)}
+			<chakra.details
+				gridColumn="1 / -1"
+				open={Boolean(typed.carry_min || wrong.carry_min || wrong.carryAir_C) || undefined}
+			>
+				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
+					Carried elsewhere
+				</chakra.summary>
+				<Grid>
+					<Field
+						label="Under way (empty: served here)"
+						name="carry_min"
+						after="min"
+						inputMode="numeric"
+						defaultValue={typed.carry_min}
+						wrong={wrong.carry_min}
+					/>
+					<Field
+						label="Air on the way (usually 15)"
+						name="carryAir_C"
+						after="°C"
+						inputMode="numeric"
+						defaultValue={typed.carryAir_C}
+						wrong={wrong.carryAir_C}
+					/>
+					<Choice label="Packed" name="carryHot" defaultValue={typed.carryHot} wrong={wrong.carryHot}>
+						<option value="hot">hot</option>
+						<option value="cold">cold</option>
+					</Choice>
+				</Grid>
+			</chakra.details>
 			<chakra.details gridColumn="1 / -1" open={hasDiets(typed, wrong)}>
 				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
 					Guests counted by diet

@@ -5,6 +5,7 @@ import type { Typed, Wrong } from "../ui/forms/form.ts";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { Act, ActLink, Note, Sheet } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
+import { counted } from "../ui/words/reading.ts";
 import type { DishView } from "./dishView.ts";
 
 interface DishRowProps {
@@ -12,10 +13,12 @@ interface DishRowProps {
 	readonly dish: DishView;
 	readonly typed: Typed;
 	readonly wrong: Wrong;
+	/** Portions that what stands in the fields comes to; absent before anything is typed. */
+	readonly asTyped?: number | undefined;
 }
 
 /** One dish of the sitting: what it comes to, and its share of the covers. */
-export function DishRow({ sittingId, dish, typed, wrong }: DishRowProps) {
+export function DishRow({ sittingId, dish, typed, wrong, asTyped }: DishRowProps) {
 	const table = `/sittings/${sittingId}/dishes/${dish.id}`;
 	return (
 		<Sheet display="grid" gap="12px">
@@ -52,6 +55,11 @@ export function DishRow({ sittingId, dish, typed, wrong }: DishRowProps) {
 					▲ No plan: {dish.refused}
 				</chakra.p>
 			)}
+			{asTyped !== undefined && dish.byCovers && asTyped !== dish.portions ? (
+				<p>
+					<b>{counted(asTyped, "portion")}</b> as typed; all else follows when it is saved.
+				</p>
+			) : null}
 			{dish.warnings.map((says) => (
 				<chakra.p key={says} color="next" fontWeight="650">
 					▲ {says}

@@ -25,11 +25,14 @@ export function dishView(
 		number: dish.number,
 		uptake: percentTyped(dish.uptake),
 		spare: percentTyped(dish.spare),
+		/** Whether its portions follow the covers. */
+		byCovers: dish.basis === "covers",
 	};
-	if (!plan) return { ...base, refused: refused ?? "", figures: null, warnings: [] };
+	if (!plan) return { ...base, portions: null, refused: refused ?? "", figures: null, warnings: [] };
 	const first = tasksOf({ plan, kitchen, reading }).find(({ key }) => key !== "buy");
 	return {
 		...base,
+		portions: plan.chain.portions,
 		refused: null,
 		warnings: plan.warnings.map((warning) => warningWords(warning, reading).says),
 		figures: [

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, redirect } from "react-router";
 import { onDay, wallClock } from "#core/time";
-import { addSitting } from "#db";
+import { addSitting, readHouseCodes } from "#db";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { Act, ActLink, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
@@ -21,7 +21,8 @@ export async function loader({ context }: Route.LoaderArgs) {
 
 export async function action({ context, request }: Route.ActionArgs) {
 	const { store, house, who } = await visitOf(context);
-	const read = readDetails(await formOf(request), house.timeZone);
+	const codes = [...(await readHouseCodes(store.db)).keys()];
+	const read = readDetails(await formOf(request), house.timeZone, codes);
 	if ("wrong" in read) return data(read, { status: 400 });
 	return redirect(`/sittings/${await addSitting(store, who, read.value)}`);
 }

@@ -21,7 +21,7 @@ function read(changed: Record<string, string> = {}, dishes = ["a", "b"]) {
 	const form = new FormData();
 	for (const [field, value] of Object.entries({ ...TYPED, ...changed })) form.set(field, value);
 	for (const dish of dishes) form.append("dish", dish);
-	return readSittingForm(form, ZONE);
+	return readSittingForm(form, ZONE, ["twoStage57"]);
 }
 
 const wrongIn = (changed: Record<string, string>) => {
@@ -75,6 +75,24 @@ describe("a sitting as it is typed", () => {
 	])("a %s of “%s” is told as that field with an example", (field, value) => {
 		expect(Object.keys(wrongIn({ [field]: value }))).toEqual([field]);
 		expect(wrongIn({ [field]: value })[field]).toMatch(/such as \d/);
+	});
+
+	it("works to a house code of the list with a reason, and to no other", () => {
+		const works = read({ houseCode: "twoStage57", codeReason: "the ship's own rule" });
+		expect("value" in works ? works.value.details.houseCode : "").toBe("twoStage57");
+		expect(wrongIn({ houseCode: "moonshine", codeReason: "why not" }).houseCode).toMatch(/choose another/);
+		expect(wrongIn({ houseCode: "twoStage57" }).codeReason).toBeDefined();
+	});
+
+	it("is carried elsewhere where minutes are typed, hot unless it is said", () => {
+		const carryOf = (changed: Record<string, string>) => {
+			const result = read(changed);
+			return "value" in result ? result.value.details.carry : undefined;
+		};
+		expect(carryOf({ carry_min: "", carryAir_C: "8" })).toBeNull();
+		expect(carryOf({ carry_min: "45", carryAir_C: "8" })).toEqual({ minutes: 45, air_C: 8, hot: true });
+		expect(carryOf({ carry_min: "45", carryHot: "cold" })).toEqual({ minutes: 45, air_C: 15, hot: false });
+		expect(wrongIn({ carry_min: "2000" }).carry_min).toMatch(/1 to 1440/);
 	});
 
 	it("keeps what was typed when something is wrong", () => {

@@ -25,9 +25,10 @@ export interface SittingRead {
 export function readSittingForm(
 	form: FormData,
 	timeZone: string,
+	codes: readonly string[],
 ): { value: SittingRead; typed: Typed } | { typed: Typed; wrong: Wrong } {
 	const typed = typedIn(form);
-	const details = readDetails(form, timeZone);
+	const details = readDetails(form, timeZone, codes);
 	const { shares, wrong } = readShares(form, typed);
 	if ("wrong" in details) return { typed, wrong: { ...details.wrong, ...wrong } };
 	if (Object.keys(wrong).length > 0) return { typed, wrong };

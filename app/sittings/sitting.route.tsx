@@ -1,7 +1,16 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { useRef } from "react";
+import { useRef, useState } from "react";
 import { data, Form, Link, redirect } from "react-router";
-import { changeSitting, type Reader, readDish, readSitting, Stale, type Store, withRecipes } from "#db";
+import {
+	changeSitting,
+	type Reader,
+	readDish,
+	readHouseCodes,
+	readSitting,
+	Stale,
+	type Store,
+	withRecipes,
+} from "#db";
 import { Choice } from "../ui/forms/Field.tsx";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
@@ -19,6 +28,7 @@ import { DetailFields } from "./DetailFields.tsx";
 import { DishRow } from "./DishRow.tsx";
 import { readSittingForm } from "./readSittingForm.ts";
 import { editedSitting, ontoChanged, type Removed, removedDishes, type SittingAsked } from "./sittingEdit.ts";
+import { sumsTyped, type TypedSums } from "./sumsTyped.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.name} · Wide Table` : "Wide Table" },
@@ -32,7 +42,8 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const { store, house, who, reading } = await visitOf(context);
 	const form = await formOf(request);
-	const read = readSittingForm(form, house.timeZone);
+	const codes = [...(await readHouseCodes(store.db)).keys()];
+	const read = readSittingForm(form, house.timeZone, codes);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { version, intent, subject, newId, details, shares } = read.value;
 	const { sittingId } = params;
@@ -123,16 +134,16 @@ const Columns = chakra("div", {
 });
 
 /** What the dishes want at the same time and the kitchen has not. */
-function Clashes({ clashes }: { readonly clashes: readonly string[] }) {
+function Missing({ missing, date }: { readonly missing: readonly string[]; readonly date: string }) {
 	return (
 		<Note>
-			<b>▲ Not in the kitchen at that time</b>
+			<b>▲ Not to be had, with everything that is served that day</b>
 			<ul>
-				{clashes.map((words) => (
+				{missing.map((words) => (
 					<li key={words}>{words}</li>
 				))}
 			</ul>
-			Start one of them earlier, cook it the day before, or put on another pair of hands.
+			<Link to={`/day/${date}`}>See where, and what would free it</Link>
 		</Note>
 	);
 }
@@ -144,6 +155,8 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 	const typed = { ...sitting.typed, ...actionData?.typed };
 	const wrong = actionData?.wrong ?? {};
 	const version = actionData?.stale?.version ?? sitting.version;
+	const [typing, setTyping] = useState<{ version: number; sums: TypedSums } | null>(null);
+	const sums = typing?.version === sitting.version ? typing.sums : null;
 	return (
 		<Page>
 			<chakra.div display="flex" flexWrap="wrap" alignItems="flex-end" gap="8px 28px">
@@ -154,11 +167,15 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 					<Muted display="block" marginTop="6px">
 						<b>{sitting.when}</b> · {sitting.where}
 					</Muted>
+					{sitting.ownCode ? <p>{sitting.ownCode}</p> : null}
 				</div>
 				{sitting.dishes.length > 0 ? (
-					<ActLink to="order" aria-keyshortcuts="o">
-						Order sheet <Key aria-hidden>o</Key>
-					</ActLink>
+					<>
+						<ActLink to={`/day/${sitting.date}`}>The whole day</ActLink>
+						<ActLink to="order" aria-keyshortcuts="o">
+							Order sheet <Key aria-hidden>o</Key>
+						</ActLink>
+					</>
 				) : null}
 				{sitting.first ? (
 					<chakra.div marginInlineStart="auto" textAlign={{ base: "start", md: "end" }}>
@@ -182,7 +199,15 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 				</chakra.div>
 			) : null}
 			<Unsaved form={form} saved={result === undefined} />
-			<Form method="post" key={sitting.version} preventScrollReset ref={form}>
+			<Form
+				method="post"
+				key={sitting.version}
+				preventScrollReset
+				ref={form}
+				onInput={({ currentTarget }) =>
+					setTyping({ version: sitting.version, sums: sumsTyped(new FormData(currentTarget)) })
+				}
+			>
 				<input type="hidden" name="version" value={version} />
 				<input type="hidden" name="newId" value={sitting.newId} />
 				{/* Enter in a field saves; it never removes or calls off. */}
@@ -200,7 +225,14 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 							</Note>
 						))}
 						{sitting.dishes.map((dish) => (
-							<DishRow key={dish.id} sittingId={sitting.id} dish={dish} typed={typed} wrong={wrong} />
+							<DishRow
+								key={dish.id}
+								sittingId={sitting.id}
+								dish={dish}
+								typed={typed}
+								wrong={wrong}
+								asTyped={sums?.portions[dish.id]}
+							/>
 						))}
 						{sitting.dishes.length === 0 ? (
 							<Sheet>
@@ -213,9 +245,9 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 								</p>
 							</Sheet>
 						) : (
-							<Taken taken={sitting.taken} />
+							<Taken taken={sums?.taken ?? sitting.taken} />
 						)}
-						{sitting.clashes.length > 0 ? <Clashes clashes={sitting.clashes} /> : null}
+						{sitting.missing.length > 0 ? <Missing missing={sitting.missing} date={sitting.date} /> : null}
 						<Diets diets={sitting.diets} />
 						<Sheet display="flex" flexWrap="wrap" gap="12px" alignItems="end">
 							<chakra.div flex="1 1 260px">
@@ -240,7 +272,7 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 					</chakra.div>
 					<Sheet display="grid" gap="14px">
 						<Heading>The sitting</Heading>
-						<DetailFields typed={typed} wrong={wrong} />
+						<DetailFields typed={typed} wrong={wrong} codes={sitting.codes} />
 						<chakra.div display="flex" flexWrap="wrap" gap="8px 12px" justifyContent="space-between">
 							<Act kind="next" name="intent" value="save" aria-keyshortcuts="a">
 								Save <Key aria-hidden>a</Key>

@@ -29,14 +29,25 @@ function readDiets(form: FormData): { diets: DietCount[]; wrong: Wrong } {
 	return { diets, wrong };
 }
 
-/** Reads the details of a sitting; the day and time are the house's own. */
-export function readDetails(form: FormData, timeZone: string): FormRead<SittingDetails> {
+/** The air round a box under way where nobody has said, °C. */
+const USUAL_AIR_C = 15;
+
+/**
+ * Reads the details of a sitting; the day and time are the house's own.
+ *
+ * @param codes the house codes there are, by key or id
+ */
+export function readDetails(
+	form: FormData,
+	timeZone: string,
+	codes: readonly string[],
+): FormRead<SittingDetails> {
 	const read = readForm(SittingEntry, form);
 	const { diets, wrong } = readDiets(form);
 	if ("wrong" in read) return { typed: read.typed, wrong: { ...read.wrong, ...wrong } };
 	if (Object.keys(wrong).length > 0) return { typed: typedIn(form), wrong };
 	try {
-		return { value: { ...detailsOf(read.value, timeZone), diets } };
+		return { value: { ...detailsOf(read.value, timeZone, codes), diets } };
 	} catch (error) {
 		if (error instanceof Refusal) return { typed: typedIn(form), wrong: wrongOf(error) };
 		throw error;
@@ -44,8 +55,18 @@ export function readDetails(form: FormData, timeZone: string): FormRead<SittingD
 }
 
 function detailsOf(
-	{ date, time, ...details }: Static<typeof SittingEntry>,
+	{
+		date,
+		time,
+		houseCode = "",
+		codeReason = "",
+		carry_min,
+		carryAir_C,
+		carryHot,
+		...details
+	}: Static<typeof SittingEntry>,
 	timeZone: string,
+	codes: readonly string[],
 ): SittingDetails {
 	if (fromWallClock(date, "12:00", timeZone) === undefined) {
 		throw refuse("date", `“${date}” was given; a day such as 2026-11-28 is allowed`);
@@ -54,5 +75,20 @@ function detailsOf(
 	if (serviceAt === undefined) {
 		throw refuse("time", `“${time}” was given; a time such as 19:30 is allowed`);
 	}
-	return { ...details, serviceAt };
+	if (houseCode && !codes.includes(houseCode)) {
+		throw refuse("houseCode", "is no house code here any more; choose another");
+	}
+	if (houseCode && !codeReason) {
+		throw refuse("codeReason", "is missing; why this sitting works to another house code is needed");
+	}
+	return {
+		...details,
+		serviceAt,
+		houseCode: houseCode || null,
+		codeReason: houseCode ? codeReason : "",
+		carry:
+			carry_min === undefined
+				? null
+				: { minutes: carry_min, air_C: carryAir_C ?? USUAL_AIR_C, hot: carryHot !== "cold" },
+	};
 }

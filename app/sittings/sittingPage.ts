@@ -2,13 +2,14 @@ import { nanoid } from "nanoid";
 import { wallClock } from "#core/time";
 import { namesOfVersions, readBook, readSitting } from "#db";
 import { tasksOf } from "../places/index.ts";
-import { plannedSitting } from "../ui/server/planned.server.ts";
+import { codeChoices } from "../ui/server/codeChoices.ts";
+import { plannedInDay } from "../ui/server/placedDay.server.ts";
 import { lastEvents } from "../ui/server/sittingNames.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
-import { clashWords, outsideHoursWords } from "./clashWords.ts";
 import { dietViews } from "./dietViews.ts";
 import { dishView } from "./dishView.ts";
+import { missingWords, outsideHoursWords } from "./missingWords.ts";
 import { removedDishes } from "./sittingEdit.ts";
 
 /** One sitting with its dishes, planned, and what may be put on it. */
@@ -18,8 +19,8 @@ export async function sittingPage(
 ) {
 	const sitting = await foundOr404(readSitting(store.db, id), "sitting");
 	const reading = anyDay.towards(sitting.serviceAt);
-	const [{ rows, batches, clashes, kitchen }, book] = await Promise.all([
-		plannedSitting(store.db, sitting),
+	const [{ rows, batches, kitchen, day }, book] = await Promise.all([
+		plannedInDay(store.db, sitting),
 		readBook(store.db),
 	]);
 	const events = await lastEvents(store.db, sitting);
@@ -45,6 +46,7 @@ export async function sittingPage(
 			says: `${names.get(dish.recipeVersionId)?.name ?? "A dish"} was taken off by ${who}, ${reading.clock(at)}.`,
 		})),
 		name: sitting.name,
+		date,
 		calledOff: sitting.calledOff,
 		note: sitting.note,
 		when: `${reading.day(sitting.serviceAt)} ${time}`,
@@ -52,8 +54,9 @@ export async function sittingPage(
 		first: first ? { clock: reading.clock(first.at), task: first.words, dish: first.dish.recipe.name } : null,
 		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
 		dishes: rows.map((row) => dishView(row, sitting.serviceAt, kitchen, reading, standards)),
-		clashes: [
-			...clashes.map((clash) => clashWords(clash, reading)),
+		/** What its day can not have for it, with all that is served on it. */
+		missing: [
+			...(day ? missingWords(id, day, reading) : []),
 			...outsideHoursWords(batches, kitchen.policy, reading),
 		],
 		diets: dietViews(sitting.diets, rows),
@@ -65,8 +68,16 @@ export async function sittingPage(
 			covers: String(sitting.covers),
 			hands: String(sitting.hands),
 			note: sitting.note,
+			houseCode: sitting.houseCode ?? "",
+			codeReason: sitting.codeReason,
+			carry_min: sitting.carry === null ? "" : String(sitting.carry.minutes),
+			carryAir_C: sitting.carry === null ? "" : String(sitting.carry.air_C),
+			carryHot: sitting.carry === null ? "" : sitting.carry.hot ? "hot" : "cold",
 			...Object.fromEntries(sitting.diets.map(({ diet, covers }) => [`diet.${diet}`, String(covers)])),
 		},
+		codes: await codeChoices(store.db),
+		ownCode:
+			sitting.houseCode === null ? null : `Works to “${kitchen.policy.code.name}”: ${sitting.codeReason}`,
 		book: book.map(({ recipeId, doc, state }) => ({
 			id: recipeId,
 			name: state === "tested" ? `${doc.name} (in test)` : doc.name,

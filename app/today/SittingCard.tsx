@@ -8,6 +8,7 @@ interface SittingCardProps {
 	readonly sitting: {
 		readonly id: string;
 		readonly name: string;
+		readonly day: string;
 		readonly room: string;
 		readonly when: string;
 		readonly covers: number;
@@ -36,6 +37,7 @@ export function SittingCard({ sitting }: SittingCardProps) {
 					<li key={dish}>{dish}</li>
 				))}
 			</ul>
+			{sitting.dishes.length > 0 ? <Link to={sitting.day}>The whole day, ovens and hands</Link> : null}
 			{sitting.dishes.length === 0 ? <p>No dish on it yet.</p> : null}
 			{sitting.warnings > 0 ? (
 				<chakra.p color="next" fontWeight="650">

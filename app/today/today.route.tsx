@@ -24,7 +24,7 @@ const Columns = chakra("div", {
 });
 
 export default function Today({ loaderData }: Route.ComponentProps) {
-	const { next, days, sittings, begun, today, more } = loaderData;
+	const { next, days, sittings, begun, today, more, inOvens, passed } = loaderData;
 	return (
 		<Page>
 			<chakra.div display="flex" flexWrap="wrap" alignItems="baseline" gap="4px 16px">
@@ -35,6 +35,22 @@ export default function Today({ loaderData }: Route.ComponentProps) {
 				</ActLink>
 			</chakra.div>
 			{next ? <Next next={next} /> : <Quiet planned={sittings.length > 0} />}
+			{passed.map(({ id, words, to }) => (
+				<Note key={id} marginTop="10px">
+					▲ {words}. <Link to={to}>See what it needs</Link>
+				</Note>
+			))}
+			{inOvens.length > 0 ? (
+				<Sheet marginTop="10px">
+					<chakra.ul display="grid" gap="4px" fontSize="20px" aria-label="In the ovens now">
+						{inOvens.map(({ id, words, out }) => (
+							<li key={id}>
+								{words}, out at <b>{out}</b>
+							</li>
+						))}
+					</chakra.ul>
+				</Sheet>
+			) : null}
 			<Columns>
 				<chakra.div display="grid" gap="10px">
 					{days.map(({ day, tasks }, index) => (

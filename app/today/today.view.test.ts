@@ -1,4 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
+import { type Day, type DayEquipment, type DayTask, EMPTY_DAY } from "#core/day";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { type ComingSitting, todayView } from "./today.view.ts";
@@ -17,10 +18,25 @@ beforeAll(async () => {
 		sitting,
 		rows: demo.tables.filter((table) => table.sitting === sitting).map(({ row }) => row),
 		batches: demo.batches.get(sitting.id) ?? [],
-		clashes: [],
 	}));
 });
 
+const A_TASK: DayTask = {
+	id: "",
+	for: "dish",
+	forName: "Dish",
+	sitting: "sitting",
+	place: "braise",
+	part: "oven",
+	figures: {},
+	start: 0,
+	end: 0,
+	due: null,
+	fixed: false,
+	inOven: [],
+	uses: [],
+	after: [],
+};
 const viewAt = (now: number) => todayView(coming, demo.kitchen, readingIn("metric", ZONE, now));
 
 describe("today", () => {
@@ -80,5 +96,58 @@ describe("today", () => {
 			days: [],
 			begun: [],
 		});
+	});
+});
+
+describe("the day over the whole kitchen", () => {
+	/** The soonest sitting with one of its tasks put later, and something in an oven then. */
+	function placed() {
+		const serviceAt = coming[0]?.sitting.serviceAt ?? 0;
+		const alone = viewAt(serviceAt - 20 * 3_600_000);
+		const first = alone.days[0]?.tasks.find(({ isOrder }) => !isOrder);
+		const later = (first?.at ?? 0) + 25 * 60_000;
+		const standing = { from: later - 3_600_000, to: later + 3_600_000 };
+		const day: Day = {
+			...EMPTY_DAY,
+			equipment: [
+				{ id: "north", kind: "oven", name: "North oven", capacity: 10, unit: "rung", windows: [] },
+			] satisfies DayEquipment[],
+			tasks: [
+				{ ...A_TASK, id: first?.dayId ?? "", start: later, end: later + 600_000 },
+				{
+					...A_TASK,
+					id: "in",
+					forName: "Goat shoulder",
+					uses: [{ equipment: "north", amount: 3, set_C: 150, ...standing }],
+				},
+			],
+		};
+		const at = (now: number) => todayView(coming, demo.kitchen, readingIn("metric", ZONE, now), [day]);
+		return { serviceAt, first, later, at };
+	}
+
+	it("gives its clocks to the list", () => {
+		const { at, serviceAt, first, later } = placed();
+		const task = at(serviceAt - 20 * 3_600_000)
+			.days.flatMap(({ tasks }) => tasks)
+			.find(({ id }) => id === first?.id);
+		expect(task?.at).toBe(later);
+	});
+
+	it("says what is in which oven and until when, and only while it is", () => {
+		const { at, later } = placed();
+		expect(at(later).inOvens.map(({ words }) => words)).toEqual([
+			"Goat shoulder in the North oven at 150 °C",
+		]);
+		expect(at(later + 3_600_000).inOvens).toEqual([]);
+	});
+
+	it("says an order whose time has passed, until the sitting is served", () => {
+		const { at, serviceAt } = placed();
+		const orders = at(serviceAt - 60_000).passed;
+		expect(orders.length).toBeGreaterThan(0);
+		expect(orders[0]?.words).toMatch(/^The order for .* should have gone out/);
+		const { passed } = at(serviceAt + 60_000);
+		expect(passed.map(({ id }) => id)).not.toContain(orders[0]?.id);
 	});
 });

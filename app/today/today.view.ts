@@ -1,6 +1,7 @@
 import { groupBy } from "es-toolkit";
+import type { Day } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
-import { onDay } from "#core/time";
+import { onDay, wallClock } from "#core/time";
 import type { Sitting } from "#db";
 import { tasksOf } from "../places/index.ts";
 import type { PlannedSittingRows } from "../ui/server/planned.server.ts";
@@ -20,6 +21,10 @@ export interface Task {
 	readonly dish: string;
 	readonly sitting: string;
 	readonly to: string;
+	/** As the day names it. */
+	readonly dayId: string;
+	readonly isOrder: boolean;
+	readonly serviceAt: number;
 }
 
 /** A coming sitting with its dishes planned. */
@@ -27,11 +32,24 @@ export interface ComingSitting extends PlannedSittingRows {
 	readonly sitting: Sitting;
 }
 
-/** What must start when, over all coming sittings, and the sittings in brief. */
-export function todayView(coming: readonly ComingSitting[], kitchen: Kitchen, reading: Reading) {
+/**
+ * What must start when, over all coming sittings, and the sittings in brief.
+ *
+ * @param days the soonest days as they stand over the whole kitchen: their clocks hold
+ */
+export function todayView(
+	coming: readonly ComingSitting[],
+	kitchen: Kitchen,
+	reading: Reading,
+	days: readonly Day[] = [],
+) {
 	const start = onDay(reading.now, reading.timeZone, 0);
+	const placed = new Map(
+		days.flatMap((day) => day.tasks.map((task): [string, number] => [task.id, task.start])),
+	);
 	const tasks = coming
 		.flatMap((sitting) => [...dishTasks(sitting, kitchen, reading), ...batchTasks(sitting, reading)])
+		.map((task) => onTheDay(task, placed.get(task.dayId), reading))
 		.sort((a, b) => a.at - b.at);
 	const ahead = tasks.filter((task) => task.at >= reading.now);
 	const [next] = ahead;
@@ -40,13 +58,39 @@ export function todayView(coming: readonly ComingSitting[], kitchen: Kitchen, re
 		next: next ? { ...next, wait: waitWords(next.at - reading.now), clock: reading.clock(next.at) } : null,
 		days: byDay(ahead, reading),
 		begun: tasks.filter((task) => task.at < reading.now && task.at >= start),
+		inOvens: days.flatMap((day) => inOvensOf(day, reading)),
+		passed: tasks
+			.filter(({ at, isOrder, serviceAt }) => isOrder && at < reading.now && serviceAt > reading.now)
+			.map(({ id, dish, at, to }) => ({
+				id,
+				to,
+				words: `The order for ${dish} should have gone out ${reading.clock(at)}`,
+			})),
 		sittings: coming.map((sitting) => briefOf(sitting, reading)),
 	};
+}
+
+function onTheDay(task: Task, at: number | undefined, reading: Reading): Task {
+	return at === undefined ? task : { ...task, at, time: reading.time(at) };
+}
+
+/** What stands in which oven now, and until when. */
+function inOvensOf({ tasks, equipment }: Day, reading: Reading) {
+	const ovens = equipment.filter(({ kind }) => kind === "oven");
+	return tasks.flatMap(({ id, forName, uses }) =>
+		uses.flatMap(({ equipment: used, from, to, set_C = 0 }) => {
+			const oven = ovens.find((one) => one.id === used);
+			if (!oven || from > reading.now || to <= reading.now) return [];
+			const words = `${forName} in the ${oven.name} at ${reading.temperature(set_C)}`;
+			return [{ id: `${id} ${used}`, words, out: reading.clock(to) }];
+		}),
+	);
 }
 
 function briefOf({ sitting, rows }: ComingSitting, reading: Reading) {
 	return {
 		id: sitting.id,
+		day: `/day/${wallClock(sitting.serviceAt, reading.timeZone).date}`,
 		name: sitting.name,
 		room: sitting.room,
 		when: reading.clock(sitting.serviceAt),
@@ -69,6 +113,9 @@ function dishTasks({ sitting, rows }: ComingSitting, kitchen: Kitchen, reading: 
 			dish: dish.recipe.name,
 			sitting: sitting.name,
 			to: `/sittings/${sitting.id}/dishes/${dish.id}?place=${task.key}`,
+			dayId: task.id,
+			isOrder: task.key === "buy",
+			serviceAt: sitting.serviceAt,
 		}));
 	});
 }
@@ -85,6 +132,9 @@ function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task
 			dish: dishes.join(", "),
 			sitting: sitting.name,
 			to: `/book/${id}`,
+			dayId: `${sitting.id}/${task.id}`,
+			isOrder: false,
+			serviceAt: sitting.serviceAt,
 		})),
 	);
 }

@@ -1,5 +1,7 @@
-import { onDay } from "#core/time";
-import { readSittings } from "#db";
+import type { Day } from "#core/day";
+import { onDay, wallClock } from "#core/time";
+import { type Database, readSittings, type Sitting } from "#db";
+import { placedDay } from "../ui/server/placedDay.server.ts";
 import { plannedSittings } from "../ui/server/planned.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { DAYS_AHEAD, todayView } from "./today.view.ts";
@@ -19,5 +21,16 @@ export async function todayPage({ store, reading, house }: HouseVisit) {
 	});
 	const soonest = tooMany === -1 ? coming : coming.slice(0, tooMany);
 	const { kitchen, planned } = await plannedSittings(store.db, soonest);
-	return { ...todayView(planned, kitchen, reading), more: coming.length - soonest.length };
+	const days = await daysOf(store.db, soonest, house.timeZone);
+	return { ...todayView(planned, kitchen, reading, days), more: coming.length - soonest.length };
+}
+
+/** Days that are placed over the whole kitchen; later ones stand by the clock of each dish alone. */
+const DAYS_PLACED = 2;
+
+async function daysOf(db: Database, sittings: readonly Sitting[], timeZone: string): Promise<Day[]> {
+	const served = sittings.filter(({ dishes }) => dishes.length > 0);
+	const dates = [...new Set(served.map(({ serviceAt }) => wallClock(serviceAt, timeZone).date))];
+	const placed = await Promise.all(dates.slice(0, DAYS_PLACED).map((date) => placedDay(db, date, date)));
+	return placed.map(({ day }) => day);
 }

@@ -1,8 +1,9 @@
+import { sumBy } from "es-toolkit";
 import { type BraiseCurve, braiseCurve, type CutSize, type WaysAsked } from "#core/braise";
 import { sidesOf } from "#core/heat";
 import type { HousePolicy } from "#core/kitchen";
 import { depthOf, rimOf, smallerPiece } from "#core/pans";
-import { type BraiseGroup, type Plan, startAt } from "#core/plan";
+import { type BraiseGroup, countByType, lastStartAt, type Plan } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { LIDS } from "#core/trade";
 import { isByPiece } from "#core/yields";
@@ -49,8 +50,8 @@ const MINUTE_MS = 60_000;
 const SAME_DAY_MIN = 360;
 
 function drawingOf({ plan, kitchen, reading }: PlaceGiven, braise: BraiseGroup): BraiseDrawing {
-	const into = startAt(plan, "braise");
-	const lift = startAt(plan, "rest");
+	const into = lastStartAt(plan, "braise");
+	const lift = lastStartAt(plan, "rest");
 	const minute = (at: number) => (at - into) / MINUTE_MS;
 	const lift_min = minute(lift);
 	const serve_min = minute(plan.order.serviceAt);
@@ -78,7 +79,7 @@ function curveWords(plan: Plan, { tender_min, braised }: BraiseGroup, reading: R
 	const { tender, order } = plan;
 	const { likely } = braised;
 	const core_C = likely.points.findLast(({ minute }) => minute <= tender_min.likely)?.core_C ?? 0;
-	return `In ${reading.clock(startAt(plan, "braise"))}. Tender ${reading.clock(tender.low)} to ${reading.clock(tender.high)}, likely ${reading.clock(tender.likely)}, when the centre is at ${reading.temperature(core_C)} and ${reading.volume(braised.liquidLeft_l)} is left in the fullest pan. Lift ${reading.clock(startAt(plan, "rest"))}. Serve ${reading.clock(order.serviceAt)}.`;
+	return `In ${reading.clock(lastStartAt(plan, "braise"))}. Tender ${reading.clock(tender.low)} to ${reading.clock(tender.high)}, likely ${reading.clock(tender.likely)}, when the centre is at ${reading.temperature(core_C)} and ${reading.volume(braised.liquidLeft_l)} is left in the fullest pan. Lift ${reading.clock(lastStartAt(plan, "rest"))}. Serve ${reading.clock(order.serviceAt)}.`;
 }
 
 /** The hottest that a covered braise is set to, °C: above it only the rim scorches. */
@@ -90,13 +91,13 @@ function waysOf(plan: Plan, braise: BraiseGroup, policy: HousePolicy): WaysAsked
 	const most = ovens.map(({ max_C }) => max_C);
 	return {
 		given: braise.given,
-		pans: plan.pans.pans.length,
+		pans: sumBy(countByType(plan.pans), ({ count }) => count),
 		ovens: Math.max(1, ovens.length),
 		lids: ["lid", "foil", "paper"],
 		sizes: sizesOf(plan.recipe),
 		oven_C: { low: Math.max(80, ...least), high: Math.min(HOTTEST_C, ...most) },
 		confidence: policy.confidence,
-		wanted_min: (startAt(plan, "rest") - startAt(plan, "braise")) / MINUTE_MS,
+		wanted_min: (lastStartAt(plan, "rest") - lastStartAt(plan, "braise")) / MINUTE_MS,
 	};
 }
 

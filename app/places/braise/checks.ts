@@ -1,7 +1,6 @@
 import { stillToGo } from "#core/braise";
-import { startAt } from "#core/plan";
+import { lastStartAt } from "#core/plan";
 import type { Range } from "#core/quantity";
-import { HOUSE_CODES } from "#core/safety";
 import { spokenDuration } from "#core/time";
 import type { Cut } from "#core/trade";
 import type { PlaceGiven } from "../Place.ts";
@@ -21,15 +20,15 @@ export interface Check {
 export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
 	const { braise, braise_min, recipe, tender } = plan;
 	if (!braise) return [];
-	const into = startAt(plan, "braise");
-	const lift = startAt(plan, "rest");
+	const into = lastStartAt(plan, "braise");
+	const lift = lastStartAt(plan, "rest");
 	const { marks, peakLiquid_C } = braise.slowest.braised;
 	const after = (minutes: number) => into + Math.round(minutes / STEP_MIN) * STEP_MIN * MINUTE_MS;
 	const at = (instant: number) => reading.clockAfter(instant, into);
 	const pulls = stillToGo(braise_min, braise_min.likely);
 	const late = stillToGo(braise_min, (lift - into) / MINUTE_MS);
 	const bone = recipe.losses.boneShare ? " The bone turns in its place." : "";
-	const holdHot = reading.temperature(HOUSE_CODES[kitchen.policy.houseCode].holdHot_C);
+	const holdHot = reading.temperature(kitchen.policy.code.holdHot_C);
 	const past = (minutes: number) => at(after(minutes));
 	const early = marks.shredding ? earlyWords(recipe.cut, marks.shredding, marks.fallingApart, past) : "";
 	return [

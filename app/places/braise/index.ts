@@ -1,4 +1,4 @@
-import { type BraiseGroup, joinsLate, type Plan, startAt } from "#core/plan";
+import { type BraiseGroup, joinsLate, lastStartAt, type Plan } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import { LIDS } from "#core/trade";
 import type { Reading } from "../../ui/words/reading.ts";
@@ -36,8 +36,8 @@ function groupWords({ pans, type }: BraiseGroup): string {
 }
 
 function headline({ plan, reading }: PlaceGiven): Headline {
-	const into = startAt(plan, "braise");
-	const lift = startAt(plan, "rest");
+	const into = lastStartAt(plan, "braise");
+	const lift = lastStartAt(plan, "rest");
 	const { lid, oven_C } = plan.recipe.braise;
 	return {
 		title: `Into the oven ${reading.clock(into)}`,

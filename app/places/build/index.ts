@@ -1,5 +1,5 @@
 import { lineWords } from "#core/pans";
-import { joinsLate, type Plan, type PlanPour, startAt } from "#core/plan";
+import { joinsLate, type Plan, type PlanPour, shareInGo, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
@@ -45,7 +45,10 @@ function pourFacts({ pour, recipe }: Plan, reading: Reading): Fact[] {
 export const build: Place = {
 	key: "build",
 	figure: ({ plan, reading }) => reading.volume(plan.pans.liquid_l),
-	task: (_, { plan, reading }) => `Build ${reading.volume(plan.pans.liquid_l)} of liquid`,
+	task: ({ figures: { go } }, { plan, reading }) => {
+		const share = go === undefined ? 1 : shareInGo(plan.pans, Number(go));
+		return `Build ${reading.volume(plan.pans.liquid_l * share)} of liquid`;
+	},
 	headline: ({ plan, reading }) => ({
 		title: `${reading.volume(plan.pans.liquid_l)} of liquid`,
 		says: `${pourWords(plan, reading)} From ${reading.clock(startAt(plan, "build"))}.`,

@@ -1,22 +1,51 @@
-import { startAt, taskAt } from "#core/plan";
-import { HOUSE_CODES } from "#core/safety";
+import { lowerFirst } from "es-toolkit";
+import { type Plan, startAt, taskAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import { coolingWords } from "../../ui/words/cautions.ts";
+import { coolerWords } from "../../ui/words/warningWords.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+import { chillView } from "./chill.view.ts";
+
+/** Where it is cooled, and how; where nothing that cools is counted, what is usual. */
+function wayWords({ chill: planned }: Plan): string {
+	if (!planned) return "Shallow, in ice or the blast chiller";
+	const { cooler, parts, ice } = planned.way;
+	return coolerWords({ cooler: cooler.name, parts, ice });
+}
 
 export const chill: Place = {
 	key: "chill",
 	figure: ({ plan }) => durationWords(plan.work.chill_min),
 	task: (task, { plan }) =>
-		task.part === "keep" ? "Keep cold, covered" : `Chill, ${durationWords(plan.work.chill_min)}`,
+		task.part === "keep"
+			? "Keep cold, covered"
+			: `Chill, ${durationWords(plan.work.chill_min)}${plan.chill ? `: ${lowerFirst(wayWords(plan))}` : ""}`,
 	headline: ({ plan, kitchen, reading }) => {
-		const code = HOUSE_CODES[kitchen.policy.houseCode];
+		const code = kitchen.policy.code;
 		const cold = taskAt(plan, "chill", "chill")?.end ?? startAt(plan, "chill");
 		return {
 			title: `Chill from ${reading.clock(startAt(plan, "chill"))}`,
-			says: `Shallow, in ice or the blast chiller; cold by ${reading.clock(cold)}. House code “${code.name}”: cool ${coolingWords(code, reading)}. Write the temperatures down.`,
-			facts: [{ figure: durationWords(plan.work.chill_min), label: "usual; the probe decides" }],
+			says: `${wayWords(plan)}; cold by ${reading.clock(cold)}. House code “${code.name}”: cool ${coolingWords(code, reading)}. Write the temperatures down.`,
+			facts: [
+				{
+					figure: durationWords(plan.work.chill_min),
+					label: plan.chill ? "to be sure; the probe decides" : "usual; the probe decides",
+				},
+				...(plan.chill ? [{ figure: reading.length(plan.chill.way.depth_mm), label: "deep" }] : []),
+			],
 		};
 	},
 	takes: NO_LINES,
+	drawing: chillView,
+	paper: ({ plan, kitchen, reading }) => {
+		if (!plan.chill) return [];
+		const code = kitchen.policy.code;
+		const deep = `${reading.length(plan.chill.way.depth_mm)} deep`;
+		return [
+			{
+				what: "Chill",
+				text: `Chill: ${lowerFirst(wayWords(plan))}, ${deep}; cool ${coolingWords(code, reading)}`,
+			},
+		];
+	},
 };

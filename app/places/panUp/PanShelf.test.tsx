@@ -2,7 +2,7 @@
 import { DndContext } from "@dnd-kit/core";
 import { fireEvent, screen, within } from "@testing-library/react";
 import { beforeEach, describe, expect, it } from "vitest";
-import { plan } from "#core/plan";
+import { pansHeld, plan } from "#core/plan";
 import { KITCHEN, ORDER, RECIPE } from "../../../core/plan/dish.testing.ts";
 import { readWishes } from "../../ui/forms/settled.ts";
 import { onScreen } from "../../ui/onScreen.testing.tsx";
@@ -44,8 +44,24 @@ describe("the kitchen's pans", () => {
 				.map((cell) => cell.textContent);
 			expect(cells[1]).toBe(kind.takes === 0 ? "none" : String(kind.takes));
 			expect(cells[2]).toContain(String(kind.here));
-			expect(cells[4]).toBe(String(kind.stock - kind.here - kind.elsewhere));
+			expect(cells[4]).toBe(String(kind.stock - kind.here - pansHeld(kind.elsewhere)));
 		}
+	});
+
+	it("name the dishes that have the others", () => {
+		const view = viewFor();
+		const [first] = view.shelf;
+		if (!first) throw new Error("no shelf");
+		const elsewhere = [
+			{ dish: "Goat shoulder", count: 2 },
+			{ dish: "Duck legs", count: 1 },
+		];
+		shelf({ ...view, shelf: [{ ...first, stock: 9, here: 4, elsewhere }] });
+		const cells = rowOf(first.name.replaceAll("/", "\\/"))
+			.getAllByRole("cell")
+			.map((cell) => cell.textContent);
+		expect(cells[3]).toBe("2 Goat shoulder1 Duck legs");
+		expect(cells[4]).toBe("2");
 	});
 
 	it("one more or one fewer is tried at once, and what was settled before is kept", () => {

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { useFetcher, useLocation, useParams } from "react-router";
+import { type HeldPans, pansHeld } from "#core/plan";
 import { wishesTyped, withWish } from "../../ui/forms/settled.ts";
 import { type Column, ColumnTable } from "../../ui/parts/ColumnTable.tsx";
 import { Act, Muted } from "../../ui/parts/parts.tsx";
@@ -120,7 +121,17 @@ interface ShelfRow {
 	readonly kind: ShelfKind;
 }
 
-const leftOf = ({ stock, here, elsewhere }: ShelfKind): number => stock - here - elsewhere;
+/** "4 Goat shoulder" a line, so that it can be talked over with who has them. */
+function whoHas(held: readonly HeldPans[]): React.ReactNode {
+	if (held.length === 0) return "none";
+	return held.map(({ dish, count }) => (
+		<chakra.div key={dish} lineHeight="1.3">
+			{count} {dish}
+		</chakra.div>
+	));
+}
+
+const leftOf = ({ stock, here, elsewhere }: ShelfKind): number => stock - here - pansHeld(elsewhere);
 
 const COLUMNS: readonly Column<ShelfRow>[] = [
 	{
@@ -130,7 +141,7 @@ const COLUMNS: readonly Column<ShelfRow>[] = [
 	},
 	{ words: "One takes", number: true, cell: ({ kind }) => (kind.takes === 0 ? "none" : kind.takes) },
 	{ words: "Here", cell: (row) => <Steps {...row} /> },
-	{ words: "Other dishes", number: true, hideBelow: "md", cell: ({ kind }) => kind.elsewhere },
+	{ words: "Other dishes", hideBelow: "md", cell: ({ kind }) => whoHas(kind.elsewhere) },
 	{ words: "Left", number: true, hideBelow: "md", cell: ({ kind }) => leftOf(kind) },
 	{ words: "Settled", cell: (row) => <Settled {...row} /> },
 ];

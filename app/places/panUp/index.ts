@@ -1,15 +1,17 @@
+import { sumBy } from "es-toolkit";
 import { lineWords } from "#core/pans";
-import { acidsUnderFoil, type Plan } from "#core/plan";
+import { acidsUnderFoil, countByType, type Plan } from "#core/plan";
+import type { PlacedTask } from "#core/tasks";
 import { LIDS } from "#core/trade";
 import { counted } from "../../ui/words/reading.ts";
 import { type Headline, NO_LINES, type Place, type PlaceGiven, type TableGiven } from "../Place.ts";
-import { pansWords } from "../words.ts";
+import { fewPansWords, pansWords } from "../words.ts";
 import { panUpView } from "./panUp.view.ts";
 
 export const panUp: Place = {
 	key: "panUp",
-	figure: ({ plan }) => pansWords(plan),
-	task: (_, { plan }) => `Pan up, ${pansWords(plan)}`,
+	figure: ({ plan }) => fewPansWords(plan),
+	task: (task, { plan }) => `Pan up, ${inGoWords(task, plan)}`,
 	headline,
 	takes: NO_LINES,
 	drawing: (given: TableGiven) => (given.plan.pans.pans.length > 0 ? panUpView(given) : undefined),
@@ -21,21 +23,28 @@ export const panUp: Place = {
 	],
 };
 
+/** The pans of one filling. */
+function inGoWords({ figures: { go = 1 } }: PlacedTask, { pans }: Plan): string {
+	return pansWords({ pans: { ...pans, goes: 1, pans: pans.pans.filter((pan) => pan.go === go) } });
+}
+
 function headline({ plan, reading, kitchen }: PlaceGiven): Headline {
 	const { pans } = plan.pans;
 	const { braise } = plan.recipe;
 	const [full] = pans;
 	if (!full) return { title: "No pan for it", says: "See the warning below.", facts: [] };
-	const left = [...new Set(pans.map((pan) => pan.type))].map((type) => {
-		const used = pans.filter((pan) => pan.type.id === type.id).length;
-		return `${used} of ${type.stock} ${type.name}`;
-	});
+	const had = countByType(plan.pans);
+	const left = had.map(({ type, count }) => `${count} of ${type.stock} ${type.name}`);
+	const often = plan.pans.goes > 1 ? `, filled ${plan.pans.goes} times` : "";
 	return {
-		title: `${counted(pans.length, "pan")}, ${alike(pans.map((pan) => pan.pieces))} pieces`,
+		title: `${counted(
+			sumBy(had, ({ count }) => count),
+			"pan",
+		)}${often}, ${alike(pans.map((pan) => pan.pieces))} pieces`,
 		says: `${left.join(", ")}. Covered with ${coverWords(plan)}; liquid ${lineWords(braise.line)}.`,
 		facts: [
 			{ figure: reading.volume(full.liquid_l), label: "to pour, fullest pan" },
-			{ figure: reading.volume(plan.pans.liquid_l), label: "all pans" },
+			{ figure: reading.volume(plan.pans.liquid_l), label: plan.pans.goes > 1 ? "all fillings" : "all pans" },
 			{
 				figure: reading.length(full.dip_mm),
 				label: `dip; ${reading.length(kitchen.policy.headspace_mm)} is the least`,

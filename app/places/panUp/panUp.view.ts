@@ -1,5 +1,6 @@
 import type { Bed, ChosenPan, LiquidLine, PanLimits, PanShape, PanWish, Piece } from "#core/pans";
 import { capacityOf, lineWords, piecesPerPan, rimOf, tightGap } from "#core/pans";
+import { countByType, type HeldPans } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import type { Recipe } from "#core/recipe";
 import { LIDS } from "#core/trade";
@@ -51,7 +52,7 @@ export interface ShelfKind {
 	readonly name: string;
 	readonly stock: number;
 	readonly here: number;
-	readonly elsewhere: number;
+	readonly elsewhere: readonly HeldPans[];
 	/** Pieces one takes; none when a piece lies in it no way. */
 	readonly takes: number;
 	readonly settled: number | null;
@@ -63,6 +64,7 @@ export function panUpView(given: TableGiven): PanUpView {
 	const { recipe, order } = plan;
 	const { equipment, policy } = kitchen;
 	const alike = alikePans(given);
+	const had = countByType(plan.pans);
 	const strip = alike.flatMap(({ count }, index) => Array.from({ length: count }, () => index));
 	return {
 		units: reading.units,
@@ -82,8 +84,8 @@ export function panUpView(given: TableGiven): PanUpView {
 				id: type.id,
 				name: type.name,
 				stock: type.stock,
-				here: plan.pans.pans.filter((pan) => pan.type.id === type.id).length,
-				elsewhere: plan.elsewhere.get(type.id) ?? 0,
+				here: had.find((kind) => kind.type.id === type.id)?.count ?? 0,
+				elsewhere: plan.elsewhere.get(type.id) ?? [],
 				takes: capacityOf(type.shape, recipe),
 				settled: order.panWishes.find(({ typeId }) => typeId === type.id)?.count ?? null,
 				rim: rimOf(type.shape),

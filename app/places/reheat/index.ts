@@ -1,19 +1,67 @@
-import { startAt } from "#core/plan";
-import { HOUSE_CODES } from "#core/safety";
+import { lastStartAt, type Plan } from "#core/plan";
 import { durationWords } from "#core/time";
+import type { Fact } from "../../ui/parts/Facts.tsx";
+import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
 
 export const reheat: Place = {
 	key: "reheat",
 	figure: ({ plan }) => durationWords(plan.work.reheat_min),
-	task: (_, { plan }) => `Reheat, covered, ${durationWords(plan.work.reheat_min)}`,
+	task: ({ figures: { wave, waves, pans } }, { plan }) =>
+		wave === undefined
+			? `Reheat, covered, ${durationWords(plan.work.reheat_min)}`
+			: `Reheat wave ${wave} of ${waves}, ${counted(Number(pans), "pan")}, covered, ${durationWords(plan.work.reheat_min)}`,
 	headline: ({ plan, kitchen, reading }) => {
-		const code = HOUSE_CODES[kitchen.policy.houseCode];
+		const code = kitchen.policy.code;
+		const core = reading.temperature(code.reheat.core_C);
 		return {
-			title: `Reheat from ${reading.clock(startAt(plan, "reheat"))}`,
-			says: `Lift off the set fat first. Gently, covered, in a little of the liquid, to a core of ${reading.temperature(code.reheat.core_C)} (house code “${code.name}”).`,
-			facts: [{ figure: durationWords(plan.work.reheat_min), label: "usual; the probe decides" }],
+			title: `Reheat from ${reading.clock(lastStartAt(plan, "reheat"))}`,
+			says: `Lift off the set fat first. Gently, covered, in a little of the liquid, to a core of ${core} (house code “${code.name}”).${spreadWords(plan)}${waveWords(plan, reading)}`,
+			facts: factsOf(plan, reading),
 		};
 	},
 	takes: NO_LINES,
+	paper: ({ plan, kitchen, reading }) => {
+		const { core_C } = kitchen.policy.code.reheat;
+		if (!plan.reheat) return [];
+		const at = reading.temperature(plan.reheat.set_C);
+		return [
+			{
+				what: "Reheat",
+				text: `Reheat: covered, at ${at}, ${durationWords(plan.work.reheat_min)}; to ${reading.temperature(core_C)} in the middle of the fullest pan`,
+			},
+		];
+	},
 };
+
+/** How far the minutes may be off. */
+function spreadWords({ reheat: planned }: Plan): string {
+	if (!planned) return "";
+	const { low, likely, high } = planned.minutes;
+	const said = (minutes: number) => durationWords(Math.round(minutes));
+	return ` Likely ${said(likely)}, from ${said(low)} to ${said(high)}.`;
+}
+
+/** Where no oven takes all of it at once. */
+function waveWords({ tasks }: Plan, reading: Reading): string {
+	const waves = tasks.filter(({ part, figures }) => part === "reheat" && figures.wave !== undefined);
+	if (waves.length === 0) return "";
+	const each = waves.map(
+		({ figures, start, end }) =>
+			`${counted(Number(figures.pans), "pan")} from ${reading.clock(start)} to ${reading.time(end)}`,
+	);
+	return ` In ${waves.length} waves: ${each.join("; ")}. What is hot first is held hot, covered.`;
+}
+
+function factsOf(plan: Plan, reading: Reading): Fact[] {
+	const minutes = durationWords(plan.work.reheat_min);
+	if (!plan.reheat) return [{ figure: minutes, label: "usual; the probe decides" }];
+	const others = plan.reheat.minutesAt.filter(({ set_C }) => set_C !== plan.reheat?.set_C);
+	return [
+		{ figure: minutes, label: `at ${reading.temperature(plan.reheat.set_C)}, to be sure; the probe decides` },
+		...others.map((at) => ({
+			figure: durationWords(Math.round(at.minutes.likely)),
+			label: `likely, at ${reading.temperature(at.set_C)}`,
+		})),
+	];
+}

@@ -1,4 +1,4 @@
-import { FIRST_LOOK, type Liquor, type Plan, type PlanSauce, startAt } from "#core/plan";
+import { FIRST_LOOK, type Liquor, lastStartAt, type Plan, type PlanSauce, startAt } from "#core/plan";
 import { ALLERGENS } from "#core/recipe";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
@@ -50,7 +50,7 @@ function drawnWords({ drawn }: PlanSauce, at: string, reading: Reading): string 
 
 /** When somebody looks first. */
 function firstLook(plan: Plan, reading: Reading): string {
-	const into = startAt(plan, "braise");
+	const into = lastStartAt(plan, "braise");
 	return reading.clockAfter(into + plan.braise_min.likely * FIRST_LOOK * 60_000, into);
 }
 

@@ -1,4 +1,4 @@
-import { type PanColour, type PlanColour, searTaken, startAt } from "#core/plan";
+import { type PanColour, type PlanColour, searTaken, shareInGo, startAt } from "#core/plan";
 import { COLOUR_C } from "#core/sear";
 import { durationWords } from "#core/time";
 import { counted, type Reading } from "../../ui/words/reading.ts";
@@ -8,9 +8,14 @@ import { colourView } from "./colour.view.ts";
 export const sear: Place = {
 	key: "sear",
 	figure: (given) => taken(given)?.figure ?? "no pan",
-	task: (_, given) => {
+	task: (task, given) => {
 		const way = taken(given);
-		return way ? `${way.verb}, ${way.figure}, ${durationWords(way.minutes)}` : "Colour the pieces";
+		if (!way) return "Colour the pieces";
+		const { pieces, pans } = given.plan;
+		const { go } = task.figures;
+		const what =
+			go === undefined ? way.figure : counted(Math.round(pieces * shareInGo(pans, Number(go))), "piece");
+		return `${way.verb}, ${what}, ${durationWords(task.minutes.planned)}`;
 	},
 	headline,
 	takes: ({ line }) => line.role === "searFat" || line.role === "salt",

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { ComponentProps, ReactNode } from "react";
-import { useId } from "react";
+import { memo, useId } from "react";
 
 const Label = chakra("label", { base: { display: "grid", gap: "4px", minWidth: 0, alignContent: "start" } });
 const Words = chakra("span", { base: { color: "muted", fontSize: "16px" } });
@@ -24,7 +24,8 @@ const CONTROL = {
 
 export const Input = chakra("input", { base: CONTROL });
 export const Select = chakra("select", { base: CONTROL });
-export const Area = chakra("textarea", { base: { ...CONTROL, minHeight: "76px", resize: "vertical" } });
+/** Left alone while nothing of it changes: drawn again, it would lose what is marked and where one writes. */
+export const Area = memo(chakra("textarea", { base: { ...CONTROL, minHeight: "76px", resize: "vertical" } }));
 
 interface About {
 	readonly label: string;

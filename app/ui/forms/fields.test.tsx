@@ -1,10 +1,24 @@
 // @vitest-environment happy-dom
 import { screen } from "@testing-library/react";
-import { describe, expect, it } from "vitest";
+import { useState } from "react";
+import { describe, expect, it, vi } from "vitest";
 import { onScreen } from "../onScreen.testing.tsx";
 import { Choice, Field, LongText } from "./Field.tsx";
 import { NotSentNote } from "./NotSentNote.tsx";
 import { StaleNote } from "./StaleNote.tsx";
+
+/** A note beside a figure that changes. */
+function NoteAndCovers() {
+	const [covers, setCovers] = useState(140);
+	return (
+		<>
+			<LongText label="Note" name="note" defaultValue="Served after the lamp is lit." />
+			<button type="button" onClick={() => setCovers(covers + 1)}>
+				{covers} covers
+			</button>
+		</>
+	);
+}
 
 describe("a field", () => {
 	it("is found by its label, with its unit beside it", () => {
@@ -39,6 +53,15 @@ describe("a field", () => {
 		expect(control.getAttribute("aria-invalid")).toBe("true");
 		const why = document.getElementById(control.getAttribute("aria-describedby") ?? "");
 		expect(why?.textContent).toBe("Lots was given.");
+	});
+
+	it("a long text is left alone when figures beside it change, so that what is marked stays marked", async () => {
+		const { user } = onScreen(<NoteAndCovers />);
+		const note = screen.getByLabelText<HTMLTextAreaElement>("Note");
+		const written = vi.spyOn(note, "defaultValue", "set");
+		await user.click(screen.getByRole("button"));
+		expect(screen.getByText("141 covers")).toBeDefined();
+		expect(written).not.toHaveBeenCalled();
 	});
 
 	it("two of one page are described apart", () => {

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { lineTyped, readLine, readWishes, wishesTyped, withWish } from "./settled.ts";
+import { chillTyped, lineTyped, readChill, readLine, readWishes, wishesTyped, withWish } from "./settled.ts";
 
 describe("what the chef has settled", () => {
 	it("reads back what it wrote", () => {
@@ -34,4 +34,23 @@ describe("what the chef has settled", () => {
 		]);
 		expect(withWish(settled, "b", null)).toEqual([{ typeId: "a", count: 2 }]);
 	});
+});
+
+describe("how a dish is cooled", () => {
+	it("reads back what it writes, and nothing as left to the plan", () => {
+		for (const chill of [
+			null,
+			{ coolerId: null, parts: 2, ice: false },
+			{ coolerId: "cold-room", parts: 3, ice: true },
+		]) {
+			expect(readChill(chillTyped(chill))).toEqual(chill);
+		}
+	});
+
+	it.each(["blast:0", "blast:4", "blast", "blast:2:water", "a b:1", "x:1.5"])(
+		"refuses %s by its field",
+		(text) => {
+			expect(() => readChill(text)).toThrow("chill: ");
+		},
+	);
 });

@@ -1,5 +1,6 @@
 import { refuse } from "#core/check";
 import type { LiquidLine, PanWish } from "#core/pans";
+import { type ChillChoice, MOST_PARTS } from "#core/plan";
 
 /** What the chef has settled for a dish, as it stands in an address or a form. */
 
@@ -55,4 +56,25 @@ export function readLine(text: string): LiquidLine | null {
 		"line",
 		`“${text}” was given; share:0.5, below:15 or over:2 (up to ${FARTHEST_MM} mm) is allowed`,
 	);
+}
+
+/** "blast-chiller:2", "cold-room:1:ice"; nothing where the plan decides. */
+export function chillTyped(chill: ChillChoice | null): string {
+	if (chill === null) return "";
+	return [chill.coolerId ?? "", chill.parts, ...(chill.ice ? ["ice"] : [])].join(":");
+}
+
+/** @throws {Refusal} naming `chill` */
+export function readChill(text: string): ChillChoice | null {
+	if (text === "") return null;
+	const [coolerId = "", digits = "", ice = ""] = text.split(":");
+	const parts = Number(digits);
+	const holds = /^[\w-]{0,40}$/.test(coolerId) && /^[1-9]$/.test(digits) && parts <= MOST_PARTS;
+	if (!holds || (ice !== "" && ice !== "ice")) {
+		throw refuse(
+			"chill",
+			`“${text}” was given; where it is cooled, and over 1 to ${MOST_PARTS} pans each, is allowed`,
+		);
+	}
+	return { coolerId: coolerId || null, parts, ice: ice === "ice" };
 }

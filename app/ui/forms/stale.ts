@@ -1,5 +1,6 @@
 import { ingredientFieldWords } from "#core/exchange";
 import { type LiquidLine, lineWords, type PanWish } from "#core/pans";
+import type { ChillChoice } from "#core/plan";
 import { DIETS, type DietCount } from "#core/recipe";
 import type { Stale, StoredEvent } from "#db";
 import type { Reading } from "../words/reading.ts";
@@ -57,6 +58,8 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	line: "liquid line",
 	colour: "colouring",
 	ahead: "the day it is cooked",
+	chill: "how it is cooled",
+	air_C: "its air",
 	recipeVersionId: "standard",
 	calledOff: "called off",
 	depth_mm: "depth",
@@ -80,6 +83,9 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	saltLow_pct: "least salt",
 	confidence_pct: "how sure to be tender in time",
 	altitude_m: "height above the sea",
+	chilled_days: "days chilled",
+	frozen_days: "days frozen",
+	opened_days: "days opened",
 	scaleStep_g: "what the scales read to",
 	saltHigh_pct: "most salt",
 };
@@ -142,6 +148,8 @@ const OWN_WORDS: Readonly<Record<string, Say<never> | undefined>> = {
 	ahead: (ahead: boolean) => (ahead ? "the day before" : "the same day"),
 	panWishes: (wishes: readonly PanWish[], _reading, names) => wishesWords(wishes, names),
 	line: (line: LiquidLine) => lineWords(line),
+	chill: ({ parts, ice }: ChillChoice) =>
+		[parts === 1 ? "whole" : `each pan over ${parts}`, ...(ice ? ["in iced water"] : [])].join(", "),
 	basis: (basis: string) => BASIS_WORDS[basis] ?? basis,
 	colour: (way: string) => COLOUR_WORDS[way] ?? way,
 	serviceAt: (at: number, reading) => reading.clock(at),

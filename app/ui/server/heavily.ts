@@ -8,9 +8,13 @@ type Given<N extends Name> = Parameters<Jobs[N]> extends [unknown, infer G, ...u
 /** What searches, and what reads and writes whole files; everything else plans. */
 const LANES: { readonly [N in Name]?: Lane } = {
 	morePans: "searches",
+	waysOut: "searches",
 	importPreview: "files",
 	takeIn: "files",
 	giveOut: "files",
+	lotLabelsPdf: "files",
+	recordSheetCsv: "files",
+	recordSheetPdf: "files",
 };
 
 /**

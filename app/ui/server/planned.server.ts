@@ -1,8 +1,20 @@
+import { changesOf, type DayChange, withBorrowed } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import { choosePansWith } from "#core/pans";
-import { type BookedTwice, type Plan, type PreparedBatch, planSitting } from "#core/plan";
-import { cookedRecipe, orderOf } from "#core/sitting";
-import { type Database, type DishWithRecipe, readKitchen, type Sitting, withRecipes } from "#db";
+import { type Plan, type PreparedBatch, planSitting } from "#core/plan";
+import type { HouseCode } from "#core/safety";
+import { cookedRecipe, heatedAt, orderOf } from "#core/sitting";
+import { wallClock } from "#core/time";
+import {
+	codeIn,
+	type Database,
+	type DishWithRecipe,
+	readDayChanges,
+	readHouseCodes,
+	readKitchen,
+	type Sitting,
+	withRecipes,
+} from "#db";
 import { integerSolver } from "#server/integerSolver";
 
 /** Pans for a whole sitting, to the proven least. */
@@ -19,8 +31,6 @@ export interface PlannedDishRow {
 export interface PlannedSittingRows {
 	readonly rows: readonly PlannedDishRow[];
 	readonly batches: readonly PreparedBatch[];
-	/** What is wanted twice at one time. */
-	readonly clashes: readonly BookedTwice[];
 }
 
 /** Sittings planned, and the kitchen with what their dishes are made of. */
@@ -29,8 +39,16 @@ export interface PlannedSittings {
 	readonly planned: readonly ({ readonly sitting: Sitting } & PlannedSittingRows)[];
 }
 
-/** Stored sittings with their recipes, each planned for itself. */
-export async function plannedSittings(db: Database, sittings: readonly Sitting[]): Promise<PlannedSittings> {
+/**
+ * Stored sittings with their recipes, each planned for itself, with the pans that are lent for its day.
+ *
+ * @param changes what is told of their days; read where it is not given
+ */
+export async function plannedSittings(
+	db: Database,
+	sittings: readonly Sitting[],
+	changes?: readonly DayChange[],
+): Promise<PlannedSittings> {
 	const dishes = await withRecipes(
 		db,
 		sittings.flatMap((sitting) => sitting.dishes),
@@ -40,11 +58,46 @@ export async function plannedSittings(db: Database, sittings: readonly Sitting[]
 		dishes.map(({ recipe }) => recipe),
 	);
 	const byId = new Map(dishes.map((dish) => [dish.id, dish]));
+	const codes = await readHouseCodes(db);
+	const told = changes === undefined ? await toldOf(db, sittings, kitchen.policy.timeZone) : null;
 	const planned = sittings.map((sitting) => {
-		const own = sitting.dishes.flatMap(({ id }) => byId.get(id) ?? []);
-		return { sitting, ...planDishes(own, sitting, kitchen) };
+		const facts = changes ?? told?.(sitting.serviceAt) ?? [];
+		const own = sitting.dishes.flatMap(({ id }) => heatedOn(byId.get(id), facts));
+		const lent = withBorrowed(inCodeOf(kitchen, sitting, codes), facts);
+		return { sitting, ...planDishes(own, sitting, lent) };
 	});
 	return { kitchen, planned };
+}
+
+/** The kitchen as a sitting works in it: to its own house code, where it has one. */
+export function inCodeOf(
+	kitchen: Kitchen,
+	{ houseCode }: Pick<Sitting, "houseCode">,
+	codes: ReadonlyMap<string, HouseCode>,
+): Kitchen {
+	if (houseCode === null) return kitchen;
+	return { ...kitchen, policy: { ...kitchen.policy, code: codeIn(codes, houseCode) } };
+}
+
+/** A dish at the temperature that is told of its day. */
+function heatedOn(dish: DishWithRecipe | undefined, facts: readonly DayChange[]): DishWithRecipe[] {
+	if (!dish) return [];
+	const heat = changesOf(facts, "heat").find((change) => change.for === dish.id);
+	return [heat ? { ...dish, recipe: heatedAt(dish.recipe, heat.set_C) } : dish];
+}
+
+/** What is told of the days of some sittings, by the moment of service. */
+async function toldOf(
+	db: Database,
+	sittings: readonly Sitting[],
+	timeZone: string,
+): Promise<(serviceAt: number) => readonly DayChange[]> {
+	const dateOf = (at: number) => wallClock(at, timeZone).date;
+	const dates = sittings.map(({ serviceAt }) => dateOf(serviceAt)).sort();
+	const [from, to] = [dates[0], dates.at(-1)];
+	if (from === undefined || to === undefined) return () => [];
+	const told = await readDayChanges(db, from, to);
+	return (at) => told.filter(({ date }) => date === dateOf(at)).map(({ change }) => change);
 }
 
 /** One stored sitting with its recipes, planned. */
@@ -53,13 +106,15 @@ export async function plannedSitting(
 	sitting: Sitting,
 ): Promise<PlannedSittingRows & { readonly kitchen: Kitchen }> {
 	const { kitchen, planned } = await plannedSittings(db, [sitting]);
-	return { kitchen, ...(planned[0] as PlannedSittingRows) };
+	const told = await toldOf(db, [sitting], kitchen.policy.timeZone);
+	const own = inCodeOf(kitchen, sitting, await readHouseCodes(db));
+	return { kitchen: withBorrowed(own, told(sitting.serviceAt)), ...(planned[0] as PlannedSittingRows) };
 }
 
 /** The same from dishes that are read already, or changed on trial. */
 export function planDishes(
 	dishes: readonly DishWithRecipe[],
-	sitting: Pick<Sitting, "serviceAt" | "covers" | "hands">,
+	sitting: Pick<Sitting, "serviceAt" | "covers" | "hands"> & Partial<Pick<Sitting, "carry">>,
 	kitchen: Kitchen,
 ): PlannedSittingRows {
 	const planned = planSitting(
@@ -73,5 +128,5 @@ export function planDishes(
 		if (result && "plan" in result) return { dish, plan: result.plan };
 		return { dish, refused: result?.refused ?? "" };
 	});
-	return { rows, batches: planned.batches, clashes: planned.clashes };
+	return { rows, batches: planned.batches };
 }

@@ -32,7 +32,7 @@ describe("a page's own script", () => {
 		const code = 'import * as route0 from "/a.js";\nwindow.__reactRouterRouteModules = {};import("/b.js");';
 		const html = paintedFirst(page("", `<p></p>${lively(code)}`));
 		expect(html).toContain('<script nonce="n0">');
-		expect(html).toContain("requestAnimationFrame");
+		expect(html).toContain("PerformanceObserver");
 		expect(html).toContain(JSON.stringify(code));
 		expect(html).not.toContain('type="module" async');
 	});

@@ -30,8 +30,9 @@ const OF_ELEMENTS = "css";
 /** The script that brings the page to life, as the router writes it. */
 const LIVELY =
 	/<script nonce="([^"]*)" type="module" async="">([^<]*__reactRouterRouteModules[^<]*)<\/script>/;
-/** Where nothing is painted, as in the background, it is not waited for longer, ms. */
-const AT_MOST_MS = 300;
+/** Where nothing is painted, as in the background, it is not waited for longer; nor where it is not told, ms. */
+const AT_MOST_MS = 2000;
+const UNTOLD_MS = 50;
 
 /** A part of the scripts that is to be fetched ahead. */
 const AHEAD = /<link rel="modulepreload" href="([^"]+)"[^>]*>/g;
@@ -60,8 +61,9 @@ export function paintedFirst(html: string): string {
 		for (const href of ${JSON.stringify(ahead)}) add("link", { rel: "modulepreload", href });
 		add("script", { type: "module", textContent: ${JSON.stringify(code)} });
 	};
-	requestAnimationFrame(() => setTimeout(begin));
-	setTimeout(begin, ${AT_MOST_MS});
+	const told = PerformanceObserver.supportedEntryTypes.includes("paint");
+	if (told) new PerformanceObserver(begin).observe({ type: "paint", buffered: true });
+	setTimeout(begin, told ? ${AT_MOST_MS} : ${UNTOLD_MS});
 })(document.currentScript.nonce, false);</script>`;
 	});
 }

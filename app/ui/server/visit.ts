@@ -4,7 +4,7 @@ import { type HouseRow, Missing, readHouse } from "#db";
 import { type Visit, visitContext } from "#server";
 import { type Reading, readingIn } from "../words/reading.ts";
 
-export interface HouseVisit extends Omit<Visit, "pool"> {
+export interface HouseVisit extends Omit<Visit, "pool" | "live" | "printer"> {
 	readonly house: HouseRow;
 	readonly reading: Reading;
 }
@@ -15,7 +15,7 @@ export async function visitOf(context: Readonly<RouterContextProvider>): Promise
 }
 
 /** A visit with the house and how its reader is told things. */
-export async function visitFor(visit: Omit<Visit, "pool">): Promise<HouseVisit> {
+export async function visitFor(visit: Omit<Visit, "pool" | "live" | "printer">): Promise<HouseVisit> {
 	const house = await readHouse(visit.store.db);
 	const units = visit.preferences.units ?? house.units;
 	return { ...visit, house, reading: readingIn(units, house.timeZone, Date.now()) };

@@ -1,4 +1,4 @@
-import type { Plan } from "#core/plan";
+import { type Hazard, hazardsOf, type Plan } from "#core/plan";
 import type { HouseCode } from "#core/safety";
 import { durationWords } from "#core/time";
 import type { Reading } from "./reading.ts";
@@ -8,26 +8,48 @@ import type { Reading } from "./reading.ts";
  * say which limit applies, and who decides.
  */
 export function cautionsOf(plan: Plan, code: HouseCode, lift_kg: number, reading: Reading): string[] {
-	const { recipe } = plan;
-	const heaviest = Math.max(0, ...plan.pans.pans.map((pan) => pan.lifted_kg));
-	const weight = `The heaviest pan is ${reading.mass(heaviest)} filled`;
-	const limit = `the house limit of ${reading.mass(lift_kg)} for one`;
-	const boned = (recipe.losses.boneShare ?? 0) > 0 || "piecesPerPortion" in recipe.portion;
 	return [
-		"The liquid goes in boiling and the pan slops when it moves. Open the lid away from you; the steam scalds.",
-		heaviest > lift_kg
-			? `${weight}, over ${limit}. Two carry, or pour at the oven.`
-			: `${weight}, within ${limit}. Dry cloths, clear way, call out.`,
-		...(recipe.sear
-			? [
-					"Dry the pieces before they meet the fat, and lay them in away from you. Smoke means lower the heat.",
-				]
-			: []),
-		...(boned ? ["Cut bone leaves splinters. Wipe the pieces, and count out what was counted in."] : []),
+		...hazardsOf(plan).map((hazard) => HAZARD_WORDS[hazard]({ plan, code, lift_kg, reading })),
 		`House code “${code.name}”: hold at ${reading.temperature(code.holdHot_C)} or above until it is served.`,
 		`What is left: cool ${coolingWords(code, reading)}; reheat ${reheatWords(code, reading)}. A deep pan cools too slowly: spread it shallow. The local authority and the licensed operator decide.`,
 	];
 }
+
+interface CautionGiven {
+	readonly plan: Plan;
+	readonly code: HouseCode;
+	readonly lift_kg: number;
+	readonly reading: Reading;
+}
+
+const HAZARD_WORDS: Readonly<Record<Hazard, (given: CautionGiven) => string>> = {
+	knife: () =>
+		"A knife slips on cold fat and on bone: a dry board that lies fast, a sharp blade, cut away from the hand, a glove on the other one.",
+	game: ({ code, reading }) =>
+		`Game is cooked through, at least ${reading.temperature(code.reheat.core_C)} in the middle, never pink; count out shot and splinters as you trim.`,
+	hotFat: () =>
+		"Dry the pieces before they meet the fat, and lay them in away from you. Smoke means lower the heat.",
+	flame: () =>
+		"Wine and spirits flame: the pan off the burner first, pour from a jug and never from the bottle, a lid at hand to put it out.",
+	steam: () =>
+		"The liquid goes in boiling and the pan slops when it moves. Open the lid away from you; the steam scalds.",
+	lift: ({ plan, lift_kg, reading }) => {
+		const heaviest = Math.max(0, ...plan.pans.pans.map((pan) => pan.lifted_kg));
+		const weight = `The heaviest pan is ${reading.mass(heaviest)} filled`;
+		const limit = `the house limit of ${reading.mass(lift_kg)} for one`;
+		return heaviest > lift_kg
+			? `${weight}, over ${limit}. Two carry, or pour at the oven.`
+			: `${weight}, within ${limit}. Dry cloths, clear way, call out.`;
+	},
+	acidOnAluminium: () =>
+		"Wine, vinegar and sour fruit pit bare aluminium: steel or enamel, and parchment under foil.",
+	blender: () =>
+		"Hot liquid jumps in a blender: half full at the most, the lid open a finger under a cloth, begin slowly.",
+	bone: () => "Cut bone leaves splinters. Wipe the pieces, and count out what was counted in.",
+	wholeSpices: () => "Whole spices and leaves are counted in, and counted out before a plate leaves.",
+	hotSpread: () =>
+		"Hot food is spread with long gloves, poured away from you, two to a heavy pan; iced water stays in the sink, never on the floor.",
+};
 
 /** "from 57 °C to 21 °C within 2 h and to 5 °C within 6 h" */
 export function coolingWords({ cooling }: HouseCode, reading: Reading): string {
@@ -40,7 +62,8 @@ export function coolingWords({ cooling }: HouseCode, reading: Reading): string {
 	return from + steps.join(" and ") + standing;
 }
 
-function reheatWords({ reheat }: HouseCode, reading: Reading): string {
+/** "to a core of 75 °C without delay" */
+export function reheatWords({ reheat }: HouseCode, reading: Reading): string {
 	const within = reheat.within_min === null ? "without delay" : `within ${durationWords(reheat.within_min)}`;
 	return `to a core of ${reading.temperature(reheat.core_C)} ${within}`;
 }

@@ -36,6 +36,20 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: `${warning.unplaced} pieces have no pan. The stock limits: ${stockWords(warning.kinds)}.`,
 				remedy: "Borrow pans, cook in two goes, or let another kind be used.",
 			};
+		case "inGoes":
+			return {
+				says: `One filling of the pans takes ${warning.atOnce} of ${warning.pieces} pieces, so it is cooked in ${warning.goes} goes; the first waits hot for ${durationWords(warning.held_min)}. The stock limits: ${stockWords(warning.kinds)}.`,
+				remedy:
+					"Borrow pans, let another kind be used, or keep the first go above the house's limit until service.",
+			};
+		case "chillMissed":
+		case "chillClose":
+			return chillWords(warning, reading);
+		case "reheatSlow":
+			return {
+				says: `It may take ${durationWords(Math.round(warning.minutes))} to ${reading.temperature(warning.core_C)} in the middle; the house code wants it within ${durationWords(warning.within_min)}.`,
+				remedy: `Fewer in a pan, boiling stock poured on, or hotter: ${durationWords(Math.round(warning.hottest_min))} at ${reading.temperature(warning.hottest_C)}.`,
+			};
 		case "wishBeyondStock":
 			return {
 				says: `Not as many as settled: ${stockWords(warning.kinds)}.`,
@@ -171,6 +185,14 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: `${warning.pans === 1 ? "1 pan is" : `${warning.pans} pans are`} held hot, covered, until the last plate: ${durationWords(warning.minutes)} from the lift.`,
 				remedy: `Keep rungs free at ${reading.temperature(70)} to ${reading.temperature(80)}, or a warmer; plate pan by pan, so that each is opened once.`,
 			};
+		case "carryMissed":
+		case "carryClose":
+			return carriedWords(warning, reading);
+		case "heldTooSoft":
+			return {
+				says: `It waits hot for ${durationWords(warning.minutes)}; after ${durationWords(Math.round(warning.sensible_min))} it begins to shred.`,
+				remedy: "Put the pans in later, in turns, or hold it cooler above the house code's least.",
+			};
 		case "platesAMinute":
 			return {
 				says: `Plating takes ${durationWords(warning.minutes)} with ${warning.hands === 1 ? "1 person" : `${warning.hands} people`}; the first plates would be cold.`,
@@ -237,12 +259,12 @@ function reducedWords(share: number): string {
 	return Math.abs(share - 0.5) < 0.01 ? "by half" : `by ${percent(Math.round(share * 100) / 100)}`;
 }
 
-/** "10 GN 1/1-100, 6 here and 4 for other dishes" */
+/** "10 GN 1/1-100, 6 here, 4 for Goat shoulder" */
 function stockWords(kinds: readonly StockUse[]): string {
 	const words = kinds.map(({ name, stock, here, elsewhere }) =>
-		elsewhere > 0
-			? `${stock} ${name}, ${here} here and ${elsewhere} for other dishes`
-			: `${stock} ${name}, ${here} here`,
+		[`${stock} ${name}`, `${here} here`, ...elsewhere.map(({ dish, count }) => `${count} for ${dish}`)].join(
+			", ",
+		),
 	);
 	return words.join("; ");
 }
@@ -255,4 +277,58 @@ function heldWords(held: readonly HeldRungs[], reading: Reading): string {
 				` ${oven}: ${dish} has ${counted(rungs, "rung")} at ${reading.temperature(set_C)}.`,
 		)
 		.join("");
+}
+
+/** What of the house code is missed while it cools, by how much, and what would meet it. */
+function chillWords(
+	{ code, to_C, within_min, minutes, depth_mm, deepest_mm, house, remedy }: ChillWarning,
+	reading: Reading,
+): WarningWords {
+	const limit = `${reading.temperature(to_C)} within ${durationWords(within_min)} (“${house}”)`;
+	const deep = reading.length(depth_mm);
+	const takes =
+		minutes === null
+			? `${deep} deep it never gets to ${limit}`
+			: code === "chillClose"
+				? `${deep} deep it may take ${durationWords(Math.round(minutes))} to ${limit}`
+				: `${deep} deep it takes ${durationWords(Math.round(minutes))} to ${limit}: ${durationWords(Math.round(minutes - within_min))} too long`;
+	const ways = remedy
+		? `${coolerWords(remedy)} ${remedy.meets ? "meets it" : "comes nearest"}.`
+		: "Nothing the kitchen has is quicker: less at a time.";
+	const deepest = deepest_mm === null ? "" : ` At most ${reading.length(deepest_mm)} deep meets it as it is.`;
+	return { says: `${takes}.`, remedy: `${ways}${deepest}` };
+}
+
+type ChillWarning = Extract<PlanWarning, { readonly code: "chillMissed" | "chillClose" }>;
+
+/** "Each pan over two, in the Blast chiller", "In the Cold room, standing in iced water" */
+export function coolerWords({
+	cooler,
+	parts,
+	ice,
+}: {
+	readonly cooler: string;
+	readonly parts: number;
+	readonly ice: boolean;
+}): string {
+	const spread = parts === 1 ? "" : `each pan over ${parts === 2 ? "two" : "three"}, `;
+	const words = `${spread}in the ${cooler}${ice ? ", standing in iced water" : ""}`;
+	return words.charAt(0).toUpperCase() + words.slice(1);
+}
+
+type CarryWarning = Extract<PlanWarning, { readonly code: "carryMissed" | "carryClose" }>;
+
+/** Food that is outside its limit on the way. */
+function carriedWords(
+	{ code, minutes, limit_C, limit_min, hot }: CarryWarning,
+	reading: Reading,
+): WarningWords {
+	const may = code === "carryMissed" ? "is" : "may be";
+	const side = hot ? "below" : "above";
+	return {
+		says: `On the way it ${may} ${side} ${reading.temperature(limit_C)} after ${durationWords(Math.round(limit_min))}, and it is carried for ${durationWords(minutes)}.`,
+		remedy: hot
+			? "Fill the boxes fuller and hotter, warm them first, or heat it again where it is served."
+			: "Pack it colder, with cold packs, in fuller boxes, or carry it in less time.",
+	};
 }

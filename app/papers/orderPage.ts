@@ -4,7 +4,6 @@ import { wallClock } from "#core/time";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, money, type Reading } from "../ui/words/reading.ts";
 import { costOf, type Order, orderFor } from "./order.ts";
-import { orderBook } from "./orderBook.ts";
 
 /** The order sheet of a sitting. */
 export async function orderPage(visit: HouseVisit, { id }: { readonly id: string }) {
@@ -71,6 +70,8 @@ function costWords({ known_minor, gaps }: Order["cost"], currency: string): stri
 export async function orderXlsx(visit: HouseVisit, { id }: { readonly id: string }) {
 	const order = await orderFor(visit, id);
 	const { date } = wallClock(order.sitting.serviceAt, visit.house.timeZone);
+	// Large, and wanted seldom: no thread waits for it when it begins.
+	const { orderBook } = await import("./orderBook.ts");
 	const book = orderBook(order, visit.house.currency, visit.house.name);
 	return { date, bytes: new Uint8Array(await book.xlsx.writeBuffer()) };
 }

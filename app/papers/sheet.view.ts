@@ -1,13 +1,12 @@
 import { groupBy, sortBy } from "es-toolkit";
 import type { Kitchen } from "#core/kitchen";
 import { type Plan, startAt } from "#core/plan";
-import { HOUSE_CODES } from "#core/safety";
 import { wallClock } from "#core/time";
 import { PLACES } from "#core/trade";
 import type { Sitting } from "#db";
 import { checksOf } from "../places/braise/checks.ts";
 import { PLACE, tasksOf } from "../places/index.ts";
-import { pansWords, setWords } from "../places/words.ts";
+import { fewPansWords, setWords } from "../places/words.ts";
 import type { PlannedDishRow } from "../ui/server/planned.server.ts";
 import { allergenLines, allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
@@ -54,7 +53,7 @@ export type SheetView = ReturnType<typeof sheetView>;
 
 function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan: Plan) {
 	const { policy } = kitchen;
-	const code = HOUSE_CODES[policy.houseCode];
+	const code = policy.code;
 	const { recipe } = dish;
 	const given = { plan, kitchen, reading };
 	const { tender } = plan;
@@ -74,9 +73,9 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 				label: "Trimmed",
 				figure: `${reading.mass(plan.chain.trimmed_kg)}, ${counted(plan.pieces, "piece")}`,
 			},
-			{ label: "Pans", figure: pansWords(plan) },
+			{ label: "Pans", figure: fewPansWords(plan) },
 			{ label: "Oven", figure: setWords(plan, reading) },
-			{ label: "In", figure: at(startAt(plan, "braise")) },
+			{ label: plan.pans.goes > 1 ? "First go in" : "In", figure: at(startAt(plan, "braise")) },
 			{ label: "Tender", figure: `${at(tender.low)}–${reading.clockAfter(tender.high, tender.low)}` },
 		],
 		days: daysOf(
@@ -89,15 +88,15 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		),
 		pans: plan.pans.pans.map((pan, index) => ({
 			number: index + 1,
-			name: pan.type.name,
+			name: plan.pans.goes > 1 ? `${pan.type.name}, go ${pan.go}` : pan.type.name,
 			pieces: pan.pieces,
 			liquid: reading.volume(pan.liquid_l),
 			dip: reading.length(pan.dip_mm),
 			lifted: reading.mass(pan.lifted_kg),
 		})),
 		cover: paper("Pan up").join(". "),
-		ovens: paper("Oven"),
-		spices: [...paper("Build"), ...paper("Plate")],
+		ovens: [...paper("Oven"), ...paper("Chill"), ...paper("Reheat")],
+		spices: [...paper("Build"), ...paper("Plate"), ...paper("Carry")],
 		sear: paper("Sear")[0] ?? null,
 		sauce: paper("Sauce")[0] ?? null,
 		lines: plan.lines.map((line) => lineView(line, reading)),

@@ -1,7 +1,7 @@
 import { type OrderRow, orderList, startAt } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
 import { readSitting, type Sitting } from "#db";
-import { plannedSitting } from "../ui/server/planned.server.ts";
+import { plannedInDay } from "../ui/server/placedDay.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 
 /** What has to be bought for a sitting, by supplier. */
@@ -27,7 +27,7 @@ export interface Order {
 /** Everything a sitting needs, all dishes together, rounded up to packs, by supplier. */
 export async function orderFor({ store }: HouseVisit, sittingId: string): Promise<Order> {
 	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
-	const { rows, kitchen } = await plannedSitting(store.db, sitting);
+	const { rows, kitchen } = await plannedInDay(store.db, sitting);
 	const dishes = rows.flatMap(({ dish, plan }) =>
 		plan ? [{ name: dish.recipe.name, recipe: dish.recipe, plan }] : [],
 	);

@@ -13,8 +13,8 @@ export interface PanLabel {
 	readonly figures: readonly { readonly label: string; readonly figure: string }[];
 }
 
-/** One label for each pan of a dish, as it is stuck to its rim. */
-export function labelsView(row: PlannedDishRow, sitting: Sitting, reading: Reading) {
+/** One label for each pan of a dish, as it is stuck to its rim. @param tag its letter, where its day was issued */
+export function labelsView(row: PlannedDishRow, sitting: Sitting, reading: Reading, tag = "") {
 	const { dish, plan } = row;
 	const head = {
 		dish: dish.recipe.name,
@@ -27,8 +27,8 @@ export function labelsView(row: PlannedDishRow, sitting: Sitting, reading: Readi
 		allergens: allergenWords(plan),
 		labels: plan.pans.pans.map(
 			(pan, index): PanLabel => ({
-				number: `${index + 1} of ${plan.pans.pans.length}`,
-				pan: pan.type.name,
+				number: `${tag}${index + 1} of ${plan.pans.pans.length}`,
+				pan: plan.pans.goes > 1 ? `${pan.type.name}, go ${pan.go} of ${plan.pans.goes}` : pan.type.name,
 				figures: [
 					{ label: pan.pieces === 1 ? "piece" : "pieces", figure: String(pan.pieces) },
 					{ label: `dip; liquid ${lineWords(dish.recipe.braise.line)}`, figure: reading.length(pan.dip_mm) },

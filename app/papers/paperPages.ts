@@ -3,24 +3,37 @@ import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/time";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, percent, type Reading } from "../ui/words/reading.ts";
-import { type DishOfSitting, dishOnPaper } from "./dishOnPaper.ts";
+import { type DishOfSitting, type DishOnPaper, dishOnPaper } from "./dishOnPaper.ts";
 import { labelsView } from "./labels.view.ts";
 import { sheetView } from "./sheet.view.ts";
 
 /** The production sheet of one dish. */
 export async function sheetPage(visit: HouseVisit, given: DishOfSitting) {
-	return sheetView(await dishOnPaper(visit, given));
+	return sheetOf(await dishOnPaper(visit, given));
+}
+
+export function sheetOf(onPaper: DishOnPaper) {
+	const view = sheetView(onPaper);
+	const { issued } = onPaper;
+	if (!issued) return view;
+	return { ...view, printed: `${view.printed}, dish ${issued.tag} of day No. ${issued.number}` };
 }
 
 /** A label for each pan of one dish. */
 export async function labelsPage(visit: HouseVisit, given: DishOfSitting) {
-	const { row, sitting, reading, to, paper } = await dishOnPaper(visit, given);
-	return { ...labelsView(row, sitting, reading), to, paper };
+	return labelsOf(await dishOnPaper(visit, given));
+}
+
+export function labelsOf({ row, sitting, reading, to, paper, issued }: DishOnPaper) {
+	return { ...labelsView(row, sitting, reading, issued?.tag), to, paper };
 }
 
 /** What the butcher, or whoever cuts, is told of one dish. */
 export async function cuttingPage(visit: HouseVisit, given: DishOfSitting) {
-	const { row, sitting, reading, house, paper, to } = await dishOnPaper(visit, given);
+	return cuttingOf(await dishOnPaper(visit, given));
+}
+
+export function cuttingOf({ row, sitting, reading, house, paper, to }: DishOnPaper) {
 	const { recipe } = row.dish;
 	return {
 		to,

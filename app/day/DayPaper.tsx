@@ -1,0 +1,82 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
+import { Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import type { DaySheet } from "./paperPages.ts";
+import type { MoveView } from "./replan.view.ts";
+import type { SheetRow } from "./sheetRows.ts";
+
+const COLUMNS: readonly Column<SheetRow>[] = [
+	{ words: "From", number: true, width: "11%", cell: ({ clock }) => <b>{clock}</b> },
+	{ words: "Until", number: true, width: "11%", cell: ({ until }) => until },
+	{
+		words: "What",
+		width: "46%",
+		cell: ({ what, dish, amount }) => (
+			<>
+				☐ <b>{what}</b> {dish} <b>{amount}</b>
+			</>
+		),
+	},
+	{
+		words: "With, and what to look for",
+		cell: ({ where, check }) => (
+			<>
+				{where}
+				{where && check ? <br /> : null}
+				<i>{check}</i>
+			</>
+		),
+	},
+];
+const DATED: readonly Column<SheetRow>[] = [{ words: "Day", cell: ({ day }) => <b>{day}</b> }, ...COLUMNS];
+const MOVES: readonly Column<MoveView>[] = [
+	{ words: "What", width: "34%", cell: ({ what }) => <b>{what}</b> },
+	{ words: "Now", cell: ({ is }) => is },
+	{ words: "Was", cell: ({ was }) => was },
+	{ words: "Because", cell: ({ why }) => why },
+];
+
+/** The day sheet: everybody's list by the clock, with the number it was issued under and what moved since. */
+export function DayPaper({ view }: { readonly view: DaySheet }) {
+	const lists = [
+		...view.people.map(({ id, name, rows }) => ({ id, name, rows })),
+		{ id: "nobody", name: "Whoever is nearest", rows: view.nobodys },
+	].filter(({ rows }) => rows.length > 0);
+	return (
+		<Paper>
+			<PaperHead
+				title={`Day sheet, ${view.title}`}
+				lines={[view.services.join(" · "), `${view.house}, printed ${view.printed}`]}
+				figure={
+					view.number === null
+						? { label: "not issued", words: "draft" }
+						: { label: `issued by ${view.issued}`, words: `No. ${view.number}` }
+				}
+			/>
+			<chakra.p marginTop="2mm">{view.dishes.map(({ tag, name }) => `${tag} ${name}`).join(" · ")}</chakra.p>
+			{view.unmet.map(({ id, names, because, frees }) => (
+				<p key={id}>
+					▲ <b>{because}</b>, for {names.join("; ")}. To free it: {frees}.
+				</p>
+			))}
+			{view.differs.length > 0 ? (
+				<section>
+					<h2>Another than in No. {view.number}</h2>
+					<ColumnTable columns={MOVES} rows={view.differs} keyOf={({ id }) => id} onPaper />
+				</section>
+			) : null}
+			{view.earlier.length > 0 ? (
+				<section>
+					<h2>On the days before</h2>
+					<ColumnTable columns={DATED} rows={view.earlier} keyOf={({ id }) => id} onPaper />
+				</section>
+			) : null}
+			{lists.map(({ id, name, rows }) => (
+				<section key={id}>
+					<h2>{name}</h2>
+					<ColumnTable columns={COLUMNS} rows={rows} keyOf={(row) => row.id} onPaper />
+				</section>
+			))}
+		</Paper>
+	);
+}

@@ -1,0 +1,84 @@
+import { dishOnPaper } from "../papers/dishOnPaper.ts";
+import { orderPage } from "../papers/orderPage.ts";
+import { cuttingOf, labelsOf, sheetOf } from "../papers/paperPages.ts";
+import { type PlacedDay, placedDay } from "../ui/server/placedDay.server.ts";
+import type { HouseVisit } from "../ui/server/visit.ts";
+import { dayView, tagsOf } from "./day.view.ts";
+import { issuedTags } from "./issued.ts";
+import { movesOf } from "./replan.view.ts";
+
+/** The day on paper: everybody's list, under its number. @returns null where nothing is served on it */
+export async function dayPaperPage(visit: HouseVisit, { date }: { readonly date: string }) {
+	const placed = await placedDay(visit.store.db, date, date);
+	return placed.day.tasks.length === 0 ? null : daySheet(visit, date, placed);
+}
+
+export type DaySheet = ReturnType<typeof daySheet>;
+
+function daySheet({ reading, house, preferences }: HouseVisit, date: string, placed: PlacedDay) {
+	const { day, given, issue, told } = placed;
+	const view = dayView({
+		day,
+		kitchen: given.kitchen,
+		sittings: given.sittings,
+		reading,
+		date,
+		// Nothing is carried on paper.
+		liftables: [],
+		tags: tagsOf(day.tasks, issuedTags(placed)),
+	});
+	const names = {
+		day,
+		sittings: given.sittings,
+		timeZone: reading.timeZone,
+		temperature: reading.temperature,
+	};
+	const changes = told.map(({ change }) => change);
+	return {
+		date,
+		title: view.title,
+		paper: preferences.paper,
+		house: house.name,
+		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}`,
+		services: view.services.map(({ name, clock }) => `${name} ${clock}`),
+		dishes: view.dishes,
+		number: issue?.number ?? null,
+		issued: issue ? `${issue.who}, ${reading.clock(issue.at)}` : "",
+		differs: issue ? movesOf(issue.doc.day, day, changes, names) : [],
+		unmet: view.unmet,
+		people: view.people,
+		nobodys: view.nobodys,
+		earlier: view.earlier,
+	};
+}
+
+/**
+ * All papers of a day, or of one sitting of it, in the order in which they are handed out.
+ *
+ * @returns null where nothing is served
+ */
+export async function dayPapersPage(
+	visit: HouseVisit,
+	{ date, sitting }: { readonly date: string; readonly sitting: string | null },
+) {
+	const placed = await placedDay(visit.store.db, date, date);
+	const served = placed.planned.filter(({ sitting: { id } }) => sitting === null || id === sitting);
+	if (served.length === 0) return null;
+	const papers = served.map(async ({ sitting: { id, name }, rows }) => ({
+		id,
+		name,
+		order: await orderPage(visit, { id }),
+		dishes: await Promise.all(
+			rows.map(async ({ dish }) => {
+				const onPaper = await dishOnPaper(visit, { sittingId: id, dishId: dish.id });
+				return {
+					id: dish.id,
+					sheet: sheetOf(onPaper),
+					cutting: cuttingOf(onPaper),
+					labels: labelsOf(onPaper),
+				};
+			}),
+		),
+	}));
+	return { day: daySheet(visit, date, placed), sittings: await Promise.all(papers) };
+}

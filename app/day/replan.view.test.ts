@@ -1,0 +1,112 @@
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { DayChange } from "#core/day";
+import { issueDay, readDayChanges, readSitting } from "#db";
+import { labelsPage, sheetPage } from "../papers/paperPages.ts";
+import { placedDay } from "../ui/server/placedDay.server.ts";
+import { visitFor } from "../ui/server/visit.ts";
+import { issuedDay, issuedTags } from "./issued.ts";
+import { keepTrial } from "./keepTrial.server.ts";
+import { replanView } from "./replan.view.ts";
+import { NOW, type SupperDay, supperView } from "./supperDay.testing.ts";
+
+const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
+let supper: SupperDay;
+
+beforeAll(async () => {
+	supper = await supperView();
+});
+afterAll(() => supper.store.close());
+
+const place = (changes: readonly DayChange[] = []) =>
+	placedDay(supper.store.db, supper.date, supper.date, { trial: { changes, now: NOW } });
+const shown = async (changes: readonly DayChange[] = []) =>
+	replanView({
+		placed: await place(changes),
+		reading: supper.reading,
+		date: supper.date,
+		trial: { changes, unclear: [] },
+		told: null,
+	});
+const sittingId = () => supper.placed.given.sittings[0]?.id ?? "";
+const keep = async (...changes: DayChange[]) =>
+	keepTrial(
+		await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" }),
+		supper.date,
+		changes.map((change) => JSON.stringify(change)),
+	);
+
+describe("a change on trial", () => {
+	it("shows both days side by side, and why what moves does", async () => {
+		const { trial } = await shown([{ kind: "covers", sitting: sittingId(), covers: 170 }]);
+		expect(trial?.words).toEqual(["Festival supper for 170 covers"]);
+		expect(trial?.figures.map(({ label }) => label)).toContain("waits when tender");
+		expect(trial?.moves.length).toBeGreaterThan(0);
+		for (const { what, was, is, why } of trial?.moves ?? []) {
+			for (const words of [what, was, is, why]) expect(words).not.toMatch(/undefined|NaN|\[object/);
+			expect(was).not.toBe(is);
+		}
+	});
+
+	it("of a dish cooked the day before moves its tasks there", async () => {
+		const [dish] = supper.placed.given.sittings[0]?.plans ?? [];
+		const change: DayChange = { kind: "ahead", for: dish?.order.id ?? "", ahead: true };
+		const { day } = await place([change]);
+		const braise = day.tasks.find((task) => task.for === change.for && task.place === "braise");
+		const before = supper.placed.day.tasks.find((task) => task.id === braise?.id);
+		expect(braise?.end).toBeLessThan((before?.start ?? 0) - 6 * 3_600_000);
+	});
+
+	it("changes nothing until it is kept", async () => {
+		await shown([{ kind: "covers", sitting: sittingId(), covers: 170 }]);
+		expect((await readSitting(supper.store.db, sittingId())).covers).toBe(140);
+		expect((await shown()).trial).toBeNull();
+	});
+});
+
+describe("a number", () => {
+	it("keeps letters and pans, and later changes show against it", async () => {
+		const placed = await place();
+		const doc = issuedDay(placed);
+		expect(doc.sittings[0]?.dishes.map(({ tag }) => tag).sort()).toEqual(["A", "B", "C"]);
+		expect(doc.sittings[0]?.dishes[0]?.pans.length).toBeGreaterThan(0);
+		await issueDay(supper.store, "Ada", supper.date, doc);
+		const stands = await shown();
+		expect(stands.issue).toMatchObject({ number: 1, differs: [] });
+
+		await keep({ kind: "covers", sitting: sittingId(), covers: 170 });
+		expect((await readSitting(supper.store.db, sittingId())).covers).toBe(170);
+		const risen = await shown();
+		expect(risen.issue?.differs.length).toBeGreaterThan(0);
+		expect([...issuedTags(await place())].sort()).toEqual(
+			doc.sittings.flatMap(({ dishes }) => dishes.map(({ id, tag }) => [id, tag])).sort(),
+		);
+	});
+
+	it("stands on the sheets and labels of its dishes, with their letter", async () => {
+		const visit = await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" });
+		const dishId = supper.placed.given.sittings[0]?.plans[0]?.order.id ?? "";
+		const given = { sittingId: sittingId(), dishId };
+		expect((await sheetPage(visit, given)).printed).toMatch(/dish [ABC] of day No\. 1$/);
+		const { labels } = await labelsPage(visit, given);
+		expect(labels[0]?.number).toMatch(/^[ABC]1 of \d+$/);
+	});
+
+	it("what is kept is told of the day, with who and when", async () => {
+		const gone = supper.placed.day.equipment.find(({ name }) => name === "Ina")?.id ?? "";
+		await keep({ kind: "away", equipment: gone, from: NOW, to: NOW + 13 * 86_400_000 });
+		expect(await readDayChanges(supper.store.db, supper.date)).toHaveLength(1);
+		const { told } = await shown();
+		expect(told[0]).toMatchObject({
+			words: expect.stringContaining("Ina is away"),
+			by: expect.stringContaining("Ada"),
+		});
+		const { day } = await place();
+		expect(day.tasks.flatMap(({ uses }) => uses).filter(({ equipment }) => equipment === gone)).toEqual([]);
+	});
+
+	it("nothing to keep, or what is no change, is refused with words", async () => {
+		await expect(keep()).rejects.toThrow(/change: is missing/);
+		const visit = await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" });
+		await expect(keepTrial(visit, supper.date, ["nonsense"])).rejects.toThrow(/can not be read/);
+	});
+});

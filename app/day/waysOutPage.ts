@@ -1,0 +1,97 @@
+import {
+	changesIn,
+	changeWords,
+	type DayNames,
+	type Remedy,
+	remediesFor,
+	type WayOut,
+	waysOut,
+} from "#core/day";
+import { isMadeAhead } from "#core/plan";
+import { durationWords } from "#core/time";
+import type { Told } from "#server";
+import { placedDay, remedied } from "../ui/server/placedDay.server.ts";
+import type { HouseVisit } from "../ui/server/visit.ts";
+import { counted } from "../ui/words/reading.ts";
+import { trialAddress } from "./tell.ts";
+import { NOTHING_MISSING, type WaysOutView } from "./waysOut.ts";
+
+/** What would free a day of what it goes without: the smallest sets of changes, each tried. */
+export async function waysOutPage(
+	{ store, reading }: HouseVisit,
+	{ date }: { readonly date: string },
+	told: Told,
+): Promise<WaysOutView> {
+	const placed = await placedDay(store.db, date, date);
+	const { day, given, planned } = placed;
+	if (day.unmet.length === 0) return NOTHING_MISSING;
+	const ahead = new Map(
+		planned.flatMap(({ rows }) =>
+			rows.flatMap(({ dish, plan }): [string, boolean][] =>
+				plan ? [[dish.id, isMadeAhead(plan.recipe)]] : [],
+			),
+		),
+	);
+	const place = (remedies: readonly Remedy[]) => remedied(store.db, placed, date, remedies, reading.now);
+	const found = await waysOut(day, remediesFor(day, given, ahead), place, told);
+	const names: DayNames = {
+		day,
+		sittings: given.sittings,
+		timeZone: reading.timeZone,
+		temperature: reading.temperature,
+	};
+	return {
+		says: saysOf(found.ways, found.proven, found.tried),
+		ways: found.ways.map((way) => ({
+			id: JSON.stringify(way.remedies),
+			words: way.remedies.map((remedy) => remedyWords(remedy, names)).join(", and "),
+			frees: freesWords(way, day.waiting_rung_min),
+			to: way.remedies.some(({ kind }) => kind === "room")
+				? null
+				: trialAddress(date, changesIn(way.remedies)),
+		})),
+	};
+}
+
+function saysOf(ways: readonly WayOut[], proven: boolean, tried: number): string {
+	const looked = `${counted(tried, "day")} tried.`;
+	const [first] = ways;
+	if (!first) return `Nothing that was tried helps: fewer covers, or another day. ${looked}`;
+	const { length } = first.remedies;
+	if (first.left > 0) return `No change that was tried frees all of it; these help most. ${looked}`;
+	if (length === 1) return `One change is enough; each of these frees all of it. ${looked}`;
+	const together = `${length === 2 ? "two" : length} together`;
+	return proven
+		? `No single change frees all of it; ${together} do. ${looked}`
+		: `No single change that was tried frees all of it; ${together} do. ${looked}`;
+}
+
+function freesWords({ left, late_min, waiting_rung_min }: WayOut, waited: number): string {
+	const leaves = left === 0 ? "frees all of it" : `leaves ${counted(left, "thing")} short`;
+	const late = late_min > 0 ? `, ${durationWords(late_min)} late` : "";
+	const waits = Math.round(waiting_rung_min);
+	const was = Math.round(waited);
+	const waiting =
+		waits === was ? "" : `; ${counted(waits, "rung-minute")} of waiting, was ${was.toLocaleString("en-GB")}`;
+	return `${leaves}${late}${waiting}`;
+}
+
+function remedyWords(remedy: Remedy, names: DayNames): string {
+	if (remedy.kind !== "room") return changeWords(remedy, names);
+	const thing = names.day.equipment.find(({ id }) => id === remedy.equipment);
+	const name = thing?.name ?? remedy.equipment;
+	switch (thing?.kind) {
+		case "oven":
+			return `${counted(remedy.more, "rung")} more in the ${name}`;
+		case "fridge":
+			return `${remedy.more} l more room in the ${name}`;
+		case "chiller":
+			return `room for ${counted(remedy.more, "pan")} more in the ${name}`;
+		case "box":
+			return `${counted(remedy.more, "box", "boxes")} more of ${name}`;
+		case "warmer":
+			return `room for ${counted(remedy.more, "plate")} more in the ${name}`;
+		default:
+			return `${remedy.more} more ${name.toLowerCase()}`;
+	}
+}

@@ -1,0 +1,74 @@
+import { data } from "react-router";
+import { CodeEntry, codeOf, HOUSE_CODES, presetOf, typedCode } from "#core/safety";
+import { readOwnCodes } from "#db";
+import { Field } from "../ui/forms/Field.tsx";
+import { formOf } from "../ui/server/formOf.ts";
+import { visitOf } from "../ui/server/visit.ts";
+import type { Route } from "./+types/code.route";
+import { EquipmentForm, shownIn } from "./EquipmentForm.tsx";
+import { saveEquipment } from "./equipment.server.ts";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: `${loaderData?.title ?? "House code"} · Kitchen` },
+];
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+	const { store } = await visitOf(context);
+	if (params.codeId === "new") {
+		const preset = presetOf(new URL(request.url).searchParams.get("copy") ?? "") ?? HOUSE_CODES.blast90;
+		const typed = typedCode({ ...preset, name: `${preset.name}, our own` });
+		return { title: "A code of our own", isNew: true, version: 0, typed };
+	}
+	const row = (await readOwnCodes(store.db)).find(({ id }) => id === params.codeId);
+	if (!row) throw data({ missing: "house code" }, { status: 404 });
+	return { title: row.name, isNew: false, version: row.version, typed: typedCode(row) };
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
+	const form = await formOf(request);
+	return saveEquipment(visit, "houseCode", params.codeId, form, CodeEntry, codeOf);
+}
+
+/** What is typed of a code: a temperature and its minutes side by side. */
+const FIELDS: readonly (readonly [keyof CodeEntry, string, "decimal" | "numeric" | "text"])[] = [
+	["name", "Name", "text"],
+	["source", "Where the figures come from", "text"],
+	["dated", "Of when", "text"],
+	["standing_min", "May stand before it is cooled, min", "numeric"],
+	["from_C", "Cooling counts from, °C, or from the start", "decimal"],
+	["holdHot_C", "Hold hot at, °C or more", "decimal"],
+	["keepCold_C", "Keep cold at, °C or less (empty: the coldest step)", "decimal"],
+	["first_C", "Cool to, °C", "decimal"],
+	["first_min", "within, min", "numeric"],
+	["second_C", "And then to, °C, or nothing", "decimal"],
+	["second_min", "within, min from the start", "numeric"],
+	["reheat_C", "Reheat to a core of, °C", "decimal"],
+	["reheat_min", "within, min, or without delay", "numeric"],
+];
+
+export default function Code({ loaderData, actionData }: Route.ComponentProps) {
+	const { typed, wrong, frame } = shownIn(loaderData, actionData);
+	return (
+		<EquipmentForm
+			{...frame}
+			beside={
+				<p>
+					A code is what the kitchen works to, and is named wherever a limit is used. The local authority and
+					the licensed operator decide.
+				</p>
+			}
+		>
+			{FIELDS.map(([field, label, inputMode]) => (
+				<Field
+					key={field}
+					label={label}
+					name={field}
+					inputMode={inputMode}
+					defaultValue={typed[field]}
+					wrong={wrong[field]}
+				/>
+			))}
+		</EquipmentForm>
+	);
+}

@@ -1,0 +1,72 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
+import { GuestNotes, Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { Note } from "../ui/parts/parts.tsx";
+import type { orderPage } from "./orderPage.ts";
+
+type OrderView = Awaited<ReturnType<typeof orderPage>>;
+type Row = OrderView["groups"][number]["rows"][number];
+
+const COLUMNS: readonly Column<Row>[] = [
+	{
+		words: "What",
+		width: "30%",
+		cell: ({ name }) => (
+			<>
+				☐ <b>{name}</b>
+			</>
+		),
+	},
+	{ words: "Needed", number: true, cell: ({ needed }) => needed },
+	{ words: "Order", number: true, cell: ({ order }) => <b>{order}</b> },
+	{ words: "Costs", number: true, cell: ({ cost }) => cost },
+	{ words: "For", width: "30%", cell: ({ dishes }) => dishes },
+];
+
+const FROM_STORE = COLUMNS.filter(({ words }) => words !== "Order");
+
+/** What is to be ordered for a sitting. */
+export function OrderPaper({ view }: { readonly view: OrderView }) {
+	return (
+		<Paper>
+			<PaperHead
+				title={`Order sheet, ${view.name}`}
+				lines={[view.about, `${view.house}, printed ${view.printed}`]}
+				{...(view.orderBy ? { figure: { label: "order by", words: view.orderBy } } : {})}
+			/>
+			<GuestNotes note={view.note} />
+			{view.without.length > 0 ? (
+				<Note>▲ Without a plan, so nothing of it is ordered here: {view.without.join(", ")}.</Note>
+			) : null}
+			{view.groups.length === 0 && view.store.length === 0 ? (
+				<p>Nothing to order: there is no dish on the sitting.</p>
+			) : null}
+			{view.groups.map(({ name, rows, total }) => (
+				<section key={name}>
+					<h2>
+						{name}, {total}
+					</h2>
+					<ColumnTable columns={COLUMNS} rows={rows} keyOf={(row) => row.name} onPaper />
+				</section>
+			))}
+			{view.here.length > 0 ? (
+				<section>
+					<h2>Here already, weighed on hand: nothing to order</h2>
+					<ColumnTable columns={FROM_STORE} rows={view.here} keyOf={(row) => row.name} onPaper />
+				</section>
+			) : null}
+			{view.store.length > 0 ? (
+				<section>
+					<h2>From the store: less than a quarter of a pack of each, nothing to order</h2>
+					<ColumnTable columns={FROM_STORE} rows={view.store} keyOf={(row) => row.name} onPaper />
+				</section>
+			) : null}
+			{view.groups.length > 0 ? (
+				<chakra.p marginTop="4mm" fontSize="1.2em">
+					<b>All together {view.total}</b>
+					{view.aCover ? `, ${view.aCover}` : ""}
+				</chakra.p>
+			) : null}
+		</Paper>
+	);
+}

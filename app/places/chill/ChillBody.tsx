@@ -1,0 +1,102 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { useParams } from "react-router";
+import { ChillCurve } from "../../ui/drawings/ChillCurve.tsx";
+import { Act, ActLink, Muted } from "../../ui/parts/parts.tsx";
+import { DrawnColumns } from "../DrawnColumns.tsx";
+import type { BodyProps } from "../PlaceBody.ts";
+import { setTrial } from "../setTrial.ts";
+import type { ChillView, WayView } from "./chill.view.ts";
+
+const Ways = chakra("ul", { base: { display: "grid" } });
+const Row = chakra("li", {
+	base: {
+		display: "flex",
+		flexWrap: "wrap",
+		gap: "4px 16px",
+		alignItems: "center",
+		borderTop: "1px solid",
+		borderColor: "hair",
+		paddingBlock: "6px",
+	},
+});
+/** Widths of the curve at a desk and on a phone, px. */
+const WIDE = 640;
+const NARROW = 340;
+
+/** The chill place: the curve under the code's stepped ceiling, and every way that meets it. */
+export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps<ChillView>) {
+	const { drawing, limits, deepest, growth, way, isSettled, others } = view;
+	return (
+		<DrawnColumns
+			answer={
+				<>
+					{head}
+					{facts}
+					<chakra.ul display="grid" gap="4px" aria-label="Limits of the house code">
+						{limits.map(({ words, verdict }) => (
+							<li key={words}>
+								{verdict === "met" ? "" : "▲ "}
+								{words}
+							</li>
+						))}
+					</chakra.ul>
+					<p>{deepest}</p>
+					<p>{growth}</p>
+					{warnings}
+					<MakeLot />
+				</>
+			}
+			drawing={
+				<>
+					<chakra.div display={{ base: "none", sm: "block" }}>
+						<ChillCurve drawing={drawing} width={WIDE} />
+					</chakra.div>
+					<chakra.div display={{ base: "block", sm: "none" }} aria-hidden>
+						<ChillCurve drawing={drawing} width={NARROW} />
+					</chakra.div>
+					<Ways aria-label="Ways of cooling">
+						<Row>
+							<chakra.span flex="1 1 240px">
+								<b>{way.words}</b> <Muted>{way.facts}</Muted>
+							</chakra.span>
+							<b>in the plan</b>
+							{isSettled ? (
+								<Act kind="quiet" type="button" onClick={() => setTrial({ chill: "" })}>
+									Leave it to the plan
+								</Act>
+							) : null}
+						</Row>
+						{others.map((other) => (
+							<Other key={other.id} way={other} />
+						))}
+					</Ways>
+					{arithmetic}
+				</>
+			}
+		/>
+	);
+}
+
+/** When it is lifted it becomes a lot, and its pans are watched. */
+function MakeLot() {
+	const { sittingId, dishId } = useParams();
+	if (!sittingId || !dishId) return null;
+	return (
+		<p>
+			<ActLink to={`/records/lots/new?sitting=${sittingId}&dish=${dishId}`}>Lifted: make it a lot</ActLink>
+		</p>
+	);
+}
+
+function Other({ way: { words, facts, typed } }: { readonly way: WayView }) {
+	return (
+		<Row>
+			<chakra.span flex="1 1 240px">
+				<b>{words}</b> <Muted>{facts}</Muted>
+			</chakra.span>
+			<Act type="button" aria-label={`Take this way: ${words}`} onClick={() => setTrial({ chill: typed })}>
+				Take this way
+			</Act>
+		</Row>
+	);
+}

@@ -1,0 +1,148 @@
+import { chilling } from "#core/chill";
+import { type ChillLimit, type ChillWay, isAllMet, taskAt } from "#core/plan";
+import { growthAlong } from "#core/safety";
+import { durationWords } from "#core/time";
+import type { ChillDrawing } from "../../ui/drawings/ChillCurve.tsx";
+import { chillTyped } from "../../ui/forms/settled.ts";
+import { counted } from "../../ui/words/reading.ts";
+import { coolerWords } from "../../ui/words/warningWords.ts";
+import type { TableGiven } from "../Place.ts";
+
+/** One way of cooling, as it is shown beside the others. */
+export interface WayView {
+	readonly id: string;
+	readonly words: string;
+	readonly facts: string;
+	/** What the control is given to take it. */
+	readonly typed: string;
+}
+
+/** How the dish is cooled, against the house code, and what would cool it better. */
+export interface ChillView {
+	readonly drawing: ChillDrawing;
+	readonly way: WayView;
+	readonly isSettled: boolean;
+	readonly limits: readonly { readonly words: string; readonly verdict: ChillLimit["verdict"] }[];
+	readonly deepest: string;
+	/** What may grow while it cools, as a caution. */
+	readonly growth: string;
+	readonly others: readonly WayView[];
+}
+
+const MINUTE_MS = 60_000;
+/** The curve is drawn so far past its last limit, and no longer than this, minutes. */
+const PAST = 1.25;
+const LONGEST_MIN = 16 * 60;
+const STEPS = 80;
+
+export function chillView(given: TableGiven): ChillView | undefined {
+	const { plan, reading } = given;
+	if (!plan.chill) return undefined;
+	const { way, others, deepest_mm } = plan.chill;
+	return {
+		drawing: drawingOf(way, given),
+		way: wayView(way, given),
+		isSettled: (plan.order.chill ?? null) !== null,
+		limits: way.limits.map((limit) => ({ words: limitWords(limit, given), verdict: limit.verdict })),
+		deepest:
+			deepest_mm === null
+				? "No depth meets it in there."
+				: `Food up to ${reading.length(deepest_mm)} deep meets it in there.`,
+		growth: growthWords(way),
+		others: others.map((other) => wayView(other, given)),
+	};
+}
+
+/** Nothing grows below it, °C. */
+const NO_GROWTH_C = 12;
+
+/** "up to 1.2": along the slowest course that it may take, and the likely one. */
+function growthWords({ given }: ChillWay): string {
+	const along = (which: "low" | "likely") =>
+		growthAlong(
+			[...chilling(given, NO_GROWTH_C, which)].map(({ minute, warmest_C }) => [minute, warmest_C] as const),
+		);
+	const tenths = (powers: number) => powers.toFixed(1);
+	return `While it cools the usual spore-former may grow by ${tenths(along("likely").likely)} powers of ten in the middle, up to ${tenths(along("low").high)}. A caution, never a permission.`;
+}
+
+function wayView(way: ChillWay, { reading }: TableGiven): WayView {
+	const { cooler, parts, ice, depth_mm, pans, minutes } = way;
+	const takes = minutes ? `, ${durationWords(Math.round(minutes.likely))} in all` : "";
+	return {
+		id: `${cooler.id} ${parts} ${ice}`,
+		words: coolerWords({ cooler: cooler.name, parts, ice }),
+		facts: `${reading.length(depth_mm)} deep, ${counted(pans, "pan")}${takes}${isAllMet(way) ? ": meets every limit" : ""}`,
+		typed: chillTyped({ coolerId: cooler.id, parts, ice }),
+	};
+}
+
+/** "21 °C within 2 h: 1 h 40, from 1 h 10 to 2 h 05: met if it goes as is likely" */
+function limitWords({ to_C, within_min, took, verdict }: ChillLimit, { reading }: TableGiven): string {
+	const limit = `${reading.temperature(to_C)} within ${durationWords(within_min)}`;
+	const said = (minutes: number | null) => (minutes === null ? "never" : durationWords(Math.round(minutes)));
+	if (verdict === "never") return `${limit}: it never gets there`;
+	const range = `${said(took.likely)}, from ${said(took.low)} to ${said(took.high)}`;
+	return `${limit}: ${range}. ${VERDICT_WORDS[verdict]}`;
+}
+
+const VERDICT_WORDS: Readonly<Record<Exclude<ChillLimit["verdict"], "never">, string>> = {
+	met: "Met",
+	close: "Met if it goes as is likely",
+	missed: "Missed",
+};
+
+function drawingOf(way: ChillWay, { plan, reading }: TableGiven): ChillDrawing {
+	const { given, limits } = way;
+	const began = beganAt(way);
+	const lastBy = began + (limits.at(-1)?.within_min ?? 0);
+	const needed = way.minutes?.high ?? LONGEST_MIN;
+	const end_min = Math.min(LONGEST_MIN, Math.max(lastBy, needed) * PAST);
+	const into = taskAt(plan, "chill", "chill")?.start ?? 0;
+	const clock = (minute: number) => reading.time(into + minute * MINUTE_MS);
+	const curves = (["low", "likely", "high"] as const).map((which) => sampled(given, end_min, which));
+	const [warm, likely, cold] = curves as [number[], number[], number[]];
+	const minuteOf = (index: number) => (index * end_min) / STEPS;
+	const least_C = Math.floor(Math.min(0, given.medium_C));
+	const step = [15, 30, 60, 120, 240].find((minutes) => end_min / minutes <= 7) ?? 240;
+	return {
+		likely: likely.map((C, index) => [minuteOf(index), C]),
+		range: warm.map((high_C, index) => ({ minute: minuteOf(index), low_C: cold[index] ?? high_C, high_C })),
+		ceilings: limits.map(({ to_C, within_min }) => ({
+			C: to_C,
+			by_min: began + within_min,
+			words: `${reading.temperature(to_C)} by ${clock(began + within_min)}`,
+		})),
+		end_min,
+		top_C: 90,
+		least_C,
+		ticks: [0, 20, 40, 60, 80].map((C) => ({ C, words: reading.temperature(C).replace(/ .*/, "") })),
+		hours: Array.from({ length: Math.floor(end_min / step) + 1 }, (_, index) => ({
+			minute: index * step,
+			words: clock(index * step),
+		})),
+		words:
+			`Warmest point of the pan from ${clock(0)}: ${limits.map((limit) => limitWords(limit, { plan, reading } as TableGiven)).join("; ")}. ${isAllMet(way) ? "Every limit is met." : ""}`.trim(),
+	};
+}
+
+/** When the code's clock begins, minutes after it is in. */
+function beganAt({ given, limits }: ChillWay): number {
+	const from_C = limits[0]?.from_C ?? null;
+	if (from_C === null || from_C >= given.start_C) return 0;
+	for (const { minute, warmest_C } of chilling(given, from_C)) if (warmest_C <= from_C) return minute;
+	return 0;
+}
+
+/** The warmest point at so many even steps. */
+function sampled(given: ChillWay["given"], end_min: number, which: "low" | "likely" | "high"): number[] {
+	const found: number[] = [];
+	let last = given.start_C;
+	for (const { minute, warmest_C } of chilling(given, Number.NEGATIVE_INFINITY, which)) {
+		while (found.length <= STEPS && (found.length * end_min) / STEPS <= minute) found.push(warmest_C);
+		last = warmest_C;
+		if (minute >= end_min) break;
+	}
+	while (found.length <= STEPS) found.push(last);
+	return found;
+}

@@ -1,0 +1,183 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { nanoid } from "nanoid";
+import { Link, redirect } from "react-router";
+import { visitContext } from "#server";
+import { typedIn } from "../ui/forms/form.ts";
+import { PageHead } from "../ui/parts/PageHead.tsx";
+import { ActLink, Heading, Key, Muted, Page, Sheet } from "../ui/parts/parts.tsx";
+import { formOf } from "../ui/server/formOf.ts";
+import { doneOrSaid, refused } from "../ui/server/said.server.ts";
+import { visitOf } from "../ui/server/visit.ts";
+import type { Route } from "./+types/lot.route";
+import { BeginWatch, LotStages, Strike } from "./LotForms.tsx";
+import { writeOnLot } from "./lotActions.ts";
+import { lotPage } from "./lotPage.ts";
+import { numberIn } from "./numberIn.ts";
+import { useLive } from "./useLive.ts";
+import { WatchSheet } from "./WatchSheet.tsx";
+import { WatchStrip } from "./WatchStrip.tsx";
+
+export const meta: Route.MetaFunction = ({ loaderData }) => [
+	{ title: loaderData ? `Lot ${loaderData.view.lot} · ${loaderData.view.dish}` : "Lot" },
+];
+
+export async function loader({ context, params, request }: Route.LoaderArgs) {
+	const visit = await visitOf(context);
+	const watch = new URL(request.url).searchParams.get("watch");
+	const view = await lotPage(visit, numberIn(params.lot), watch);
+	return { view, clientId: nanoid(), degrees: visit.reading.degrees };
+}
+
+export async function action({ context, params, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
+	const { live } = context.get(visitContext);
+	const form = await formOf(request);
+	const typed = typedIn(form);
+	const lot = numberIn(params.lot);
+	return doneOrSaid(typed, visit.reading, async () => {
+		const wrong = await writeOnLot({ visit, live, lot, typed }, form);
+		if (wrong) return refused(wrong.typed, wrong.wrong);
+		return redirect(`/records/lots/${lot}${typed.back ? `?watch=${encodeURIComponent(typed.back)}` : ""}`);
+	});
+}
+
+/** One lot: its pans, how they stand to the house code, and what is done about it. */
+export default function Lot({ loaderData, actionData }: Route.ComponentProps) {
+	const { view, clientId, degrees } = loaderData;
+	const state = useLive(view.watches.map(({ watch }) => watch));
+	const sent = { clientId, typed: actionData?.typed ?? {}, wrong: actionData?.wrong ?? {} };
+	return (
+		<Page>
+			<PageHead title={view.dish} says={`Lot ${view.lot} · ${view.about}`}>
+				<chakra.div display="flex" flexWrap="wrap" gap="8px">
+					<ActLink to="labels" aria-keyshortcuts="l">
+						Labels <Key aria-hidden>l</Key>
+					</ActLink>
+					<ActLink to="/records" aria-keyshortcuts="z">
+						All lots <Key aria-hidden>z</Key>
+					</ActLink>
+				</chakra.div>
+			</PageHead>
+			<chakra.p marginTop="8px" fontSize="20px">
+				{view.useBy === null ? (
+					"Used up."
+				) : (
+					<>
+						{view.isPast ? "▲ " : ""}Use by <b>{view.useBy}</b>
+						{view.isPast ? ": that day is past" : ""}
+					</>
+				)}{" "}
+				<Muted>{state === "live" ? "Readings come in by themselves." : ""}</Muted>
+			</chakra.p>
+			<WatchStrip watches={view.watches} open={view.open?.watch ?? null} />
+			{view.open ? (
+				<WatchSheet view={view.open} sent={sent} degrees={degrees} />
+			) : (
+				<Sheet marginTop="10px">Nothing of it is watched yet.</Sheet>
+			)}
+			<chakra.div
+				display="grid"
+				gap="10px"
+				marginTop="10px"
+				alignItems="start"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0,1fr) minmax(0,1fr)" }}
+			>
+				<Sheet>
+					<Heading>Where it is</Heading>
+					<Pans view={view} />
+					<LotStages view={view} sent={sent} />
+					<BeginWatch view={view} sent={sent} />
+				</Sheet>
+				<Sheet>
+					<Heading>Where it comes from, and goes</Heading>
+					<Trace view={view} />
+					<Heading marginTop="18px">What was written</Heading>
+					<chakra.ol display="grid" gap="2px" marginTop="6px">
+						{view.written.map((line) => (
+							<chakra.li key={line.number} borderTop="1px solid" borderColor="hair" paddingBlock="6px">
+								<chakra.span display="flex" flexWrap="wrap" gap="2px 12px" justifyContent="space-between">
+									<span>{line.words}</span>
+									<Muted>
+										{line.when}, {line.who}
+									</Muted>
+								</chakra.span>
+								{line.canStrike ? <Strike number={line.number} sent={sent} /> : null}
+							</chakra.li>
+						))}
+					</chakra.ol>
+				</Sheet>
+			</chakra.div>
+		</Page>
+	);
+}
+
+type View = Route.ComponentProps["loaderData"]["view"];
+
+function Pans({ view }: { readonly view: View }) {
+	return (
+		<chakra.ul marginTop="6px">
+			{view.pans.map((pan) => (
+				<chakra.li
+					key={pan.tag}
+					display="flex"
+					flexWrap="wrap"
+					gap="2px 14px"
+					justifyContent="space-between"
+					borderTop="1px solid"
+					borderColor="hair"
+					paddingBlock="6px"
+					color={pan.isUsedUp ? "muted" : "ink"}
+				>
+					<span>
+						<b>{pan.tag}</b> {pan.vessel}, {pan.holds}
+						{pan.thaws ? <Muted display="block">{pan.thaws}</Muted> : null}
+					</span>
+					<span>
+						{pan.state}
+						{pan.place && !pan.isUsedUp ? `, ${pan.place}` : ""}
+						{pan.useBy ? `, use by ${pan.useBy}` : ""}
+					</span>
+				</chakra.li>
+			))}
+		</chakra.ul>
+	);
+}
+
+/** One step up to the deliveries, one step down to the plates. */
+function Trace({ view }: { readonly view: View }) {
+	return (
+		<chakra.div display="grid" gap="6px" marginTop="6px">
+			<p>
+				<b>From: </b>
+				{view.from.length === 0 ? "no delivery was written down" : null}
+				{view.from.map(({ delivery, words }, index) => (
+					<span key={delivery}>
+						{index > 0 ? "; " : ""}
+						<Link to={`/records/deliveries/${delivery}`}>{words}</Link>
+					</span>
+				))}
+			</p>
+			<p>
+				<b>For: </b>
+				{view.sitting ? <Link to={view.sitting.to}>{view.sitting.name}</Link> : "no sitting"}
+				{view.dishAt ? (
+					<>
+						, <Link to={view.dishAt}>its long table</Link>
+					</>
+				) : null}
+			</p>
+			<p>
+				<b>Contains: </b>
+				{view.contents}
+			</p>
+			<p>
+				<b>Allergens: </b>
+				{view.allergens}
+			</p>
+			<p>
+				<b>Heat again: </b>
+				{view.reheat}
+			</p>
+		</chakra.div>
+	);
+}

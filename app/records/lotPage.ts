@@ -1,0 +1,200 @@
+import { data } from "react-router";
+import { thawMinutes } from "#core/chill";
+import { USUAL_AIR_C } from "#core/kitchen";
+import {
+	type DocOf,
+	isUsedUp,
+	type LotNow,
+	lotNow,
+	ofKind,
+	type PanNow,
+	type RecordEntry,
+	type RecordKind,
+	watchesNow,
+} from "#core/records";
+import { wallClock } from "#core/time";
+import {
+	type Database,
+	readDeliveries,
+	readLots,
+	readPoints,
+	readStandingPlaces,
+	type StandingPlaceRow,
+} from "#db";
+import type { HouseVisit } from "../ui/server/visit.ts";
+import { counted, type Reading } from "../ui/words/reading.ts";
+import { ACTION_WORDS, COURSE_WORDS, type WatchView, watchView } from "./watch.view.ts";
+
+/** Of the probes' readings one in each half minute is drawn and reckoned with. */
+export const DRAWN_EVERY_MS = 30_000;
+
+/** Everything about one lot: its pans, how each is watched, what was written, where it came from and went. */
+export async function lotPage(visit: HouseVisit, number: number, selected: string | null) {
+	const { store, reading, house } = visit;
+	const entries = await readLots(store.db, [number]);
+	const dayOf = (at: number) => wallClock(at, house.timeZone).date;
+	const now = lotNow(entries, dayOf);
+	if (!now) throw data({ missing: "lot" }, { status: 404 });
+	const numbers = ofKind(entries, "watch").map(({ doc }) => doc.watch);
+	const [read, deliveries, places] = await Promise.all([
+		readPoints(store.db, numbers, DRAWN_EVERY_MS),
+		readDeliveries(store.db, now.doc.from),
+		readStandingPlaces(store.db),
+	]);
+	const watches = watchesNow(entries, read, reading.now);
+	const blast_C = coldestWind(places);
+	const tagOf = tagsOf(entries);
+	const [cold] = places.filter(({ kind }) => kind === "fridge");
+	const fridge: Fridge = { name: cold?.name ?? "fridge", air_C: cold?.air_C ?? USUAL_AIR_C.fridge };
+	const views = watches.map((one) => watchView(one, { reading, blast_C })).sort(openFirst);
+	const open = views.find(({ watch }) => String(watch) === selected) ?? mostPressing(views);
+	return {
+		lot: number,
+		dish: now.doc.dish,
+		about: aboutWords(now, reading),
+		useBy: now.useBy === null ? null : dayWords(now.useBy, reading),
+		isPast: now.useBy !== null && now.useBy < dayOf(reading.now),
+		contents: now.doc.contents,
+		allergens: now.doc.allergens,
+		reheat: now.doc.reheat,
+		sitting: now.doc.sittingId ? { to: `/sittings/${now.doc.sittingId}`, name: now.doc.sitting } : null,
+		dishAt: now.doc.dishId ? `/sittings/${now.doc.sittingId}/dishes/${now.doc.dishId}` : null,
+		pans: now.pans.map((pan) => panView(pan, reading, fridge)),
+		places: places.filter(({ kind }) => kind !== "warmer").map(({ name }) => name),
+		watches: views.map(({ watch, tag, doing, figure, verdict, isPressing, isOpen, newest, doubt }) => ({
+			...{ watch, tag, doing, figure, verdict, isPressing, isOpen, newest },
+			isDoubted: doubt !== null,
+		})),
+		open: open ?? null,
+		written: entries.map((entry) => writtenLine(entry, reading, tagOf)).reverse(),
+		from: deliveries.map(({ doc }) => ({
+			delivery: doc.delivery,
+			words: `${doc.name}, ${doc.supplier || "supplier not named"}${doc.supplierLot ? `, their lot ${doc.supplierLot}` : ""}`,
+		})),
+		isUsedUp: now.pans.every(isUsedUp),
+	};
+}
+
+export type LotView = Awaited<ReturnType<typeof lotPage>>;
+
+/** Air of the coldest chiller with wind; null where the kitchen has none. */
+export async function blastAir(db: Database): Promise<number | null> {
+	return coldestWind(await readStandingPlaces(db));
+}
+
+function coldestWind(places: readonly StandingPlaceRow[]): number | null {
+	const chillers = places.filter(({ kind }) => kind === "chiller");
+	return chillers.length === 0
+		? null
+		: Math.min(...chillers.map(({ air_C }) => air_C ?? USUAL_AIR_C.chiller));
+}
+
+function mostPressing<W extends { readonly isPressing: boolean; readonly isOpen: boolean }>(
+	views: readonly W[],
+) {
+	return views.find(({ isPressing }) => isPressing) ?? views.find(({ isOpen }) => isOpen) ?? views[0];
+}
+
+/** What goes on before what has ended, by the pans' tags; the newest of a pan first. */
+function openFirst(a: WatchView, b: WatchView): number {
+	return (
+		Number(b.isOpen) - Number(a.isOpen) ||
+		a.tag.localeCompare(b.tag, undefined, { numeric: true }) ||
+		b.watch - a.watch
+	);
+}
+
+function aboutWords({ doc, at, who }: LotNow, reading: Reading): string {
+	return `${counted(doc.portions, "portion")} in ${counted(doc.pans.length, "pan")}, made ${reading.clock(at)} by ${who}`;
+}
+
+/** A day of the calendar as the house says it: "Tue 8 Dec". */
+export function dayWords(date: string, reading: Reading): string {
+	return reading.day(Date.parse(`${date}T12:00:00Z`));
+}
+
+const STATE_WORDS: Readonly<Record<PanNow["state"], string>> = {
+	chilled: "chilled",
+	frozen: "frozen",
+	thawing: "thawing",
+	opened: "opened",
+	served: "served",
+	discarded: "thrown away",
+};
+
+/** How long it thaws, and where. */
+function thawWords(depth_mm: number, { name, air_C }: Fridge): string {
+	const minutes = thawMinutes(depth_mm, air_C);
+	if (!minutes) return `Never thaws in the ${name}`;
+	const hours = (of: number) => Math.max(1, Math.round(of / 60));
+	return `Thaws in the ${name} in ${hours(minutes.low)} to ${hours(minutes.high)} h: take it out by then`;
+}
+
+/** Where frozen food is thawed. */
+interface Fridge {
+	readonly name: string;
+	readonly air_C: number;
+}
+
+function panView(pan: PanNow, reading: Reading, fridge: Fridge) {
+	return {
+		tag: pan.tag,
+		vessel: pan.vessel,
+		holds: `${reading.mass(pan.kg)}, ${reading.length(pan.depth_mm)} deep`,
+		place: pan.place,
+		state: STATE_WORDS[pan.state],
+		useBy: pan.useBy === null ? "" : dayWords(pan.useBy, reading),
+		isUsedUp: isUsedUp(pan),
+		thaws: pan.state === "frozen" ? thawWords(pan.depth_mm, fridge) : "",
+	};
+}
+
+function writtenLine({ number, at, who, doc }: RecordEntry, reading: Reading, tagOf: TagOf) {
+	return {
+		number,
+		when: reading.clock(at),
+		who,
+		words: entryWords(doc, reading, tagOf),
+		canStrike: doc.kind === "stage",
+	};
+}
+
+/** An entry of the record in one line. */
+export function entryWords(doc: RecordEntry["doc"], reading: Reading, tagOf: TagOf): string {
+	const words = WORDS[doc.kind] as (doc: RecordEntry["doc"], reading: Reading, tagOf: TagOf) => string;
+	return words(doc, reading, tagOf);
+}
+
+/** The pan's tag by its watch. */
+type TagOf = (watch: number) => string;
+
+export function tagsOf(entries: readonly RecordEntry[]): TagOf {
+	const tags = new Map(ofKind(entries, "watch").map(({ doc }) => [doc.watch, doc.tag]));
+	return (watch) => tags.get(watch) ?? "";
+}
+
+const WORDS: { readonly [K in RecordKind]: (doc: DocOf<K>, reading: Reading, tagOf: TagOf) => string } = {
+	delivery: ({ name, kg, C, accepted }, reading) =>
+		`Delivered: ${name}, ${reading.mass(kg)}${C === null ? "" : ` at ${reading.probed(C)}`}${accepted ? "" : ", sent back"}`,
+	lot: ({ portions, pans }) => `Made: ${counted(portions, "portion")} in ${counted(pans.length, "pan")}`,
+	watch: ({ course, tag, probe }) =>
+		`${COURSE_WORDS[course].name} of pan ${tag} is watched${probe === null ? " by hand" : ` by probe ${probe}`}`,
+	probe: ({ watch, probe }, _, tagOf) =>
+		probe === null
+			? `Pan ${tagOf(watch)} is measured by hand`
+			: `Probe ${probe} is put into pan ${tagOf(watch)}`,
+	ended: ({ watch }, _, tagOf) => `Pan ${tagOf(watch)} is out`,
+	action: ({ action, note }) => `${capital(ACTION_WORDS[action].done)}${note ? `: ${note}` : ""}`,
+	correction: ({ of, number, C, reason }, reading) =>
+		of === "probe"
+			? `What the probe read of watch ${number} does not count: ${reason}`
+			: `${of === "reading" ? "Reading" : "Entry"} ${number} ${C === null ? "does not count" : `should be ${reading.probed(C)}`}: ${reason}`,
+	spread: ({ tag, parts, depth_mm }, reading) =>
+		`Pan ${tag} spread over ${parts}, ${reading.length(depth_mm)} deep`,
+	stage: ({ stage, tags, place, note }) =>
+		`${tags.length === 0 ? "All pans" : `Pan ${tags.join(", ")}`} ${stage === "discarded" ? "thrown away" : stage}${place ? `, to ${place}` : ""}${note ? `: ${note}` : ""}`,
+};
+
+function capital(words: string): string {
+	return words.charAt(0).toUpperCase() + words.slice(1);
+}

@@ -1,0 +1,39 @@
+import { refuse } from "#core/check";
+import { fromWallClock, readDay, readTime, wallClock } from "#core/time";
+import type { Typed } from "../ui/forms/form.ts";
+
+/** A clock of the desk may be ahead by so much, ms. */
+const AHEAD_MS = 120_000;
+
+/**
+ * When something was, as it was typed into `date` and `time`: now where nothing was.
+ *
+ * @param least nothing was before it
+ * @throws {Refusal} where it is no time, later than now, or too early
+ */
+export function momentTyped(typed: Typed, timeZone: string, now: number, least = 0): number {
+	const today = wallClock(now, timeZone).date;
+	const time = (typed.time ?? "").trim();
+	const date = (typed.date ?? "").trim();
+	if (time === "" && date === "") return now;
+	const day = date === "" ? today : pastDay(date, today);
+	if (typeof day !== "string") throw refuse("date", `“${date}” is no day; one such as 28 Nov is allowed`);
+	const at = fromWallClock(day, readTime(time) ?? "", timeZone);
+	if (at === undefined) throw refuse("time", `“${time}” is no time; one such as 19:30 is allowed`);
+	if (at > now + AHEAD_MS) throw refuse("time", "is later than now; what has happened is written down");
+	if (at < least)
+		throw refuse("time", `is before it began (${clock(least, timeZone)}); a later time is allowed`);
+	return at;
+}
+
+/** The day that was typed; without its year the last one there was. */
+function pastDay(text: string, today: string): ReturnType<typeof readDay> {
+	const day = readDay(text, today);
+	if (typeof day !== "string" || day <= today || /\d{4}/.test(text)) return day;
+	return `${Number(day.slice(0, 4)) - 1}${day.slice(4)}`;
+}
+
+function clock(at: number, timeZone: string): string {
+	const { date, time } = wallClock(at, timeZone);
+	return `${date} ${time}`;
+}

@@ -1,0 +1,288 @@
+import fc from "fast-check";
+import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
+import { beforeEach, describe, expect, it } from "vitest";
+import { type ChillGiven, chilling } from "#core/chill";
+import { HOUSE_CODES } from "#core/safety";
+import { type NewReading, ReadingKeeper, readHouse, readLots, type Store, writeRecord } from "#db";
+import { LOT } from "../../core/records/records.testing.ts";
+import { freshStore } from "../../db/freshStore.testing.ts";
+import { Live } from "../../server/live.ts";
+import { NO_PREFERENCES } from "../../server/preferences.ts";
+import type { HouseVisit } from "../ui/server/visit.ts";
+import { readingIn } from "../ui/words/reading.ts";
+import { LABEL_SHEET_KEYS, LABEL_SHEETS, placesOn } from "./labelSheets.ts";
+import { inForce, writeOnLot } from "./lotActions.ts";
+import { lotLabelsPdf } from "./lotLabels.ts";
+import { lotPage } from "./lotPage.ts";
+import { missingPage } from "./missing.ts";
+import { momentTyped } from "./moment.ts";
+import { recordsPage } from "./recordsPage.ts";
+import { recordSheet, recordSheetCsv } from "./sheetPage.ts";
+import { recordSheetPdf } from "./sheetPdf.ts";
+
+const MINUTE_MS = 60_000;
+const NOW = Date.now();
+/** Lifted two hours ago, into a fridge, too deep. */
+const AT = NOW - 120 * MINUTE_MS;
+const DEEP: ChillGiven = { depth_mm: 75, start_C: 85, medium: "walkIn", medium_C: 3, consistency: "stew" };
+
+let store: Store;
+let live: Live;
+let visit: HouseVisit;
+const today = () => new Date(NOW).toISOString().slice(0, 10);
+
+beforeEach(async () => {
+	store = await freshStore();
+	live = new Live(store);
+	const house = await readHouse(store.db);
+	visit = {
+		...{ store, house, who: "Ebba", nonce: "", preferences: NO_PREFERENCES },
+		reading: readingIn("metric", house.timeZone, NOW),
+	};
+	await writeRecord(store, "Ebba", "lot", ({ lot, watch }) => [
+		{ at: AT, doc: { ...LOT, lot, made: new Date(AT).toISOString().slice(0, 10) } },
+		...["A1", "A2"].map((tag, index) => ({
+			at: AT,
+			doc: {
+				...{
+					kind: "watch" as const,
+					watch: watch + index,
+					lot,
+					tag,
+					course: "cool" as const,
+					probe: `P0${index + 1}`,
+				},
+				...{ code: inForce(HOUSE_CODES.twoStage57), cooling: DEEP, clockFrom: AT, continues: null },
+			},
+		})),
+	]);
+	await new ReadingKeeper(store).keep([1, 2].flatMap((watch) => readOf(watch, 119)));
+});
+
+function readOf(watch: number, minutes: number): NewReading[] {
+	const read: NewReading[] = [];
+	for (const { minute, warmest_C } of chilling(DEEP, 4)) {
+		while (read.length <= minute && read.length <= minutes)
+			read.push({ watch, at: AT + read.length * MINUTE_MS, C: warmest_C, who: null });
+		if (read.length > minutes) break;
+	}
+	return read;
+}
+
+const send = (fields: Record<string, string>) => {
+	const form = new FormData();
+	for (const [name, value] of Object.entries(fields)) form.set(name, value);
+	return writeOnLot({ visit, live, lot: 1, typed: fields }, form);
+};
+
+const page = (watch: string | null = null) => lotPage(visit, 1, watch);
+
+describe("the page of a lot", () => {
+	it("tells of deep pans in a fridge that they are too late, and what meets the code", async () => {
+		const { open, watches } = await page();
+		expect(watches.map(({ tag, isPressing }) => [tag, isPressing])).toEqual([
+			["A1", true],
+			["A2", true],
+		]);
+		expect(open?.limits[0]?.words).toMatch(/too late as it goes/);
+		expect(open?.remedies[0]?.meets).toBe(true);
+		expect((await recordsPage(visit)).watched.map(({ isPressing }) => isPressing)).toEqual([true, true]);
+	});
+
+	it("spread over three, a pan is watched on under the same clock, and its food is in three pans", async () => {
+		const before = await page("1");
+		const by = before.open?.drawing.ceilings[0]?.words;
+		expect(
+			await send({ intent: "help", watch: "1", remedy: "spread:3", clientId: "spread-0001" }),
+		).toBeNull();
+		const now = await page("3");
+		expect(now.pans.map(({ tag }) => tag)).toEqual(["A1a", "A1b", "A1c", "A2"]);
+		expect(now.open).toMatchObject({ tag: "A1a", isOpen: true, probe: "P01" });
+		expect(now.watches.find(({ watch }) => watch === 1)?.isOpen).toBe(false);
+		expect(by).toMatch(/^21 °C by /);
+		// Sent again, it is not done again.
+		await send({ intent: "help", watch: "1", remedy: "spread:3", clientId: "spread-0001" });
+		expect((await page()).pans).toHaveLength(4);
+	});
+
+	it("takes a reading by hand, and a correction of it; both stay in the record", async () => {
+		expect(await send({ intent: "read", watch: "1", C: "64,5" })).toBeNull();
+		const { open } = await page("1");
+		const hand = open?.readings.find(({ words }) => words.startsWith("64.5 °C"));
+		expect(hand?.words).toContain("Ebba");
+		await send({
+			...{ intent: "correct", watch: "1", of: "reading", number: String(hand?.number), C: "46.5" },
+			...{ reason: "figures turned round", clientId: "correct-001" },
+		});
+		const after = await page("1");
+		expect(after.open?.readings.some(({ words }) => words.startsWith("46.5 °C"))).toBe(true);
+		expect(after.written[0]?.words).toContain("should be 46.5 °C");
+	});
+
+	it("refuses by the name of the field what can not be", async () => {
+		await expect(send({ intent: "read", watch: "9", C: "60" })).rejects.toThrow(/watch/);
+		await expect(send({ intent: "read", watch: "1", C: "4000" })).rejects.toThrow(/C/);
+		await expect(send({ intent: "stage", stage: "moved", place: "", note: "" })).rejects.toThrow(/place/);
+		await expect(send({ intent: "probe", watch: "1", probe: "P 1" })).rejects.toThrow(/probe/);
+		await expect(send({ intent: "correct", of: "entry", number: "1", reason: "was not so" })).rejects.toThrow(
+			/number/,
+		);
+		expect(await send({ intent: "read", watch: "1", C: "" })).toMatchObject({
+			wrong: { C: expect.any(String) },
+		});
+		await expect(send({ intent: "dance" })).rejects.toThrow(/intent/);
+	});
+
+	it("thrown away, a pan is used up and no longer watched", async () => {
+		await send({ intent: "act", watch: "1", action: "discarded", note: "too slow", clientId: "gone-0001" });
+		const now = await page();
+		expect(now.pans.map(({ tag, state }) => [tag, state])).toEqual([
+			["A1", "thrown away"],
+			["A2", "chilled"],
+		]);
+		expect(now.watches.filter(({ isOpen }) => isOpen).map(({ tag }) => tag)).toEqual(["A2"]);
+		await send({ intent: "stage", stage: "served", place: "", note: "", clientId: "served-001" });
+		expect((await page()).isUsedUp).toBe(true);
+		expect((await recordsPage(visit)).lots).toEqual([]);
+	});
+
+	it("frozen, a pan says how long it thaws, and where", async () => {
+		await send({
+			intent: "stage",
+			stage: "frozen",
+			tag: "A2",
+			place: "Freezer",
+			note: "",
+			clientId: "frozen-001",
+		});
+		const { pans } = await page();
+		expect(pans.map(({ thaws }) => thaws)).toEqual([
+			"",
+			expect.stringMatching(/^Thaws in the fridge in \d+ to \d+ h/),
+		]);
+	});
+
+	it("heated again the pans are watched against the core temperature", async () => {
+		await send({ intent: "watch", tag: "", course: "reheat", clientId: "reheat-001" });
+		const { watches } = await page();
+		expect(watches.filter(({ doing }) => doing === "Reheating").map(({ tag }) => tag)).toEqual(["A1", "A2"]);
+		await send({ intent: "end", watch: "3", clientId: "end-00001" });
+		expect((await page()).watches.find(({ watch }) => watch === 3)?.isOpen).toBe(false);
+		await expect(send({ intent: "end", watch: "3", clientId: "end-00002" })).rejects.toThrow(/watch/);
+	});
+});
+
+describe("the sheets of a period", () => {
+	const week = (kind: "cooling" | "actions" | "delivery") => ({ kind, from: today(), to: today() });
+
+	it("tell every pan with its code, its limits and what was done", async () => {
+		await send({ intent: "act", watch: "1", action: "asked", note: "=SUM(A1)", clientId: "asked-0001" });
+		const sheet = await recordSheet(visit, {
+			...week("cooling"),
+			from: new Date(AT).toISOString().slice(0, 10),
+		});
+		expect(sheet.rows.map((row) => row[3])).toEqual(["A1", "A2"]);
+		expect(sheet.codes[0]).toContain("model food code");
+		expect(sheet.rows[0]?.join()).toContain("asked whoever decides");
+		const csv = await recordSheetCsv(visit, week("actions"));
+		expect(csv).toContain("'=SUM(A1)");
+		expect(csv.split("\r\n")).toHaveLength(2);
+	});
+
+	it("are written as a document that can be read again", async () => {
+		const bytes = await recordSheetPdf(visit, {
+			...week("cooling"),
+			from: new Date(AT).toISOString().slice(0, 10),
+		});
+		const text = await textOf(bytes);
+		expect(text).toContain("Cooling");
+		expect(text).toContain("A2");
+		expect(await textOf(await recordSheetPdf(visit, week("delivery")))).toContain("Nothing was written down");
+	});
+
+	it("say what is missing: no reading, and nothing done about what was missed", async () => {
+		await send({ intent: "watch", tag: "A1", course: "holdHot", clientId: "hold-00001" });
+		const { missing, days } = await missingPage(
+			{ ...visit, reading: readingIn("metric", visit.house.timeZone, NOW + 10 * MINUTE_MS) },
+			{
+				...week("cooling"),
+				from: new Date(AT).toISOString().slice(0, 10),
+			},
+		);
+		expect(missing.map(({ words }) => words)).toEqual([expect.stringContaining("hot holding: no reading")]);
+		expect(days.reduce((sum, { count }) => sum + count, 0)).toBe(1);
+	});
+
+	it("of no period are refused in a sentence", async () => {
+		await expect(
+			recordSheet(visit, { kind: "cooling", from: "2026-02-01", to: "2026-01-01" }),
+		).rejects.toMatchObject({
+			data: { said: expect.stringContaining("later") },
+		});
+	});
+});
+
+describe("labels", () => {
+	it("stand inside their sheet, none on another", () => {
+		fc.assert(
+			fc.property(
+				fc.constantFrom(...LABEL_SHEET_KEYS),
+				fc.integer({ min: 1, max: 60 }),
+				fc.nat(40),
+				(key, count, skip) => {
+					const sheet = LABEL_SHEETS[key];
+					const places = placesOn(sheet, count, skip);
+					expect(places).toHaveLength(count);
+					expect(new Set(places.map(({ page: on, x, y }) => `${on} ${x} ${y}`)).size).toBe(count);
+					for (const { x, y } of places) {
+						expect(x + sheet.label[0]).toBeLessThanOrEqual(sheet.page[0] + 0.01);
+						expect(y + sheet.label[1]).toBeLessThanOrEqual(sheet.page[1] + 0.01);
+					}
+				},
+			),
+		);
+	});
+
+	it("name all allergens whole, on the smallest label too", async () => {
+		const allergens =
+			"contains gluten (wheat, rye, barley, oats), crustaceans, eggs, fish, peanuts, soya, milk, nuts, celery, mustard, sesame, sulphites, lupin, molluscs";
+		await writeRecord(store, "Żaneta", "many", ({ lot }) => [{ at: AT, doc: { ...LOT, lot, allergens } }]);
+		expect(await readLots(store.db, [2])).toHaveLength(1);
+		for (const sheet of LABEL_SHEET_KEYS) {
+			const text = await textOf(
+				await lotLabelsPdf(visit, { lot: 2, origin: "http://house", sheet, skip: 0 }),
+			);
+			expect(text).toContain("Allergens: contains gluten");
+			expect(text).toContain("molluscs.");
+			expect(text.replaceAll(" ", "")).toContain("Żaneta");
+		}
+	});
+});
+
+async function textOf(bytes: Uint8Array): Promise<string> {
+	const pdf = await getDocument({ data: bytes.slice() }).promise;
+	const pages = await Promise.all(
+		Array.from({ length: pdf.numPages }, async (_, index) => (await pdf.getPage(index + 1)).getTextContent()),
+	);
+	return pages
+		.flatMap(({ items }) => items.map((item) => ("str" in item ? item.str : "")))
+		.join(" ")
+		.replace(/\s+/g, " ");
+}
+
+describe("when something was", () => {
+	const now = Date.UTC(2026, 11, 5, 18);
+
+	it("is now where nothing is typed, and the house's clock where something is", () => {
+		expect(momentTyped({}, "UTC", now)).toBe(now);
+		expect(momentTyped({ time: "1730" }, "UTC", now)).toBe(now - 30 * MINUTE_MS);
+		expect(momentTyped({ date: "4 Dec", time: "20:00" }, "UTC", now)).toBe(Date.UTC(2026, 11, 4, 20));
+	});
+
+	it("is neither later than now nor before it began", () => {
+		expect(() => momentTyped({ time: "19:00" }, "UTC", now)).toThrow(/time/);
+		expect(() => momentTyped({ time: "10:00" }, "UTC", now, now - MINUTE_MS)).toThrow(/time/);
+		expect(() => momentTyped({ time: "noon" }, "UTC", now)).toThrow(/time/);
+		expect(() => momentTyped({ date: "someday", time: "10:00" }, "UTC", now)).toThrow(/date/);
+	});
+});

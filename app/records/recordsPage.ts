@@ -1,0 +1,78 @@
+import { lotNow, ofKind, watchesNow } from "#core/records";
+import { wallClock } from "#core/time";
+import { readEntriesByLot, readKind, readLotsLeft, readOpenWatches, readPoints } from "#db";
+import type { HouseVisit } from "../ui/server/visit.ts";
+import { counted } from "../ui/words/reading.ts";
+import { blastAir, DRAWN_EVERY_MS, dayWords } from "./lotPage.ts";
+import { watchView } from "./watch.view.ts";
+
+const DAY_MS = 86_400_000;
+/** What was made longer ago is looked for by its number. */
+const LOOKED_BACK_MS = 200 * DAY_MS;
+const RECENT_MS = 14 * DAY_MS;
+const MOST_DELIVERIES = 12;
+
+/** What is watched now, what is cold and until when, what was delivered. */
+export async function recordsPage({ store, reading, house }: HouseVisit) {
+	const { db } = store;
+	const dayOf = (at: number) => wallClock(at, house.timeZone).date;
+	const [open, left, delivered, blast_C] = await Promise.all([
+		readOpenWatches(db),
+		readLotsLeft(db, reading.now - LOOKED_BACK_MS),
+		readKind(db, "delivery", reading.now - RECENT_MS, reading.now + DAY_MS),
+		blastAir(db),
+	]);
+	const entries = await readEntriesByLot(db, [...left, ...open.map(({ doc }) => doc.lot)]);
+	const read = await readPoints(
+		db,
+		open.map(({ doc }) => doc.watch),
+		DRAWN_EVERY_MS,
+	);
+	const watched = [...new Set(open.map(({ doc }) => doc.lot))].flatMap((lot) => {
+		const own = entries.get(lot) ?? [];
+		const watches = watchesNow(own, read, reading.now).filter(({ endedAt }) => endedAt === null);
+		const dish = ofKind(own, "lot")[0]?.doc.dish ?? "";
+		return watches.map((one) => {
+			const { watch, tag, doing, figure, verdict, isPressing, newest, doubt } = watchView(one, {
+				reading,
+				blast_C,
+			});
+			return { lot, dish, watch, tag, doing, figure, verdict, isPressing, newest, isDoubted: doubt !== null };
+		});
+	});
+	const today = dayOf(reading.now);
+	const lots = left.flatMap((lot) => {
+		const now = lotNow(entries.get(lot) ?? [], dayOf);
+		const pans = now?.pans.filter(({ useBy }) => useBy !== null) ?? [];
+		if (!now || pans.length === 0) return [];
+		return [
+			{
+				lot,
+				dish: now.doc.dish,
+				useByDay: now.useBy ?? "",
+				useBy: dayWords(now.useBy ?? today, reading),
+				isPast: (now.useBy ?? today) < today,
+				isToday: now.useBy === today,
+				holds: `${counted(pans.length, "pan")}, ${reading.mass(pans.reduce((sum, { kg }) => sum + kg, 0))}`,
+				where: [
+					...new Set(pans.map(({ place, state }) => (state === "chilled" ? place : `${place}, ${state}`))),
+				].join("; "),
+				made: reading.day(now.at),
+			},
+		];
+	});
+	return {
+		watched: watched.sort((a, b) => Number(b.isPressing) - Number(a.isPressing) || a.watch - b.watch),
+		lots: lots.sort((a, b) => a.useByDay.localeCompare(b.useByDay) || a.lot - b.lot),
+		deliveries: delivered
+			.reverse()
+			.slice(0, MOST_DELIVERIES)
+			.map(({ at, who, doc }) => ({
+				delivery: doc.delivery,
+				words: `${doc.name}, ${reading.mass(doc.kg)}`,
+				when: `${reading.clock(at)}, ${who}`,
+				degrees: doc.C === null ? "not measured" : reading.probed(doc.C),
+				accepted: doc.accepted,
+			})),
+	};
+}

@@ -1,0 +1,119 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { scaleLinear } from "d3-scale";
+import type { ReactNode } from "react";
+
+const Svg = chakra("svg", {
+	base: {
+		width: "100%",
+		height: "auto",
+		overflow: "visible",
+		fontFamily: "text",
+		fontSize: "16px",
+		"& text": {
+			fill: "muted",
+			paintOrder: "stroke",
+			stroke: "sheet",
+			strokeWidth: "4px",
+			strokeLinejoin: "round",
+		},
+		"& .grid": { stroke: "hair" },
+		"& .range": { fill: "place" },
+		"& .likely": { stroke: "ink", strokeWidth: 4, fill: "none" },
+		"& .ceiling": { stroke: "edge", strokeWidth: 3, fill: "none" },
+		"& .read": { stroke: "ink", strokeWidth: 4, fill: "none" },
+		"& .hand": { fill: "sheet", stroke: "ink", strokeWidth: 4 },
+		"& .hand-words": { fill: "ink" },
+		"& .ahead": { stroke: "ink", strokeWidth: 3, fill: "none", strokeDasharray: "7 6" },
+		"& .limit": { fill: "ink", fontWeight: 650 },
+	},
+});
+
+/** One limit of the code: how warm it has to be by which minute. */
+export interface Ceiling {
+	readonly C: number;
+	readonly by_min: number;
+	/** "21 °C by 16:20" */
+	readonly words: string;
+}
+
+/** Temperature over time, with what is asked of it. */
+export interface CourseFrame {
+	readonly ceilings: readonly Ceiling[];
+	readonly end_min: number;
+	readonly top_C: number;
+	readonly least_C: number;
+	readonly ticks: readonly { readonly C: number; readonly words: string }[];
+	readonly hours: readonly { readonly minute: number; readonly words: string }[];
+	/** All of it in words. */
+	readonly words: string;
+}
+
+const LEFT = 52;
+const RIGHT = 14;
+const TOP = 14;
+const PLOT = 220;
+const HEIGHT = TOP + PLOT + 32;
+
+export type Scale = ReturnType<typeof scaleLinear<number>>;
+
+/** The axes of a course and the stepped limits of its code; what is drawn in it is given the scales. */
+export function CourseSvg({
+	frame,
+	width,
+	under,
+	children,
+}: {
+	readonly frame: CourseFrame;
+	readonly width: number;
+	/** What lies behind the lines. */
+	readonly under?: (x: Scale, y: Scale) => ReactNode;
+	readonly children: (x: Scale, y: Scale) => ReactNode;
+}) {
+	const { ceilings, end_min, top_C, least_C, ticks, hours, words } = frame;
+	const x = scaleLinear()
+		.domain([0, end_min])
+		.range([LEFT, width - RIGHT]);
+	const y = scaleLinear()
+		.domain([least_C, top_C])
+		.range([TOP + PLOT, TOP]);
+	return (
+		<Svg viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={words}>
+			{under?.(x, y)}
+			{ticks.map(({ C, words: said }) => (
+				<g key={C}>
+					<line className="grid" x1={LEFT} x2={width - RIGHT} y1={y(C)} y2={y(C)} />
+					<text x={LEFT - 8} y={y(C) + 5} textAnchor="end">
+						{said}
+					</text>
+				</g>
+			))}
+			{hours.map(({ minute, words: said }) => (
+				<text key={minute} x={x(minute)} y={HEIGHT - 8} textAnchor="middle">
+					{said}
+				</text>
+			))}
+			<path className="ceiling" d={stepsOf(frame, x, y)} />
+			{children(x, y)}
+			{ceilings.map(({ by_min, words: said }, index) => (
+				// Under the step before it, where the course has long gone down.
+				<text
+					key={said}
+					className="limit"
+					x={x(Math.min(by_min, end_min)) - 8}
+					y={y(ceilings[index - 1]?.C ?? top_C) + 20}
+					textAnchor="end"
+				>
+					{said}
+				</text>
+			))}
+		</Svg>
+	);
+}
+
+/** Down to each limit at its minute, and on to the next one. */
+function stepsOf({ ceilings, end_min, top_C }: CourseFrame, x: Scale, y: Scale): string {
+	if (ceilings.length === 0) return "";
+	let path = `M ${x(0)} ${y(top_C)}`;
+	for (const { C, by_min } of ceilings) path += ` H ${x(Math.min(by_min, end_min))} V ${y(C)}`;
+	return `${path} H ${x(end_min)}`;
+}

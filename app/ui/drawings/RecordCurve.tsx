@@ -1,0 +1,55 @@
+import { line } from "d3-shape";
+import { memo } from "react";
+import { type CourseFrame, CourseSvg } from "./CourseSvg.tsx";
+
+type At = readonly [minute: number, C: number];
+
+export interface RecordDrawing extends CourseFrame {
+	/** What the probe has read; a new line where it said nothing for a while. */
+	readonly read: readonly (readonly At[])[];
+	/** What was measured by hand, with its figure. */
+	readonly hands: readonly { readonly minute: number; readonly C: number; readonly words: string }[];
+	/** The way ahead, as it likely goes; where it comes to a limit, from when to when. */
+	readonly ahead: readonly At[];
+	readonly ranges: readonly { readonly C: number; readonly low_min: number; readonly high_min: number }[];
+}
+
+/** What was read of a pan under the limits of its code, and how it goes on. */
+export const RecordCurve = memo(function RecordCurve({
+	drawing,
+	width = 640,
+}: {
+	readonly drawing: RecordDrawing;
+	readonly width?: number;
+}) {
+	const { read, hands, ahead, ranges } = drawing;
+	return (
+		<CourseSvg frame={drawing} width={width}>
+			{(x, y) => {
+				const path = line<At>(
+					([minute]) => x(minute),
+					([, C]) => y(C),
+				);
+				return (
+					<>
+						<path className="ahead" d={path(ahead) ?? ""} />
+						{ranges.map(({ C, low_min, high_min }) => (
+							<path key={C} className="likely" d={`M ${x(low_min)} ${y(C)} H ${x(high_min)}`} />
+						))}
+						{read.map((stretch) => (
+							<path key={stretch[0]?.[0]} className="read" d={path(stretch) ?? ""} />
+						))}
+						{hands.map(({ minute, C, words }) => (
+							<g key={`${minute} ${C}`}>
+								<circle className="hand" cx={x(minute)} cy={y(C)} r="6" />
+								<text className="hand-words" x={x(minute) + 10} y={y(C) - 8}>
+									{words}
+								</text>
+							</g>
+						))}
+					</>
+				);
+			}}
+		</CourseSvg>
+	);
+});
