@@ -4,7 +4,7 @@ import { report } from "./table.ts";
 
 const MOVES = 120;
 
-/** Frames and tasks of the page's own thread while the liquid line, and a slider of the lab, are dragged. */
+/** Frames and tasks of the page's own thread while the liquid line, a slider of the lab and pans of the day are dragged. */
 export async function benchFrames(): Promise<void> {
 	const house = new House();
 	house.seed();
@@ -28,6 +28,14 @@ export async function benchFrames(): Promise<void> {
 		await watchTasks(page);
 		await slideToAndFro(page);
 		await reportSeen(page, "Thickness dragged in the lab");
+		await page.goto(`${house.url}/sittings`);
+		await page.getByRole("link", { name: "Festival supper" }).click();
+		await page.getByRole("link", { name: "The whole day" }).click();
+		await page.getByRole("slider", { name: "The moment that is looked at" }).waitFor();
+		await hydrated(page);
+		await watchTasks(page);
+		await carryAlong(page);
+		await reportSeen(page, "Pans carried along the strip of the day");
 	} finally {
 		await browser.close();
 		await house.stop();
@@ -92,6 +100,21 @@ async function slideToAndFro(page: Page): Promise<void> {
 	await page.mouse.down();
 	for (let move = 0; move < MOVES; move += 1) await page.mouse.move(at(move), y);
 	await page.mouse.up();
+}
+
+async function carryAlong(page: Page): Promise<void> {
+	const ribbon = page.getByRole("button", { name: /Enter lifts it/ }).first();
+	await ribbon.scrollIntoViewIfNeeded();
+	const box = await ribbon.boundingBox();
+	if (!box) throw new Error("nothing stands in an oven");
+	const y = box.y + box.height / 2;
+	const at = (move: number) => box.x + box.width / 2 + 160 * Math.sin((move / MOVES) * 4 * Math.PI);
+	await page.mouse.move(at(0), y);
+	await page.mouse.down();
+	for (let move = 0; move < MOVES; move += 1) await page.mouse.move(at(move), y);
+	// It is put back: only the carrying is measured, not the day that is planned again.
+	await page.keyboard.press("Escape");
+	await page.mouse.move(at(0), y);
 }
 
 /** A browser names only tasks of more than 50 ms. */

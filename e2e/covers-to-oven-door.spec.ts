@@ -60,7 +60,6 @@ test("a chef reads one dish from covers to the oven door, changes it, prints it,
 		"19:00",
 		"36 kg",
 		"5 × GN 1/1-100",
-		"Into the South oven at 150 °C",
 		"Check first: probe the thickest piece",
 		"smoked paprika",
 		"light chicken stock",
@@ -72,6 +71,7 @@ test("a chef reads one dish from covers to the oven door, changes it, prints it,
 	]) {
 		expect(printed.text).toContain(words);
 	}
+	expect(printed.text).toMatch(/Into the (North|South) oven at 150 °C/);
 	expect(printed.pages).toBeLessThanOrEqual(3);
 	expect(printed.size_mm).toEqual([210, 297]);
 	expect(printed.text).not.toContain("Print");

@@ -1,10 +1,19 @@
 import { type ChildProcess, spawn, spawnSync } from "node:child_process";
 import { once } from "node:events";
-import { mkdtempSync, rmSync } from "node:fs";
+import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { test as base, type Page } from "@playwright/test";
+
+/** Names the folder that holds the demo data, put in once. */
+export const SEEDED_ONCE = "WT_SEEDED_ONCE";
+
+/** Servers that run; who breaks off does not leave them behind. */
+const running = new Set<ChildProcess>();
+process.once("exit", () => {
+	for (const server of running) server.kill("SIGKILL");
+});
 
 /** Skerry House on a data folder of its own, served from the production build. */
 export class House {
@@ -25,8 +34,13 @@ export class House {
 		for (const part of ["", "-wal", "-shm"]) rmSync(this.database + part, { force: true });
 	}
 
-	/** Puts the demo data in. */
+	/** Puts the demo data in: a copy of what was put in once for the whole run, where there is one. */
 	seed(): void {
+		const once = process.env[SEEDED_ONCE];
+		if (once) {
+			cpSync(once, this.data, { recursive: true });
+			return;
+		}
 		const { status, stderr } = spawnSync("npx", ["tsx", "scripts/seedDemo.ts"], {
 			env: this.#environment(),
 			encoding: "utf8",
@@ -41,6 +55,8 @@ export class House {
 			stdio: ["ignore", "ignore", "inherit"],
 		});
 		this.#server = server;
+		running.add(server);
+		server.once("exit", () => running.delete(server));
 		for (let attempt = 0; attempt < 200; attempt += 1) {
 			if (server.exitCode !== null) throw new Error(`the server ended with ${server.exitCode}`);
 			const answer = await fetch(`${this.url}/healthz`).catch(() => undefined);

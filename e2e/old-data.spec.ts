@@ -3,8 +3,11 @@ import { expect, type House, test } from "./house.ts";
 
 test.use({ houseOf: "old-data" });
 
-/** A page that is not there after so long counts as planned to death, ms. */
-const AT_MOST_MS = 15_000;
+/**
+ * A page that is not there after so long counts as planned to death, ms. A plan is given up by the
+ * server before that, with words; on a busy machine the first page waits for its thread to start.
+ */
+const AT_MOST_MS = 40_000;
 
 interface Spoilt {
 	readonly recipe: string;
@@ -12,6 +15,7 @@ interface Spoilt {
 	readonly sitting: string;
 	readonly dish: string;
 	readonly pan: string;
+	readonly day: string;
 }
 
 /** Writes past every form what no form lets through: as if it were from before there were limits. */
@@ -20,8 +24,9 @@ async function spoil(house: House): Promise<Spoilt> {
 	const client = createClient({ url: `file:${house.database}` });
 	const [row] = (
 		await client.execute(
-			`SELECT version.recipe_id AS recipe, json_extract(version.doc, '$.name') AS name, dish.sitting_id AS sitting, dish.id AS dish
+			`SELECT sitting.service_at AS served, version.recipe_id AS recipe, json_extract(version.doc, '$.name') AS name, dish.sitting_id AS sitting, dish.id AS dish
 			FROM sitting_dish AS dish JOIN recipe_version AS version ON version.id = dish.recipe_version_id
+			JOIN sitting ON sitting.id = dish.sitting_id
 			WHERE json_extract(version.doc, '$.piece.shape') = 'block' LIMIT 1`,
 		)
 	).rows;
@@ -45,11 +50,12 @@ async function spoil(house: House): Promise<Spoilt> {
 		sitting: `/sittings/${row.sitting}`,
 		dish: `/sittings/${row.sitting}/dishes/${row.dish}`,
 		pan: `/kitchen/pans/${pan?.id}`,
+		day: `/day/${new Date(Number(row.served)).toISOString().slice(0, 10)}`,
 	};
 }
 
 test("data that breaks a limit is shown by its name and never planned to death", async ({ house }) => {
-	const { recipe, name, sitting, dish, pan } = await spoil(house);
+	const { recipe, name, sitting, dish, pan, day } = await spoil(house);
 	const named = [
 		sitting,
 		dish,
@@ -59,6 +65,7 @@ test("data that breaks a limit is shown by its name and never planned to death",
 		`${dish}/labels`,
 		`${dish}/cutting`,
 		`${sitting}/order`,
+		day,
 		`${recipe}/versions`,
 		"/book",
 	];

@@ -117,7 +117,7 @@ test("when the stock runs out, the chef is told what limits, and what one more p
 	await openGoat(page);
 	await page.getByLabel("Covers", { exact: true }).fill("1200");
 	await expect(
-		page.getByText(/pieces have no pan\. The stock limits: .*GN 1\/1-100, \d+ here/),
+		page.getByText(/One filling of the pans takes \d+ of \d+ pieces.*GN 1\/1-100, \d+ here/),
 	).toBeVisible();
 	await page.getByRole("button", { name: "What would one more pan save?" }).click();
 	await expect(page.getByText(/One more .* finds room for \d+ pieces/).first()).toBeVisible();
@@ -185,4 +185,29 @@ test("a pan without a name is measured with a rule and a jug", async ({ page }) 
 	await page.getByRole("button", { name: /Add it/ }).click();
 	await expect(page.getByRole("link", { name: "Boathouse tub" })).toBeVisible();
 	await expect(page.getByRole("row", { name: /Boathouse tub/ })).toContainText("13.6 l");
+});
+
+test("made the day before it cools too slowly in deep pans, is warned of, and is spread over more", async ({
+	page,
+}) => {
+	await openGoat(page);
+	await page.getByLabel("Cooked").selectOption({ label: "the day before" });
+	await page.locator(PLACE("Chill")).click();
+	await expect(page.getByRole("heading", { name: /^Chill from/ })).toBeVisible();
+	await expect(page.getByText(/mm deep it takes .* too long\./)).toBeVisible();
+	const minutes = page.getByRole("list", { name: "Limits of the house code" });
+	await expect(minutes).toContainText("Missed");
+	const way = page.getByRole("button", { name: /^Take this way: Each pan over/ }).first();
+	const words = ((await way.getAttribute("aria-label")) ?? "").replace("Take this way: ", "");
+	await way.click();
+	const inPlan = page.getByRole("list", { name: "Ways of cooling" }).getByRole("listitem").first();
+	await expect(inPlan).toContainText(words);
+	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
+	await page.reload();
+	await page.locator(PLACE("Chill")).click();
+	await expect(inPlan).toContainText(words);
+	await expect(page.getByRole("button", { name: "Leave it to the plan" })).toBeVisible();
+	await page.locator(PLACE("Reheat")).click();
+	await expect(page.getByText(/to be sure; the probe decides/)).toBeVisible();
 });
