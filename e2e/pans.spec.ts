@@ -197,6 +197,25 @@ test("made the day before it cools too slowly in deep pans, is warned of, and is
 	await expect(page.getByText(/mm deep it takes .* too long\./)).toBeVisible();
 	const minutes = page.getByRole("list", { name: "Limits of the house code" });
 	await expect(minutes).toContainText("Missed");
+	// Dragged shallower on the cut, the figures follow the hand, and the plan when it is let go.
+	const depth = page.getByRole("slider", { name: "Depth of the food" });
+	const whole_mm = Number(await depth.getAttribute("aria-valuenow"));
+	await depth.scrollIntoViewIfNeeded();
+	const grip = await depth.boundingBox();
+	if (!grip) throw new Error("the depth is not drawn");
+	const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2];
+	await page.mouse.move(x, y);
+	await page.mouse.down();
+	await page.mouse.move(x, y + 22, { steps: 8 });
+	await expect.poll(async () => Number(await depth.getAttribute("aria-valuenow"))).toBeLessThan(whole_mm - 5);
+	await page.mouse.up();
+	await expect(page.getByRole("list", { name: "Ways of cooling" })).toContainText(
+		/Spread over [\d.]+ times the floor/,
+	);
+	await depth.focus();
+	await page.keyboard.press("End");
+	await expect(depth).toHaveAttribute("aria-valuenow", String(whole_mm));
+	await page.getByRole("button", { name: "Leave it to the plan" }).click();
 	const way = page.getByRole("button", { name: /^Take this way: Each pan over/ }).first();
 	const words = ((await way.getAttribute("aria-label")) ?? "").replace("Take this way: ", "");
 	await way.click();

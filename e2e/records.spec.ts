@@ -75,6 +75,7 @@ async function makeLot(
 test("a braise made ahead cools too slowly, is spread, is heated in two waves, packed for the ferry, and shown to the inspector", async ({
 	page,
 	house,
+	context,
 }) => {
 	const printer = new SimulatedLabelPrinter();
 	const printing = printerServer(printer).listen(printerPort, "127.0.0.1");
@@ -127,6 +128,19 @@ test("a braise made ahead cools too slowly, is spread, is heated in two waves, p
 	await expect(page.getByText(/The probe has said nothing for/)).toBeVisible();
 	await page.goto(`${there}?watch=${fourth}`);
 	await expect(page.getByText(/below the other pans, and drifts on/)).toBeVisible();
+
+	// The line is down: what is written waits on the device, and is sent when the server answers.
+	await hydrated(page);
+	await context.setOffline(true);
+	await page.getByLabel("Core by hand").fill("42.5");
+	await page
+		.getByRole("form", { name: "Write a temperature" })
+		.getByRole("button", { name: "Write it" })
+		.click();
+	await expect(page.getByText("Kept here, 1 waiting")).toBeVisible();
+	await context.setOffline(false);
+	await expect(page.getByText("Kept here")).toHaveCount(0);
+	await expect(page.getByText(/42\.5 °C at .*the desk/).first()).toBeVisible();
 
 	// The cook measures by hand, on the pad, and writes the other pan's spreading down.
 	await hydrated(page);
@@ -189,6 +203,19 @@ test("a braise made ahead cools too slowly, is spread, is heated in two waves, p
 	await expect(page.getByText(/74 °C at \d\d:\d\d/).first()).toBeVisible();
 	await expect(page.getByText(/Kept cold/).first()).toBeVisible();
 	await expect(page.getByText(/Ferry box 1/).first()).toBeVisible();
+
+	// The boxes of the ferry stand in its plan: packed before it leaves, and against the code all the way.
+	await page.goto("/sittings");
+	await page
+		.getByRole("link", { name: /Ferry packed lunch/ })
+		.first()
+		.click();
+	await page.getByRole("link", { name: "Open the long table" }).first().click();
+	await page.getByRole("link", { name: /^Carry/ }).click();
+	await expect(page.getByRole("heading", { name: /^Packed from .*, away at/ })).toBeVisible();
+	await expect(page.getByText(/insulated boxes, packed at 80 °C.*on the way: met/)).toBeVisible();
+	await expect(page.getByRole("img", { name: /^The lightest box from/ }).first()).toBeVisible();
+	await page.goto(there);
 
 	// One step down, from the delivery.
 	await page.getByRole("link", { name: /Holm farm, their lot G-114/ }).click();

@@ -2,6 +2,7 @@ import type { ComponentType } from "react";
 import type { PlaceKey } from "#core/trade";
 import { BraiseSheet } from "./braise/BraiseSheet.tsx";
 import { BuildBody } from "./build/BuildBody.tsx";
+import { CarryBody } from "./carry/CarryBody.tsx";
 import { ChillBody } from "./chill/ChillBody.tsx";
 import type { BodyProps } from "./PlaceBody.ts";
 import { PanUp } from "./panUp/PanUp.tsx";
@@ -21,4 +22,5 @@ export const BODY: Readonly<Partial<Record<PlaceKey, ComponentType<BodyProps<unk
 	braise: bodyOf(BraiseSheet),
 	chill: bodyOf(ChillBody),
 	sauce: bodyOf(SauceBody),
+	carry: bodyOf(CarryBody),
 };

@@ -1,10 +1,12 @@
-import { taskAt } from "#core/plan";
+import { type Plan, taskAt } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";
 import { braise } from "./braise/index.ts";
 import { build } from "./build/index.ts";
 import { buy } from "./buy/index.ts";
+import { carry } from "./carry/index.ts";
 import { chill } from "./chill/index.ts";
+import { hold } from "./hold/index.ts";
 import { marinate } from "./marinate/index.ts";
 import type { Place, PlaceGiven } from "./Place.ts";
 import { panUp } from "./panUp/index.ts";
@@ -29,6 +31,8 @@ export const PLACE: Readonly<Record<PlaceKey, Place>> = {
 	chill,
 	reheat,
 	sauce,
+	hold,
+	carry,
 	plate,
 };
 
@@ -45,7 +49,7 @@ export interface PlaceView {
 /** The places a dish needs, from left to right in the order of work: those that have a task. */
 export function placesOf(given: PlaceGiven): PlaceView[] {
 	const { plan, reading } = given;
-	return PLACES.flatMap((key) => {
+	return inOrder(plan).flatMap((key) => {
 		const task = taskAt(plan, key);
 		if (!task) return [];
 		const clock = reading.clock(task.start);
@@ -59,6 +63,14 @@ export function placesOf(given: PlaceGiven): PlaceView[] {
 			},
 		];
 	});
+}
+
+/** As in the order of work; portions in boxes of their own are filled before they are carried. */
+function inOrder(plan: Plan): readonly PlaceKey[] {
+	const carried = taskAt(plan, "carry");
+	const plated = taskAt(plan, "plate");
+	if (!carried || !plated || carried.start < plated.start) return PLACES;
+	return [...PLACES.filter((key) => key !== "carry"), "carry"];
 }
 
 /** One task as a line of a day's list. */

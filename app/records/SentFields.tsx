@@ -5,6 +5,8 @@ import type { Typed, Wrong } from "../ui/forms/form.ts";
 /** What a form of the record carries: who sent it once, and what was wrong with the last one. */
 export interface Sent {
 	readonly clientId: string;
+	/** Of the house, for what is kept while its server is out of reach. */
+	readonly timeZone?: string;
 	readonly typed: Typed;
 	readonly wrong: Wrong;
 }
@@ -27,6 +29,7 @@ export function SentFields({
 			<input type="hidden" name="intent" value={intent} />
 			<input type="hidden" name="part" value={part} />
 			<input type="hidden" name="clientId" value={`${sent.clientId}-${intent}${part}`.slice(0, 40)} />
+			{sent.timeZone === undefined ? null : <input type="hidden" name="timeZone" value={sent.timeZone} />}
 			{watch === undefined ? null : (
 				<>
 					<input type="hidden" name="watch" value={watch} />

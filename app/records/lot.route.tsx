@@ -1,14 +1,19 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { nanoid } from "nanoid";
+import { useEffect, useState } from "react";
 import { Link, redirect } from "react-router";
 import { visitContext } from "#server";
 import { typedIn } from "../ui/forms/form.ts";
+import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
+import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { ActLink, Heading, Key, Muted, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/lot.route";
+import { KeptHere } from "./KeptHere.tsx";
+import { keepOn, keptForm } from "./kept.ts";
 import { BeginWatch, LotStages, Strike } from "./LotForms.tsx";
 import { writeOnLot } from "./lotActions.ts";
 import { lotPage } from "./lotPage.ts";
@@ -25,7 +30,8 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const visit = await visitOf(context);
 	const watch = new URL(request.url).searchParams.get("watch");
 	const view = await lotPage(visit, numberIn(params.lot), watch);
-	return { view, clientId: nanoid(), degrees: visit.reading.degrees };
+	const { degrees, timeZone } = visit.reading;
+	return { view, clientId: nanoid(), degrees, timeZone };
 }
 
 export async function action({ context, params, request }: Route.ActionArgs) {
@@ -41,11 +47,33 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	});
 }
 
+/** What cannot be sent is kept on this device with its moment, and sent when the server answers. */
+export async function clientAction({ request, serverAction }: Route.ClientActionArgs) {
+	const form = await request.clone().formData();
+	const result = await sentOrKept(serverAction);
+	if (!isNotSent(result)) return result;
+	const zone = String(form.get("timeZone") ?? "UTC");
+	form.delete("timeZone");
+	const { pathname, search } = new URL(request.url);
+	const kept = keptForm(pathname + search, form, Date.now(), zone);
+	return { ...result, isKept: kept !== null && keepOn(localStorage, kept) };
+}
+
+export { revalidateWhenSent as shouldRevalidate } from "../ui/forms/offline.ts";
+
 /** One lot: its pans, how they stand to the house code, and what is done about it. */
-export default function Lot({ loaderData, actionData }: Route.ComponentProps) {
-	const { view, clientId, degrees } = loaderData;
+export default function Lot({ loaderData, actionData: result }: Route.ComponentProps) {
+	const { view, clientId, degrees, timeZone } = loaderData;
 	const state = useLive(view.watches.map(({ watch }) => watch));
-	const sent = { clientId, typed: actionData?.typed ?? {}, wrong: actionData?.wrong ?? {} };
+	const actionData = isNotSent(result) ? undefined : result;
+	// A form that is kept has used its name up.
+	const named = useNameAfter(clientId, result);
+	const sent = {
+		clientId: named,
+		timeZone,
+		typed: actionData?.typed ?? {},
+		wrong: actionData?.wrong ?? {},
+	};
 	return (
 		<Page>
 			<PageHead title={view.dish} says={`Lot ${view.lot} · ${view.about}`}>
@@ -69,6 +97,8 @@ export default function Lot({ loaderData, actionData }: Route.ComponentProps) {
 				)}{" "}
 				<Muted>{state === "live" ? "Readings come in by themselves." : ""}</Muted>
 			</chakra.p>
+			{isNotSent(result) && !("isKept" in result && result.isKept) ? <NotSentNote {...result} /> : null}
+			<KeptHere news={result} />
 			<WatchStrip watches={view.watches} open={view.open?.watch ?? null} />
 			{view.open ? (
 				<WatchSheet view={view.open} sent={sent} degrees={degrees} />
@@ -109,6 +139,18 @@ export default function Lot({ loaderData, actionData }: Route.ComponentProps) {
 			</chakra.div>
 		</Page>
 	);
+}
+
+/** The name that the server gave, and another after each form that was kept. */
+function useNameAfter(clientId: string, result: unknown): string {
+	const [after, setAfter] = useState("");
+	useEffect(() => {
+		if (isNotSent(result)) setAfter(nanoid());
+	}, [result]);
+	useEffect(() => {
+		if (clientId) setAfter("");
+	}, [clientId]);
+	return after || clientId;
 }
 
 type View = Route.ComponentProps["loaderData"]["view"];

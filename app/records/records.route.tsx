@@ -4,6 +4,7 @@ import { ActLink, Figure, Heading, Key, Muted, Page, Sheet, Title } from "../ui/
 import { visitOf } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/records.route";
+import { KeptHere } from "./KeptHere.tsx";
 import { recordsPage } from "./recordsPage.ts";
 import { useLive } from "./useLive.ts";
 
@@ -47,6 +48,7 @@ export default function Records({ loaderData: { watched, lots, deliveries } }: R
 					</ActLink>
 				</chakra.div>
 			</chakra.div>
+			<KeptHere news={null} />
 			<chakra.div
 				display="grid"
 				gap="10px"

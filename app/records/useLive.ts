@@ -27,6 +27,8 @@ export function useLive(watches: readonly number[]): "live" | "waiting" {
 			void revalidate();
 		};
 		const soon = () => {
+			// Where nobody answers there is nobody to ask.
+			if (line.readyState !== EventSource.OPEN) return;
 			due ??= setTimeout(read, Math.max(0, last + LEAST_MS - Date.now()));
 		};
 		const slowly = setInterval(() => Date.now() - last > MOST_MS && soon(), 5000);

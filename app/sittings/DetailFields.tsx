@@ -97,7 +97,9 @@ export function DetailFields({
 			)}
 			<chakra.details
 				gridColumn="1 / -1"
-				open={Boolean(typed.carry_min || wrong.carry_min || wrong.carryAir_C) || undefined}
+				open={
+					Boolean(typed.carry_min || wrong.carry_min || wrong.carryAir_C || wrong.carryOpened) || undefined
+				}
 			>
 				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
 					Carried elsewhere
@@ -118,6 +120,14 @@ export function DetailFields({
 						inputMode="numeric"
 						defaultValue={typed.carryAir_C}
 						wrong={wrong.carryAir_C}
+					/>
+					<Field
+						label="Opened on the way (usually never)"
+						name="carryOpened"
+						after="times"
+						inputMode="numeric"
+						defaultValue={typed.carryOpened}
+						wrong={wrong.carryOpened}
 					/>
 					<Choice label="Packed" name="carryHot" defaultValue={typed.carryHot} wrong={wrong.carryHot}>
 						<option value="hot">hot</option>

@@ -63,6 +63,7 @@ function detailsOf(
 		carry_min,
 		carryAir_C,
 		carryHot,
+		carryOpened,
 		...details
 	}: Static<typeof SittingEntry>,
 	timeZone: string,
@@ -89,6 +90,11 @@ function detailsOf(
 		carry:
 			carry_min === undefined
 				? null
-				: { minutes: carry_min, air_C: carryAir_C ?? USUAL_AIR_C, hot: carryHot !== "cold" },
+				: {
+						minutes: carry_min,
+						air_C: carryAir_C ?? USUAL_AIR_C,
+						hot: carryHot !== "cold",
+						...(carryOpened ? { openings: carryOpened } : {}),
+					},
 	};
 }

@@ -72,6 +72,7 @@ export async function sittingPage(
 			codeReason: sitting.codeReason,
 			carry_min: sitting.carry === null ? "" : String(sitting.carry.minutes),
 			carryAir_C: sitting.carry === null ? "" : String(sitting.carry.air_C),
+			carryOpened: sitting.carry?.openings ? String(sitting.carry.openings) : "",
 			carryHot: sitting.carry === null ? "" : sitting.carry.hot ? "hot" : "cold",
 			...Object.fromEntries(sitting.diets.map(({ diet, covers }) => [`diet.${diet}`, String(covers)])),
 		},

@@ -35,6 +35,18 @@ describe("what is carried in a box", () => {
 		expect(carriedMinutes({ ...HOT, start_C: 3, to_C: 8 })).toBeGreaterThan(0);
 	});
 
+	it("is at its limit sooner the oftener it is opened, and as warm as that says", () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 6 }), (openings) => {
+				const opened = { ...HOT, openings };
+				const minutes = carriedMinutes({ ...opened, to_C: 63 }) ?? 0;
+				expect(carriedTo(opened, minutes)).toBeCloseTo(63, 6);
+				expect(minutes).toBeGreaterThan(carriedMinutes({ ...opened, openings: openings + 1, to_C: 63 }) ?? 0);
+			}),
+		);
+		expect(carriedMinutes({ ...HOT, openings: 100, to_C: 79 })).toBe(0);
+	});
+
 	it("tells its loss from one measured hour", () => {
 		const is_C = carriedTo(HOT, 60);
 		expect(measuredLoss(HOT.mass_kg, HOT.air_C, HOT.start_C, is_C, 60)).toBeCloseTo(HOT.UA_W_per_K, 9);

@@ -14,16 +14,25 @@ export const KINDS_OF_WORK: Readonly<
 	},
 	stove: {
 		words: "stove and ovens: searing, sauces, pans in and out",
-		does: ["sear", "build", "panUp", "braise", "rest", "chill", "reheat", "sauce", "make"],
+		does: ["sear", "build", "panUp", "braise", "rest", "chill", "reheat", "sauce", "hold", "make"],
 	},
-	plates: { words: "plates and boxes", does: ["plate"] },
+	plates: { words: "plates and boxes", does: ["plate", "hold", "carry"] },
 };
 export const WORK_KEYS = ["everything", "preparation", "stove", "plates"] as const;
 export type WorkKey = (typeof WORK_KEYS)[number];
 
-/** The kind of work that is kept as some places. */
+/** The kind of work that is kept as some places: the one that has all of them, from its first on. */
 export function workOf(does: readonly TaskPlace[]): WorkKey {
-	return WORK_KEYS.find((key) => KINDS_OF_WORK[key].does.join() === does.join()) ?? "everything";
+	const isOf = (key: WorkKey) => {
+		const known = KINDS_OF_WORK[key].does;
+		return does[0] === known[0] && does.every((place) => known.includes(place));
+	};
+	return WORK_KEYS.find(isOf) ?? "everything";
+}
+
+/** All that somebody does who was given a kind of work when it had fewer places. */
+export function doesNow(does: readonly TaskPlace[]): readonly TaskPlace[] {
+	return KINDS_OF_WORK[workOf(does)].does;
 }
 
 /** Somebody who works here, as they are typed. */

@@ -1,5 +1,5 @@
 export { type Cooler, USUAL_AIR_C } from "./Cooler.ts";
-export { CookEntry, cookFields, KINDS_OF_WORK, WORK_KEYS, workOf } from "./cookEntry.ts";
+export { CookEntry, cookFields, doesNow, KINDS_OF_WORK, WORK_KEYS, workOf } from "./cookEntry.ts";
 export { CURRENCIES, HouseEntry, houseFields, SCALE_READINGS, timeZonesWith } from "./houseEntry.ts";
 export {
 	type CarryBox,

@@ -4,7 +4,7 @@ import type { PanWish } from "../pans/index.ts";
 export interface ChillChoice {
 	/** Null leaves it to the plan. */
 	readonly coolerId: string | null;
-	/** The food of each pan is spread over so many. */
+	/** The food is spread over so many times the floor of its pans: 2 lies half as deep. */
 	readonly parts: number;
 	/** The pans stand in iced water in there. */
 	readonly ice: boolean;
@@ -17,9 +17,11 @@ export interface CarryChoice {
 	/** The air round the boxes under way, °C. */
 	readonly air_C: number;
 	readonly hot: boolean;
+	/** How often a box is opened on the way; never where it is left out. */
+	readonly openings?: number;
 }
 
-/** The food of a pan is spread over so many at the most. */
+/** Food is spread over so many times the floor of its pans at the most. */
 export const MOST_PARTS = 3;
 
 /** What a dish is scaled from. */

@@ -65,14 +65,14 @@ function carryTasks(
 	if (!carry) return [];
 	const { boxes, choice } = carry;
 	const boxed: Need = { kind: "boxes", count: boxes };
-	const pack = made("plate", "pack", {
+	const pack = made("carry", "pack", {
 		idPart: "pack",
 		figures: { boxes },
 		minutes: taskMinutes({ handsOn_min: boxes * PACKS_MIN, waiting_min: 0, wall_min: boxes * PACKS_MIN }, 1),
 		after: follows.map((id) => after(id)),
 		needs: [...cooks(1), boxed],
 	});
-	const carried = made("plate", "carry", {
+	const carried = made("carry", "carry", {
 		idPart: "carry",
 		figures: { boxes },
 		minutes: waits(choice.minutes),
@@ -96,7 +96,7 @@ function holdTasks({ hold_min, pans }: WorkedOut, made: Namer, last: Task, to: n
 	if (hold_min === 0) return [];
 	const litres = pans.pans.reduce((sum, { contents_kg }) => sum + contents_kg, 0);
 	return [
-		made("rest", "hold", {
+		made("hold", "hold", {
 			idPart: "hold",
 			figures: { litres },
 			minutes: waits(hold_min),
@@ -108,7 +108,7 @@ function holdTasks({ hold_min, pans }: WorkedOut, made: Namer, last: Task, to: n
 
 /** Each filling that another follows is turned out of its pans and held hot, covered in its liquid, until the plates. */
 function heldGo(out: WorkedOut, { made, share }: GoTasks, hot: readonly Task[]): Task {
-	return made("rest", "hold", {
+	return made("hold", "hold", {
 		idPart: "hold",
 		figures: { litres: litresOf(out) * share },
 		after: hot.map(({ id }) => after(id)),

@@ -9,6 +9,9 @@ export interface PlanCarry {
 	readonly choice: CarryChoice;
 	/** Insulated boxes it takes, each for three GN 1/1-100. */
 	readonly boxes: number;
+	/** The lightest of them, and what it would lose where its lid sits badly, W/K. */
+	readonly box: Carried;
+	readonly worst_W_per_K: number;
 	/** Food in the lightest of them: it changes soonest, kg. */
 	readonly lightest_kg: number;
 	/** As it is packed, and as it arrives, °C. */
@@ -53,20 +56,30 @@ export function planCarry(
 	// The last box is filled with what is left: with as little as that it changes soonest.
 	const full_kg = recipe.servedIn === "boxes" ? (food_kg * PORTIONS) / portions : (food_kg * BOX_L) / litres;
 	const lightest_kg = Math.max(food_kg - (boxes - 1) * full_kg, LEAST_SHARE * full_kg);
-	const { hot, air_C, minutes } = choice;
+	const { hot, air_C, minutes, openings = 0 } = choice;
 	const packed_C = hot ? PACKED_HOT_C : Math.min(PACKED_COLD_C, policy.code.keepCold_C);
 	const limit_C = hot ? policy.code.holdHot_C : policy.code.keepCold_C;
 	const UA_W_per_K = Math.max(
 		...known.map(({ loses_W_per_K }) => loses_W_per_K),
 		known.length ? 0 : USUAL_UA_W_PER_K,
 	);
-	const box: Carried = { mass_kg: lightest_kg, UA_W_per_K, start_C: packed_C, air_C, to_C: limit_C };
+	const box: Carried = {
+		mass_kg: lightest_kg,
+		UA_W_per_K,
+		start_C: packed_C,
+		air_C,
+		to_C: limit_C,
+		openings,
+	};
 	const limit_min = carriedMinutes(box);
-	const limitAtWorst_min = carriedMinutes({ ...box, UA_W_per_K: WORST * UA_W_per_K });
+	const worst_W_per_K = WORST * UA_W_per_K;
+	const limitAtWorst_min = carriedMinutes({ ...box, UA_W_per_K: worst_W_per_K });
 	const lasts = (until: number | null) => until === null || until >= minutes;
 	return {
 		choice,
 		boxes,
+		box,
+		worst_W_per_K,
 		lightest_kg,
 		packed_C,
 		arrives_C: carriedTo(box, minutes),

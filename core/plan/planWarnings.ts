@@ -71,7 +71,7 @@ function carryWarnings({ carry }: Planned): PlanWarning[] {
 	return [
 		{
 			code: verdict === "missed" ? "carryMissed" : "carryClose",
-			place: "plate",
+			place: "carry",
 			minutes: choice.minutes,
 			limit_C,
 			limit_min: (verdict === "missed" ? limit_min : limitAtWorst_min) ?? 0,
@@ -252,11 +252,11 @@ function serviceWarnings({
 	if (wait_min > LONG_WAIT_MIN && hold_min === 0)
 		found.push({ code: "meatWaits", place: "rest", minutes: wait_min });
 	if (hold_min > 0)
-		found.push({ code: "holdHot", place: "rest", minutes: wait_min + hold_min, pans: inLastGo });
+		found.push({ code: "holdHot", place: "hold", minutes: wait_min + hold_min, pans: inLastGo });
 	if (hold && wait_min + hold_min > hold.sensible_min.likely)
 		found.push({
 			code: "heldTooSoft",
-			place: "rest",
+			place: hold_min > 0 ? "hold" : "rest",
 			minutes: wait_min + hold_min,
 			sensible_min: hold.sensible_min.likely,
 		});

@@ -30,6 +30,10 @@ export const SittingEntry = Type.Object({
 	carryAir_C: Type.Optional(
 		Type.Integer({ minimum: -30, maximum: 45, allowed: "whole degrees from −30 to 45 °C, or nothing" }),
 	),
+	/** How often a box is opened on the way. */
+	carryOpened: Type.Optional(
+		Type.Integer({ minimum: 0, maximum: 100, allowed: "a whole number from 0 to 100, or nothing" }),
+	),
 	carryHot: Type.Optional(oneOf(["", "hot", "cold"] as const)),
 	/** Another house code than the house's, and why. */
 	houseCode: Type.Optional(Type.String({ maxLength: 40, allowed: "a house code from the list" })),

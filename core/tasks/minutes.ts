@@ -38,6 +38,8 @@ export const GROWS_AS: Readonly<Record<PlaceKey, number>> = {
 	chill: 0.8,
 	reheat: 0.8,
 	sauce: 0.6,
+	hold: 0.8,
+	carry: 0.6,
 	plate: 0.9,
 };
 /** One cook's minutes to fill, cover and carry a pan: 4 to 5. General practice. */

@@ -11,6 +11,8 @@ export const PLACE_WORDS = {
 	chill: "Chill",
 	reheat: "Reheat",
 	sauce: "Sauce",
+	hold: "Hold",
+	carry: "Carry",
 	plate: "Plate",
 } as const;
 export type PlaceKey = keyof typeof PLACE_WORDS;

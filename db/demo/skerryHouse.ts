@@ -140,6 +140,7 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 			{ id: "blast-chiller", name: "Blast chiller", kind: "chiller", capacity: 10, air_C: -2, power_w: 3500 },
 			{ id: "cold-room", name: "Cold room", kind: "fridge", capacity: 600 },
 			{ id: "plate-warmer", name: "Plate warmer", kind: "warmer", capacity: 180 },
+			{ id: "quay-boxes", name: "Quay boxes", kind: "box", capacity: 8 },
 		]);
 		await tx.update(house).set({
 			name: "Skerry House",
@@ -207,6 +208,7 @@ const MENU_PRICES = {
 	"celeriac-lentil": 1600,
 };
 
+const SHALLOW = { coolerId: "blast-chiller", parts: 3, ice: false };
 const MONTH_MS = 30 * 86_400_000;
 const SEASON_MS = 150 * 86_400_000;
 
@@ -269,8 +271,14 @@ async function seedSittings(store: Store, now: number): Promise<void> {
 			covers: 85,
 			hands: 2,
 			note: "Boxes aboard by 11:45, labelled.",
+			// To the quay and over the gangway, opened once to be looked at.
+			carry: { minutes: 45, air_C: 7, hot: true, openings: 1 },
 		},
-		[await dish("pork-collar", 0.75, 0.04), await dish("celeriac-lentil", 0.25, 0.08)],
+		// Both are cooked the day before, and cooled in shallow pans: nobody starts at four in the morning.
+		[
+			{ ...(await dish("pork-collar", 0.75, 0.04)), ahead: true, chill: SHALLOW },
+			{ ...(await dish("celeriac-lentil", 0.25, 0.08)), ahead: true, chill: SHALLOW },
+		],
 	);
 }
 

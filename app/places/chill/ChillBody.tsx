@@ -1,11 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { useEffect, useRef, useState } from "react";
 import { useParams } from "react-router";
 import { ChillCurve } from "../../ui/drawings/ChillCurve.tsx";
+import { ChillCut } from "../../ui/drawings/ChillCut.tsx";
 import { Act, ActLink, Muted } from "../../ui/parts/parts.tsx";
+import { measuresIn } from "../../ui/words/measures.ts";
 import { DrawnColumns } from "../DrawnColumns.tsx";
 import type { BodyProps } from "../PlaceBody.ts";
 import { setTrial } from "../setTrial.ts";
-import type { ChillView, WayView } from "./chill.view.ts";
+import type { ChillCutView, ChillView, WayView } from "./chill.view.ts";
+import { depthAt, depthState, steppedTo, typedFor } from "./depthModel.ts";
 
 const Ways = chakra("ul", { base: { display: "grid" } });
 const Row = chakra("li", {
@@ -54,6 +58,7 @@ export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps
 					<chakra.div display={{ base: "block", sm: "none" }} aria-hidden>
 						<ChillCurve drawing={drawing} width={NARROW} />
 					</chakra.div>
+					<DepthCut view={view.cut} />
 					<Ways aria-label="Ways of cooling">
 						<Row>
 							<chakra.span flex="1 1 240px">
@@ -74,6 +79,40 @@ export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps
 				</>
 			}
 		/>
+	);
+}
+
+/** The pan cut through; its depth is dragged, and the plan spreads the food as far. */
+function DepthCut({ view }: { readonly view: ChillCutView }) {
+	const [moved, setMoved] = useState<number | null>(null);
+	const last = useRef<number | null>(null);
+	// What the table has taken over is no longer the page's own.
+	useEffect(() => setMoved((mm) => (mm === view.depth_mm ? null : mm)), [view.depth_mm]);
+	const state = depthState(view, moved ?? view.depth_mm);
+	const { length } = measuresIn(view.units);
+	return (
+		<div>
+			<ChillCut
+				pan={view.pan}
+				depth_mm={state.depth_mm}
+				deepest_mm={view.deepest_mm}
+				depth={length(state.depth_mm)}
+				deepest={view.deepest_mm === null ? "" : length(view.deepest_mm)}
+				words={`${view.name}: ${state.words}`}
+				keyTo={(key) => steppedTo(key, view, state.depth_mm)}
+				onMove={(mm) => {
+					last.current = depthAt(mm, view);
+					setMoved(last.current);
+				}}
+				onDrop={() => {
+					if (last.current !== null) setTrial({ chill: typedFor(view, depthState(view, last.current)) });
+				}}
+			/>
+			<p>
+				{state.isOver ? "▲ " : ""}
+				{state.words.charAt(0).toUpperCase() + state.words.slice(1)}.
+			</p>
+		</div>
 	);
 }
 

@@ -1,8 +1,23 @@
+import { maxBy } from "es-toolkit";
 import { chilling } from "#core/chill";
-import { type ChillLimit, type ChillWay, isAllMet, taskAt } from "#core/plan";
+import type { Kitchen } from "#core/kitchen";
+import {
+	type ChillLimit,
+	type ChillWay,
+	depthOfFood,
+	isAllMet,
+	MOST_PARTS,
+	type Plan,
+	type PlanChill,
+	spreadOver,
+	taskAt,
+} from "#core/plan";
+import type { UnitSystem } from "#core/quantity";
 import { growthAlong } from "#core/safety";
 import { durationWords } from "#core/time";
 import type { ChillDrawing } from "../../ui/drawings/ChillCurve.tsx";
+import type { PanDrawing } from "../../ui/drawings/drawings.ts";
+import { panDrawing } from "../../ui/drawings/panDrawing.ts";
 import { chillTyped } from "../../ui/forms/settled.ts";
 import { counted } from "../../ui/words/reading.ts";
 import { coolerWords } from "../../ui/words/warningWords.ts";
@@ -27,6 +42,22 @@ export interface ChillView {
 	/** What may grow while it cools, as a caution. */
 	readonly growth: string;
 	readonly others: readonly WayView[];
+	readonly cut: ChillCutView;
+}
+
+/** The deepest pan as it stands in the cooler, and between which depths its food can be spread. */
+export interface ChillCutView {
+	readonly units: UnitSystem;
+	readonly pan: PanDrawing;
+	readonly name: string;
+	readonly depth_mm: number;
+	/** As it comes out of the oven, and spread as far as it may be. */
+	readonly whole_mm: number;
+	readonly least_mm: number;
+	/** Up to where every limit is met in there; null where no depth does. */
+	readonly deepest_mm: number | null;
+	readonly coolerId: string;
+	readonly ice: boolean;
 }
 
 const MINUTE_MS = 60_000;
@@ -50,7 +81,34 @@ export function chillView(given: TableGiven): ChillView | undefined {
 				: `Food up to ${reading.length(deepest_mm)} deep meets it in there.`,
 		growth: growthWords(way),
 		others: others.map((other) => wayView(other, given)),
+		cut: cutView(plan.chill, given),
 	};
+}
+
+function cutView({ way, deepest_mm }: PlanChill, { plan, kitchen, reading }: TableGiven): ChillCutView {
+	const atOnce = plan.pans.pans.filter(({ go }) => go === 1);
+	const pan = maxBy(atOnce, (one) => depthOfFood(plan.recipe, one));
+	if (!pan) throw new Error("what is cooled stands in no pan");
+	const whole_mm = Math.round(depthOfFood(plan.recipe, pan));
+	return {
+		units: reading.units,
+		pan: panDrawing(pan.type.shape, reading),
+		name: pan.type.name,
+		depth_mm: way.depth_mm,
+		whole_mm,
+		least_mm: leastDepth(whole_mm, plan, kitchen),
+		deepest_mm,
+		coolerId: way.cooler.id,
+		ice: way.ice,
+	};
+}
+
+/** The shallowest that the kitchen has pans for, mm. */
+function leastDepth(whole_mm: number, { pans }: Plan, { equipment }: Kitchen): number {
+	const shallowest = Math.ceil(whole_mm / MOST_PARTS);
+	for (let mm = shallowest; mm < whole_mm; mm += 1)
+		if (spreadOver(pans, equipment.pans, whole_mm / mm) !== null) return mm;
+	return whole_mm;
 }
 
 /** Nothing grows below it, °C. */

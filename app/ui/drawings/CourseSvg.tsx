@@ -52,7 +52,12 @@ const LEFT = 52;
 const RIGHT = 14;
 const TOP = 14;
 const PLOT = 220;
+/** Room that the words of a limit take, px. */
+const WORDS = 140;
 const HEIGHT = TOP + PLOT + 32;
+/** Between which heights a course is drawn. */
+export const PLOT_TOP = TOP;
+export const PLOT_FOOT = TOP + PLOT;
 
 export type Scale = ReturnType<typeof scaleLinear<number>>;
 
@@ -94,18 +99,22 @@ export function CourseSvg({
 			))}
 			<path className="ceiling" d={stepsOf(frame, x, y)} />
 			{children(x, y)}
-			{ceilings.map(({ by_min, words: said }, index) => (
-				// Under the step before it, where the course has long gone down.
-				<text
-					key={said}
-					className="limit"
-					x={x(Math.min(by_min, end_min)) - 8}
-					y={y(ceilings[index - 1]?.C ?? top_C) + 20}
-					textAnchor="end"
-				>
-					{said}
-				</text>
-			))}
+			{ceilings.map(({ by_min, words: said }, index) => {
+				const step = x(Math.min(by_min, end_min));
+				const hasRoom = step - x(ceilings[index - 1]?.by_min ?? 0) > WORDS;
+				return (
+					// Under the step before it, where the course has long gone down; behind its own where that is narrow.
+					<text
+						key={said}
+						className="limit"
+						x={step + (hasRoom ? -8 : 10)}
+						y={y(ceilings[index - 1]?.C ?? top_C) + 20}
+						textAnchor={hasRoom ? "end" : "start"}
+					>
+						{said}
+					</text>
+				);
+			})}
 		</Svg>
 	);
 }

@@ -3,7 +3,8 @@ import { scaleLinear } from "d3-scale";
 import { type PointerEvent, useRef } from "react";
 import type { CutDrawing, PanDrawing } from "./drawings.ts";
 import { LevelGrip } from "./LevelGrip.tsx";
-import { Label, Line, Path, Rect, Svg } from "./svg.tsx";
+import { leanOf, PanLayer, PanWall } from "./PanWall.tsx";
+import { Label, Line, Rect, Svg } from "./svg.tsx";
 
 const Big = chakra("text", { base: { fill: "ink", fontFamily: "head", fontWeight: 700, fontSize: "26px" } });
 /** Width of the rim, px, room for the dimensions at its right, the schools at its left, the lid above. */
@@ -40,7 +41,8 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 	const px = scaleLinear().domain([0, pan.rim.length_mm]).range([0, WIDTH]);
 	const up = (mm: number) => px(pan.depth_mm - mm);
 	const depth = px(pan.depth_mm);
-	const lean = wall(pan, px);
+	const lean = leanOf(pan, px);
+	const walls = { depth_mm: pan.depth_mm, lean, width: WIDTH, up };
 	const line = up(Math.min(cut.line_mm, pan.depth_mm));
 	const left = named ? LEFT : 4;
 	const bottom = Math.max(BELOW, named ? BELOW + 10 : BELOW);
@@ -65,8 +67,8 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 					<Line x1={0} x2={WIDTH} y1={-7} y2={-7} stroke="pan" strokeWidth={4} />
 				</>
 			)}
-			<Layer from={0} to={cut.line_mm} lean={lean} up={up} fill="broth" depth_mm={pan.depth_mm} />
-			<Layer from={0} to={cut.bed_mm} lean={lean} up={up} fill="bed" depth_mm={pan.depth_mm} />
+			<PanLayer from={0} to={cut.line_mm} fill="broth" {...walls} />
+			<PanLayer from={0} to={cut.bed_mm} fill="bed" {...walls} />
 			{layersOf(pan, cut).map(({ layer, piece }) => (
 				<Rect
 					key={`${layer} ${piece.x_mm}`}
@@ -79,12 +81,7 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 					stroke="meatEdge"
 				/>
 			))}
-			<Path
-				d={`M0,0 H${lean.rim} L${lean.rim + lean.in},${depth} H${WIDTH - lean.rim - lean.in} L${WIDTH - lean.rim},0 H${WIDTH}`}
-				fill="none"
-				stroke="pan"
-				strokeWidth={4}
-			/>
+			<PanWall lean={lean} width={WIDTH} depth={depth} />
 			<Line
 				x1={lean.rim}
 				x2={WIDTH - lean.rim}
@@ -197,42 +194,6 @@ function SchoolNames({
 			</g>
 		);
 	});
-}
-
-interface Lean {
-	/** Width of the rim on one side and how far the wall comes in over its depth, px. */
-	readonly rim: number;
-	readonly in: number;
-}
-
-function wall(pan: PanDrawing, px: (mm: number) => number): Lean {
-	const top = acrossOf(pan.top);
-	return { rim: px((pan.rim.length_mm - top) / 2), in: px((top - acrossOf(pan.floor)) / 2) };
-}
-
-function acrossOf(floor: PanDrawing["floor"]): number {
-	return floor.kind === "circle" ? floor.diameter_mm : floor.length_mm;
-}
-
-interface LayerProps {
-	readonly from: number;
-	readonly to: number;
-	readonly lean: Lean;
-	readonly up: (mm: number) => number;
-	readonly fill: string;
-	readonly depth_mm: number;
-}
-
-function Layer({ from, to, lean, up, fill, depth_mm }: LayerProps) {
-	const edge = (mm: number) => lean.rim + lean.in * (1 - mm / depth_mm);
-	const top = Math.min(to, depth_mm);
-	if (top <= from) return null;
-	return (
-		<Path
-			d={`M${edge(top)},${up(top)} L${edge(from)},${up(from)} H${WIDTH - edge(from)} L${WIDTH - edge(top)},${up(top)} Z`}
-			fill={fill}
-		/>
-	);
 }
 
 /** The same row in each layer. */

@@ -42,12 +42,13 @@ describe("how a dish is cooled", () => {
 			null,
 			{ coolerId: null, parts: 2, ice: false },
 			{ coolerId: "cold-room", parts: 3, ice: true },
+			{ coolerId: "cold-room", parts: 1.35, ice: false },
 		]) {
 			expect(readChill(chillTyped(chill))).toEqual(chill);
 		}
 	});
 
-	it.each(["blast:0", "blast:4", "blast", "blast:2:water", "a b:1", "x:1.5"])(
+	it.each(["blast:0", "blast:4", "blast", "blast:2:water", "a b:1", "x:3.5", "x:1.234", "x:0.5"])(
 		"refuses %s by its field",
 		(text) => {
 			expect(() => readChill(text)).toThrow("chill: ");

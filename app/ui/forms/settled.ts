@@ -58,7 +58,7 @@ export function readLine(text: string): LiquidLine | null {
 	);
 }
 
-/** "blast-chiller:2", "cold-room:1:ice"; nothing where the plan decides. */
+/** "blast-chiller:2", "cold-room:1.35:ice"; nothing where the plan decides. */
 export function chillTyped(chill: ChillChoice | null): string {
 	if (chill === null) return "";
 	return [chill.coolerId ?? "", chill.parts, ...(chill.ice ? ["ice"] : [])].join(":");
@@ -69,11 +69,11 @@ export function readChill(text: string): ChillChoice | null {
 	if (text === "") return null;
 	const [coolerId = "", digits = "", ice = ""] = text.split(":");
 	const parts = Number(digits);
-	const holds = /^[\w-]{0,40}$/.test(coolerId) && /^[1-9]$/.test(digits) && parts <= MOST_PARTS;
+	const holds = /^[\w-]{0,40}$/.test(coolerId) && /^[1-9](\.\d{1,2})?$/.test(digits) && parts <= MOST_PARTS;
 	if (!holds || (ice !== "" && ice !== "ice")) {
 		throw refuse(
 			"chill",
-			`“${text}” was given; where it is cooled, and over 1 to ${MOST_PARTS} pans each, is allowed`,
+			`“${text}” was given; where it is cooled, and over 1 to ${MOST_PARTS} times the floor, is allowed`,
 		);
 	}
 	return { coolerId: coolerId || null, parts, ice: ice === "ice" };

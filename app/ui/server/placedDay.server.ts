@@ -13,7 +13,7 @@ import {
 	withBorrowed,
 	withRoom,
 } from "#core/day";
-import type { Kitchen } from "#core/kitchen";
+import { doesNow, type Kitchen } from "#core/kitchen";
 import { fromWallClock, wallClock } from "#core/time";
 import {
 	type Database,
@@ -192,7 +192,7 @@ async function planFor(db: Database, from: string, to: string, changes: readonly
 		cooks: cooks.map(({ id, name, opens_min, closes_min, does }) => ({
 			id,
 			name,
-			does,
+			does: doesNow(does),
 			hours: { opens_min, closes_min },
 		})),
 		places,

@@ -301,7 +301,7 @@ function chillWords(
 
 type ChillWarning = Extract<PlanWarning, { readonly code: "chillMissed" | "chillClose" }>;
 
-/** "Each pan over two, in the Blast chiller", "In the Cold room, standing in iced water" */
+/** "Each pan over two, in the Blast chiller", "Spread over 1.35 times the floor, in the Cold room, standing in iced water" */
 export function coolerWords({
 	cooler,
 	parts,
@@ -311,10 +311,13 @@ export function coolerWords({
 	readonly parts: number;
 	readonly ice: boolean;
 }): string {
-	const spread = parts === 1 ? "" : `each pan over ${parts === 2 ? "two" : "three"}, `;
+	const spread =
+		parts === 1 ? "" : `${SPREAD[parts] ?? `spread over ${threeDigits(parts)} times the floor`}, `;
 	const words = `${spread}in the ${cooler}${ice ? ", standing in iced water" : ""}`;
 	return words.charAt(0).toUpperCase() + words.slice(1);
 }
+
+const SPREAD: Readonly<Record<number, string>> = { 2: "each pan over two", 3: "each pan over three" };
 
 type CarryWarning = Extract<PlanWarning, { readonly code: "carryMissed" | "carryClose" }>;
 

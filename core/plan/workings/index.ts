@@ -27,6 +27,8 @@ export function workingsOf(plan: WorkedPlan, kitchen: Kitchen): Record<PlaceKey,
 		chill: workWorkings(plan, "chill"),
 		reheat: workWorkings(plan, "reheat"),
 		sauce: [...sauceWorkings(plan, kitchen), ...workWorkings(plan, "sauce")],
+		hold: [],
+		carry: workWorkings(plan, "carry"),
 		plate: [...portionWorkings(plan), ...workWorkings(plan, "plate")],
 	};
 	return Object.fromEntries(

@@ -1,0 +1,66 @@
+import { carriedTo } from "#core/carry";
+import { type CarryChoice, type PlanCarry, taskAt } from "#core/plan";
+import { durationWords } from "#core/time";
+import type { CarryDrawing } from "../../ui/drawings/CarryCurve.tsx";
+import type { TableGiven } from "../Place.ts";
+
+const MINUTE_MS = 60_000;
+const STEPS = 40;
+/** Drawn so far past the way, and up to where the limit is reached where that is not far, minutes. */
+const PAST = 1.5;
+const FARTHEST = 4;
+
+/** How the lightest box changes on its way, in a good box and in one that loses more. */
+export function carryView({ plan, reading }: TableGiven): CarryDrawing | undefined {
+	const { carry } = plan;
+	if (!carry) return undefined;
+	const { choice, limit_C, limitAtWorst_min, arrives_C, verdict } = carry;
+	const away = taskAt(plan, "carry", "carry")?.start ?? plan.order.serviceAt;
+	const end_min = endOf(carry);
+	const step = [5, 10, 15, 30, 60, 120, 240].find((minutes) => end_min / minutes <= 6) ?? 480;
+	const at = (minute: number) => reading.time(away + minute * MINUTE_MS);
+	const course = (UA_W_per_K: number) =>
+		Array.from({ length: STEPS + 1 }, (_, index): readonly [number, number] => {
+			const minute = (index * end_min) / STEPS;
+			return [minute, carriedTo({ ...carry.box, UA_W_per_K, openings: openedBy(minute, choice) }, minute)];
+		});
+	const likely = course(carry.box.UA_W_per_K);
+	const worst = course(carry.worst_W_per_K);
+	const [top_C, least_C] = choice.hot ? [90, 40] : [20, -5];
+	return {
+		likely,
+		range: likely.map(([minute, C], index) => ({
+			minute,
+			low_C: Math.min(C, worst[index]?.[1] ?? C),
+			high_C: Math.max(C, worst[index]?.[1] ?? C),
+		})),
+		ceilings: [],
+		limit: { C: limit_C, words: `${reading.temperature(limit_C)} or ${choice.hot ? "above" : "below"}` },
+		there: { minute: choice.minutes, words: `there ${at(choice.minutes)}` },
+		end_min,
+		top_C,
+		least_C,
+		ticks: ticksBetween(least_C, top_C).map((C) => ({ C, words: reading.temperature(C).replace(/ .*/, "") })),
+		hours: Array.from({ length: Math.floor(end_min / step) + 1 }, (_, index) => ({
+			minute: index * step,
+			words: at(index * step),
+		})),
+		words: `The lightest box from ${at(0)}: ${reading.temperature(Math.round(arrives_C))} when it is there at ${at(choice.minutes)}; ${reading.temperature(limit_C)} ${limitAtWorst_min === null ? "is never reached" : `after ${durationWords(Math.round(limitAtWorst_min))} in a box that loses half as much again`}: ${verdict === "missed" ? "missed" : "met"}.`,
+	};
+}
+
+/** Openings are spread evenly over the way. */
+function openedBy(minute: number, { minutes, openings = 0 }: CarryChoice): number {
+	return Math.min(openings, Math.floor((minute * (openings + 1)) / minutes));
+}
+
+function endOf({ choice: { minutes }, limit_min }: PlanCarry): number {
+	const needed = limit_min !== null && limit_min < FARTHEST * minutes ? limit_min * 1.1 : 0;
+	return Math.max(PAST * minutes, needed);
+}
+
+function ticksBetween(low: number, high: number): number[] {
+	const step = high - low > 40 ? 10 : 5;
+	const first = Math.ceil(low / step) * step;
+	return Array.from({ length: Math.floor((high - first) / step) + 1 }, (_, index) => first + index * step);
+}
