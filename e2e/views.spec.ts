@@ -9,9 +9,10 @@ test.use({ houseOf: "views" });
 async function addressesOf(house: House): Promise<Record<string, string>> {
 	const client = createClient({ url: `file:${house.database}` });
 	const { rows } = await client.execute(
-		"SELECT s.id AS sitting, s.service_at AS served, d.id AS dish FROM sitting s JOIN sitting_dish d ON d.sitting_id = s.id WHERE s.name = 'Festival supper' ORDER BY d.position",
+		"SELECT s.id AS sitting, s.service_at AS served, d.id AS dish FROM sitting s JOIN sitting_dish d ON d.sitting_id = s.id WHERE s.name IN ('Festival supper', 'Ferry packed lunch') ORDER BY s.name DESC, d.position",
 	);
 	client.close();
+	const [ferried] = rows.slice(-2);
 	const [goat, mutton] = rows;
 	const day = `/day/${new Intl.DateTimeFormat("en-CA", { timeZone: "Atlantic/Faroe" }).format(Number(goat?.served))}`;
 	const table = `/sittings/${goat?.sitting}/dishes/${goat?.dish}`;
@@ -43,6 +44,8 @@ async function addressesOf(house: House): Promise<Record<string, string>> {
 		"long table, braise": `${table}?place=braise`,
 		"long table, sauce": `${table}?place=sauce`,
 		"long table, marinate": `/sittings/${mutton?.sitting}/dishes/${mutton?.dish}?place=marinate`,
+		"long table, chill": `/sittings/${ferried?.sitting}/dishes/${ferried?.dish}?place=chill`,
+		"long table, carry": `/sittings/${ferried?.sitting}/dishes/${ferried?.dish}?place=carry`,
 		"long table, on trial": `${table}?basis=covers&covers=400&uptake=62&spare=5&date=2026-12-05&time=19:00`,
 		"long table, refused": `${table}?basis=onHand&covers=140&uptake=62&spare=5&date=2026-12-05&time=19:00&onHand=1+g`,
 		"long table, mistyped": `${table}?basis=covers&covers=none&uptake=62&spare=5&date=2026-12-05&time=19:00`,

@@ -35,6 +35,8 @@ const everyGiven = (): PlaceGiven[] => [
 	planned(RECIPE, equipped({ searPans: [], trays: [] })),
 	planned(RECIPE, equipped({ ovens: [] })),
 	planned(RECIPE, KITCHEN, { ...ORDER, colour: "oven" }),
+	planned(RECIPE, KITCHEN, { ...ORDER, covers: 400, hands: 1 }),
+	planned(RECIPE, KITCHEN, { ...ORDER, carry: { minutes: 45, air_C: 7, hot: true, openings: 2 } }),
 	planned({ ...RECIPE, marinate: { minutes: 600, longest_min: 2000, container: "a tub" } }),
 ];
 
@@ -51,6 +53,11 @@ const wordsOf = (key: PlaceKey, about: PlaceGiven): string[] => {
 };
 
 describe("the places of the long table", () => {
+	it("are all needed by some plan", () => {
+		const keys = new Set(everyGiven().flatMap((about) => placesOf(about).map(({ key }) => key)));
+		expect(PLACES.filter((key) => !keys.has(key))).toEqual([]);
+	});
+
 	it("each stand in a folder of their own name", () => {
 		for (const key of PLACES) expect(PLACE[key].key).toBe(key);
 	});
@@ -69,7 +76,10 @@ describe("the places of the long table", () => {
 	it("stand in the order of work, and start in it", () => {
 		for (const about of everyGiven()) {
 			const keys = placesOf(about).map(({ key }) => key);
-			expect(keys).toEqual(PLACES.filter((key) => keys.includes(key)));
+			// Portions in boxes of their own are filled before they are carried.
+			const isBoxed = about.plan.recipe.servedIn === "boxes" && about.plan.carry !== null;
+			const order = isBoxed ? [...PLACES.filter((key) => key !== "carry"), "carry"] : PLACES;
+			expect(keys).toEqual(order.filter((key) => keys.includes(key as PlaceKey)));
 			expect(keys).toEqual(expect.arrayContaining(["buy", "trim", "build", "panUp", "braise", "plate"]));
 		}
 	});

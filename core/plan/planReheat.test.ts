@@ -26,6 +26,14 @@ describe("how a dish is made hot again that was made ahead", () => {
 		expect(likely).toEqual([...likely].sort((a, b) => b - a));
 	});
 
+	it("loses more water open than under a lid, and from more pans more", () => {
+		const lid = reheated();
+		const open = reheated({ ...AHEAD, braise: { ...AHEAD.braise, lid: "open" } });
+		expect(lid.steams_l).toBeGreaterThan(0);
+		expect(open.steams_l).toBeGreaterThan(lid.steams_l);
+		expect(reheated(AHEAD, KITCHEN, 240).steams_l).toBeGreaterThan(lid.steams_l);
+	});
+
 	it("is nothing for what is served on the day", () => {
 		expect(plan(RECIPE, ORDER, KITCHEN).reheat).toBeNull();
 	});

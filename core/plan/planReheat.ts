@@ -1,6 +1,15 @@
-import { type BraiseGiven, heatThrough, minutesToBeSure, minutesUntil } from "../braise/index.ts";
+import { sumBy } from "es-toolkit";
+import {
+	type BraiseGiven,
+	heatThrough,
+	minutesToBeSure,
+	minutesUntil,
+	simulate,
+	steamAt,
+} from "../braise/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
+import { areaOf, type ChosenPan, insideAt } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import type { MinutesAt, PlanBraise } from "./planBraise.ts";
@@ -17,6 +26,8 @@ export interface PlanReheat {
 	readonly minutesAt: readonly MinutesAt[];
 	/** What is planned for it, as surely as the house wants, whole minutes. */
 	readonly planned_min: number;
+	/** Water that all pans give off until they are likely hot, under their lids, litres. */
+	readonly steams_l: number;
 	/** Met however it goes, met if it goes as is likely, missed; null where the code names no minutes. */
 	readonly verdict: "met" | "close" | "missed" | null;
 }
@@ -27,7 +38,13 @@ const COLD_C = 4;
 const STEP_C = 10;
 
 const likelyMemo = memoise<string, { readonly likely: number | null }>(800);
-const memo = memoise<string, { readonly minutes: Range | null }>(400);
+const memo = memoise<string, Heated>(400);
+
+/** One pan made hot: how long it takes, and what steams off it meanwhile, litres. */
+interface Heated {
+	readonly minutes: Range | null;
+	readonly steams_l: number;
+}
 
 /**
  * From cold to hot through in the oven, in its own liquid and under its lid: the pans that were
@@ -46,9 +63,7 @@ export function planReheat(
 	const { low, set, high } = recipe.braise.oven_C;
 	const pan = coldPan(braise.slowest.given);
 	const at = (set_C: number): BraiseGiven => ({ ...pan, heat: { kind: ovenOf(pan), set_C } });
-	const { minutes } = memo(JSON.stringify([at(set), core_C]), () => ({
-		minutes: heatThrough(at(set), core_C),
-	}));
+	const { minutes, steams_l } = memo(JSON.stringify([at(set), core_C]), () => heated(at(set), core_C));
 	if (!minutes) return null;
 	const steps = new Set([set]);
 	for (let C = Math.ceil(low / STEP_C) * STEP_C; C <= high; C += STEP_C) steps.add(C);
@@ -69,8 +84,22 @@ export function planReheat(
 		minutes,
 		minutesAt: [...steps].sort((a, b) => a - b).flatMap(scaled),
 		planned_min: Math.ceil(minutesToBeSure(minutes, policy.confidence)),
+		steams_l:
+			(steams_l * floors(braise.groups.flatMap(({ pans }) => pans))) /
+			floors(braise.slowest.pans.slice(0, 1)),
 		verdict: within_min === null ? null : verdictOf(minutes, within_min),
 	};
+}
+
+function heated(given: BraiseGiven, core_C: number): Heated {
+	const minutes = heatThrough(given, core_C);
+	if (!minutes) return { minutes, steams_l: 0 };
+	return { minutes, steams_l: steamAt(simulate(given, { minutes: minutes.likely }), minutes.likely) };
+}
+
+/** Floors of some pans, mm²: each steams by its own. */
+function floors(pans: readonly ChosenPan[]): number {
+	return sumBy(pans, ({ type }) => areaOf(insideAt(type.shape, 0)));
 }
 
 function verdictOf({ likely, high }: Range, within_min: number): "met" | "close" | "missed" {

@@ -59,6 +59,7 @@ function factsOf(plan: Plan, reading: Reading): Fact[] {
 	const others = plan.reheat.minutesAt.filter(({ set_C }) => set_C !== plan.reheat?.set_C);
 	return [
 		{ figure: minutes, label: `at ${reading.temperature(plan.reheat.set_C)}, to be sure; the probe decides` },
+		{ figure: reading.volume(plan.reheat.steams_l), label: "of water it loses, covered" },
 		...others.map((at) => ({
 			figure: durationWords(Math.round(at.minutes.likely)),
 			label: `likely, at ${reading.temperature(at.set_C)}`,
