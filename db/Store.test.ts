@@ -234,10 +234,10 @@ describe("the kitchen", () => {
 });
 
 describe("the demo house", () => {
-	it("has seven complete standards, three sittings ahead, pans, two unequal ovens", async () => {
+	it("has twelve complete standards, three sittings ahead, pans, two unequal ovens", async () => {
 		await seedSkerryHouse(store, Date.now(), BOOK);
 		const book = await readBook(store.db);
-		expect(book).toHaveLength(7);
+		expect(book).toHaveLength(12);
 		for (const { doc } of book) {
 			expect(doc.steps.length).toBeGreaterThanOrEqual(7);
 			expect(new Set(doc.lines.map((line) => line.role)).size).toBeGreaterThanOrEqual(5);

@@ -4,6 +4,8 @@ import { nanoid } from "nanoid";
 import { USUAL_UA_W_PER_K } from "#core/carry";
 import {
 	type CarryBox,
+	COOKER_FILL,
+	COOKER_HEATS,
 	type Cooler,
 	type Kitchen,
 	ovenOutsideLimits,
@@ -86,6 +88,9 @@ export async function readKitchen(db: Reader, recipes?: readonly Made[]): Promis
 				[(pan) => !isTakenFirst(pan)],
 			).map(asVessel),
 			pots: of("pot").map(asVessel),
+			cookers: COOKER_HEATS.flatMap((heat) =>
+				of(heat).map((row) => ({ ...asVessel(row), heat, fill: COOKER_FILL[heat] })),
+			),
 			coolers: places.flatMap(asCooler),
 			boxes: places.flatMap(asBox),
 			burners: row.burners,

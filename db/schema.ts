@@ -11,6 +11,7 @@ import {
 } from "drizzle-orm/sqlite-core";
 import { USUAL_CONFIDENCE } from "#core/braise";
 import type { DayChange, IssuedDay, StandingPlace } from "#core/day";
+import type { PanUse } from "#core/kitchen";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
 import type { CarryChoice, ChillChoice, ColourWay } from "#core/plan";
@@ -30,6 +31,7 @@ import type {
 import { readDoc } from "#core/recipe";
 import { type RecordKind, USUAL_KEEPS } from "#core/records";
 import type { Cooling, HouseCode } from "#core/safety";
+import type { CookChoice } from "#core/sitting";
 import type { TaskPlace } from "#core/tasks";
 import type { Cut } from "#core/trade";
 import type { Answer, Quantity, Change as TrainingChange } from "#core/training";
@@ -94,8 +96,6 @@ export const house = sqliteTable("house", {
 	version: version(),
 });
 
-export type PanUse = "braise" | "sear" | "pot" | "tray";
-
 export const panType = sqliteTable("pan_type", {
 	id: text("id").primaryKey(),
 	name: text("name").notNull(),
@@ -113,7 +113,7 @@ export const panType = sqliteTable("pan_type", {
 	highMark_ml: integer("high_mark_ml"),
 	/** Heat of its own, W; null where it stands on the hob. */
 	heat_w: integer("heat_w"),
-	/** What it is for: braising in the oven, searing, sauces and stocks, or colouring in the oven. */
+	/** What it is for, and whether it is a cooker or a bath. */
 	use: text("use").$type<PanUse>().notNull(),
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
 	version: version(),
@@ -358,6 +358,8 @@ export const sittingDish = sqliteTable(
 		ahead: integer("ahead", { mode: "boolean" }),
 		/** How it is cooled, when the chef has settled it. */
 		chill: text("chill", { mode: "json" }).$type<ChillChoice>(),
+		/** How it is made tender, when the chef has settled it. */
+		cook: text("cook", { mode: "json" }).$type<CookChoice>(),
 	},
 	(table) => [index("sitting_dish_sitting").on(table.sittingId, table.position)],
 );

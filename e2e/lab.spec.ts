@@ -119,6 +119,29 @@ test("the service set later takes the oven door along; surer, the pans go in ear
 	await page.getByRole("button", { name: "What would do it?" }).click();
 	await expect(page.getByText(/Nothing has it tender in \d+ min/)).toBeVisible();
 
+	// Each way that is listed can be taken, and left to the card again; so can another heat.
+	await page.getByLabel("If it can go in only at").fill("15:20");
+	await page.getByRole("button", { name: "What would do it?" }).click();
+	const way = page.getByRole("button", { name: /^Take this way: / }).first();
+	const words = ((await way.getAttribute("aria-label")) ?? "").replace("Take this way: ", "");
+	await way.click();
+	await expect(page.getByText(/^Settled for this sitting: /)).toContainText(words.split(", ")[0] ?? "");
+	await expect(place).toContainText(words.split(", ")[0] ?? "");
+	await page.getByRole("button", { name: "Leave it to the card" }).click();
+	await expect(page.getByText(/^Settled for this sitting: /)).toHaveCount(0);
+	await page.getByRole("button", { name: "on the hob, at a bare simmer" }).click();
+	await expect(page.getByRole("heading", { name: /^To a bare simmer on the hob/ })).toBeVisible();
+	await expect(page.locator(PLACE("Pan up"))).not.toContainText("GN");
+	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
+	await page.reload();
+	await expect(page.getByText(/^Settled for this sitting: /)).toContainText("on the hob, at a bare simmer");
+	await hydrated(page);
+	await page.getByRole("button", { name: "Leave it to the card" }).click();
+	await page.getByRole("button", { name: /Take it/ }).click();
+	await expect(page.getByText("On trial")).toHaveCount(0);
+	await expect(page.getByRole("heading", { name: /^Into the oven/ })).toBeVisible();
+
 	await page.goto("/kitchen/house");
 	await page.getByLabel(/Tender by the time it is lifted/).fill("30");
 	await page.getByRole("button", { name: /Keep|Save/ }).click();

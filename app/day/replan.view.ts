@@ -117,8 +117,8 @@ function asChoice({ id, name }: Choice): Choice {
 	return { id, name };
 }
 
-function lentKinds({ equipment: { pans, pots, trays, searPans } }: Kitchen): Choice[] {
-	return [...pans, ...pots, ...trays, ...searPans].map(asChoice);
+function lentKinds({ equipment: { pans, pots, trays, searPans, cookers = [] } }: Kitchen): Choice[] {
+	return [...pans, ...pots, ...trays, ...searPans, ...cookers].map(asChoice);
 }
 
 /** What moved between two days, each in words; lifts move with what is lifted and are not told apart. */

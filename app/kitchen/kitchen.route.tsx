@@ -1,6 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { KINDS_OF_WORK, ovenOutsideLimits, panOutsideLimits, USUAL_AIR_C, workOf } from "#core/kitchen";
+import {
+	COOKER_HEATS,
+	KINDS_OF_WORK,
+	ovenOutsideLimits,
+	PAN_USES,
+	type PanUse,
+	panOutsideLimits,
+	USUAL_AIR_C,
+	workOf,
+} from "#core/kitchen";
 import { OVEN_KINDS } from "#core/ovens";
 import { depthOf, emptyPanWeight, panWords, shapeOfSizes, volumeBelow } from "#core/pans";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
@@ -54,6 +63,9 @@ export async function loader({ context }: Route.LoaderArgs) {
 		searing: views.filter((pan) => pan.use === "sear"),
 		pots: views.filter((pan) => pan.use === "pot"),
 		trays: views.filter((pan) => pan.use === "tray"),
+		cookers: views
+			.filter((pan) => isCooker(pan.use))
+			.map((pan) => ({ ...pan, shape: `${PAN_USES[pan.use]}, ${pan.shape}` })),
 		ovens: ovens.map((oven) => ({
 			id: oven.id,
 			name: oven.name,
@@ -105,12 +117,16 @@ export async function loader({ context }: Route.LoaderArgs) {
 	};
 }
 
+function isCooker(use: PanUse): boolean {
+	return (COOKER_HEATS as readonly string[]).includes(use);
+}
+
 function hoursWords({ opens_min, closes_min }: WorkingHours): string {
 	return `${minuteClock(opens_min)} to ${minuteClock(closes_min % 1440)}${closes_min > 1440 ? " the day after" : ""}`;
 }
 
 export default function Kitchen({
-	loaderData: { braising, searing, pots, trays, ovens, cooks, places, codes, house },
+	loaderData: { braising, searing, pots, trays, cookers, ovens, cooks, places, codes, house },
 }: Route.ComponentProps) {
 	return (
 		<Page>
@@ -130,9 +146,17 @@ export default function Kitchen({
 					</chakra.h3>
 					<Pans pans={searing} />
 					<chakra.h3 fontFamily="head" fontWeight="650" fontSize="18px" marginTop="18px">
-						For sauces and stocks
+						For sauces, stocks and stews on the hob
 					</chakra.h3>
 					<Pans pans={pots} />
+					{cookers.length === 0 ? null : (
+						<>
+							<chakra.h3 fontFamily="head" fontWeight="650" fontSize="18px" marginTop="18px">
+								Cookers and baths
+							</chakra.h3>
+							<Pans pans={cookers} />
+						</>
+					)}
 					<chakra.h3 fontFamily="head" fontWeight="650" fontSize="18px" marginTop="18px">
 						For colouring in the oven
 					</chakra.h3>

@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { type FormEvent, useRef, useState } from "react";
 import { Form } from "react-router";
 import { Refusal } from "#core/check";
-import { PanEntry, panFields } from "#core/kitchen";
+import { PAN_USE_KEYS, PAN_USES, PanEntry, panFields } from "#core/kitchen";
 import { checkMeasured, insideAt, type PanShape, volumeBelow } from "#core/pans";
 import { numbersIn } from "#core/quantity";
 import { PanCut } from "../ui/drawings/PanCut.tsx";
@@ -144,9 +144,11 @@ export default function Measure({ loaderData, actionData }: Route.ComponentProps
 										wrong={wrong.stock}
 									/>
 									<Choice label="For" name="use" defaultValue={typed.use} wrong={wrong.use}>
-										<option value="braise">braising</option>
-										<option value="sear">searing</option>
-										<option value="tray">colouring in the oven</option>
+										{PAN_USE_KEYS.map((use) => (
+											<option key={use} value={use}>
+												{PAN_USES[use]}
+											</option>
+										))}
 									</Choice>
 								</Fields>
 							</Step>

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { data } from "react-router";
-import { PanEntry, panFields } from "#core/kitchen";
+import { PAN_USE_KEYS, PAN_USES, PanEntry, panFields } from "#core/kitchen";
 import { depthOf, emptyPanWeight, GASTRONORM_SIZES, shapeOfSizes, volumeBelow } from "#core/pans";
 import { written } from "#core/quantity";
 import { readPanTypes } from "#db";
@@ -84,10 +84,11 @@ export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
 				<option value="box">Box, straight walls</option>
 			</Choice>
 			<Choice label="For" name="use" defaultValue={typed.use} wrong={wrong.use}>
-				<option value="braise">braising</option>
-				<option value="sear">searing</option>
-				<option value="pot">sauces and stocks</option>
-				<option value="tray">colouring in the oven</option>
+				{PAN_USE_KEYS.map((use) => (
+					<option key={use} value={use}>
+						{PAN_USES[use]}
+					</option>
+				))}
 			</Choice>
 			<chakra.div hidden={kind !== "gn"}>
 				<Choice label="Gastronorm size" name="gn" defaultValue={typed.gn ?? "1/1"} wrong={wrong.gn}>

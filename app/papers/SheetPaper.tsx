@@ -159,7 +159,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 						"Weight in",
 						"Trim",
 						"Weight out",
-						"In the oven at",
+						"Went in at",
 						"Tender at",
 						"Liquid left",
 						"Core at service",

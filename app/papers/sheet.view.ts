@@ -1,8 +1,9 @@
 import { groupBy, sortBy } from "es-toolkit";
 import type { Kitchen } from "#core/kitchen";
 import { type Plan, startAt } from "#core/plan";
+import { heatOf } from "#core/recipe";
 import { wallClock } from "#core/time";
-import { PLACES } from "#core/trade";
+import { type HeatWay, PLACES } from "#core/trade";
 import type { Sitting } from "#db";
 import { checksOf } from "../places/braise/checks.ts";
 import { PLACE, tasksOf } from "../places/index.ts";
@@ -74,7 +75,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 				figure: `${reading.mass(plan.chain.trimmed_kg)}, ${counted(plan.pieces, "piece")}`,
 			},
 			{ label: "Pans", figure: fewPansWords(plan) },
-			{ label: "Oven", figure: setWords(plan, reading) },
+			{ label: HEAT_LABELS[heatOf(plan.recipe)], figure: setWords(plan, reading) },
 			{ label: plan.pans.goes > 1 ? "First go in" : "In", figure: at(startAt(plan, "braise")) },
 			{ label: "Tender", figure: `${at(tender.low)}–${reading.clockAfter(tender.high, tender.low)}` },
 		],
@@ -95,8 +96,8 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			lifted: reading.mass(pan.lifted_kg),
 		})),
 		cover: paper("Pan up").join(". "),
-		ovens: [...paper("Oven"), ...paper("Chill"), ...paper("Reheat")],
-		spices: [...paper("Build"), ...paper("Plate"), ...paper("Carry")],
+		ovens: ["Oven", "Heat", "Chill", "Reheat", "Hold", "Carry"].flatMap(paper),
+		spices: [...paper("Build"), ...paper("Plate")],
 		sear: paper("Sear")[0] ?? null,
 		sauce: paper("Sauce")[0] ?? null,
 		lines: plan.lines.map((line) => lineView(line, reading)),
@@ -108,6 +109,15 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		code: `“${code.name}” follows ${code.source}; for reference only.`,
 	};
 }
+
+/** What a dish is set to, by what makes it tender. */
+const HEAT_LABELS: Readonly<Record<HeatWay, string>> = {
+	oven: "Oven",
+	hob: "Simmer",
+	slowCooker: "Slow cooker",
+	pressure: "Pressure pot",
+	bath: "Water bath",
+};
 
 interface Task {
 	readonly at: number;

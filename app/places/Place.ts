@@ -1,6 +1,7 @@
 import type { Kitchen } from "#core/kitchen";
 import type { LiquidLine } from "#core/pans";
 import type { Plan, PlanLine } from "#core/plan";
+import type { CookChoice } from "#core/sitting";
 import type { PlacedTask } from "#core/tasks";
 import type { PlaceKey } from "#core/trade";
 import type { Fact } from "../ui/parts/Facts.tsx";
@@ -17,6 +18,8 @@ export interface PlaceGiven {
 export interface TableGiven extends PlaceGiven {
 	/** The line of the card itself, where the sitting has one of its own; else null. */
 	readonly cardLine: LiquidLine | null;
+	/** How the sitting makes it tender, where that is another way than the card's. */
+	readonly cook?: CookChoice | null;
 }
 
 /** The answer of a place in one line, with the figures beside it. */

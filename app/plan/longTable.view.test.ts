@@ -48,10 +48,24 @@ beforeAll(async () => {
 		typed: null,
 		wrong: {},
 	};
-	const { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead, chill } = goat;
+	const { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead, chill, cook } =
+		goat;
 	stored = {
 		sitting: { serviceAt: sitting.serviceAt, covers: sitting.covers },
-		dish: { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead, chill },
+		dish: {
+			uptake,
+			spare,
+			basis,
+			onHand_g,
+			panCount,
+			panTypeId,
+			panWishes,
+			line,
+			colour,
+			ahead,
+			chill,
+			cook,
+		},
 	};
 });
 

@@ -1,14 +1,16 @@
 import equal from "fast-deep-equal";
-import type { Kitchen } from "#core/kitchen";
+import { type Kitchen, vesselsFor } from "#core/kitchen";
 import { type Plan, startAt, taskAt } from "#core/plan";
 import { threeDigits } from "#core/quantity";
+import { heatOf, isInOven } from "#core/recipe";
+import { cookedRecipe } from "#core/sitting";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
 import { type PlaceView, placesOf, tasksOf } from "../places/index.ts";
 import { pansWords } from "../places/words.ts";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
-import { chillTyped, lineTyped, wishesTyped } from "../ui/forms/settled.ts";
+import { chillTyped, cookTyped, lineTyped, wishesTyped } from "../ui/forms/settled.ts";
 import { planDishes } from "../ui/server/planned.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { allergenView } from "../ui/words/allergenView.ts";
@@ -103,6 +105,7 @@ function isOther(dish: DishWithRecipe, sitting: Sitting, trial: Trial): boolean 
 function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitting, plan: Plan | undefined) {
 	const { reading } = given.visit;
 	const { date, time } = wallClock(sitting.serviceAt, reading.timeZone);
+	const kinds = new Set(vesselsFor(heatOf(cookedRecipe(dish)), given.kitchen.equipment).map(({ id }) => id));
 	const unit = reading.units === "us" ? "lb" : "kg";
 	const kg = dish.onHand_g === null ? plan?.chain.asPurchased_kg : dish.onHand_g / 1000;
 	const onHand =
@@ -123,6 +126,7 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 		line: lineTyped(dish.line),
 		colour: dish.colour ?? "",
 		chill: chillTyped(dish.chill),
+		cook: cookTyped(dish.cook),
 		ahead: dish.ahead === null ? "" : dish.ahead ? "yes" : "no",
 	};
 	return {
@@ -140,7 +144,7 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 			{ basis: "pans" as const, label: "Pans", figure: stored.pans },
 		],
 		panTypes: given.panTypes
-			.filter((pan) => pan.use === "braise")
+			.filter((pan) => kinds.has(pan.id))
 			.map(({ id, name, stock }) => ({ id, name, stock })),
 	};
 }
@@ -157,7 +161,7 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 		inDay: given.inDay && inDayView(given.inDay, plan, reading),
 		places,
 		selected,
-		detail: detailOf(selected, { plan, kitchen, reading, cardLine }),
+		detail: detailOf(selected, { plan, kitchen, reading, cardLine, cook: dish.cook }),
 		yieldBar: yieldBarView(plan, given),
 		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
 		allergens: allergenView(plan.allergens, house.allergenList),
@@ -174,7 +178,9 @@ function inDayView(inDay: Plan, alone: Plan, reading: Reading) {
 	const clock = reading.clockAfter(into.start, inDay.order.serviceAt);
 	return {
 		to: `/day/${wallClock(inDay.order.serviceAt, reading.timeZone).date}`,
-		words: `With all else of the day it goes into ${oven} at ${clock}, as its sheets say. Here it has the kitchen to itself.`,
+		words: isInOven(inDay.recipe)
+			? `With all else of the day it goes into ${oven} at ${clock}, as its sheets say. Here it has the kitchen to itself.`
+			: `With all else of the day it goes on at ${clock}, as its sheets say. Here it has the kitchen to itself.`,
 	};
 }
 

@@ -36,6 +36,7 @@ describe("the scale control", () => {
 					colour: null,
 					ahead: null,
 					chill: null,
+					cook: null,
 				},
 			},
 		});

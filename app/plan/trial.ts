@@ -5,7 +5,7 @@ import { TrialEntry } from "#core/sitting";
 import { fromWallClock } from "#core/time";
 import type { DishWithRecipe, Sitting } from "#db";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
-import { readChill, readLine, readWishes } from "../ui/forms/settled.ts";
+import { readChill, readCook, readLine, readWishes } from "../ui/forms/settled.ts";
 
 /** The sitting and the dish with the control's figures in. */
 export interface Trial {
@@ -23,6 +23,7 @@ export interface Trial {
 		| "colour"
 		| "ahead"
 		| "chill"
+		| "cook"
 	>;
 }
 
@@ -71,6 +72,7 @@ function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: Unit
 			colour: typed.colour || null,
 			ahead: typed.ahead ? typed.ahead === "yes" : null,
 			chill: readChill(typed.chill ?? ""),
+			cook: readCook(typed.cook ?? ""),
 		},
 	};
 }

@@ -1,6 +1,7 @@
 import type { Kitchen } from "#core/kitchen";
 import { startAt } from "#core/plan";
-import { PLACE_WORDS, type PlaceKey } from "#core/trade";
+import { heatOf } from "#core/recipe";
+import { type HeatWay, PLACE_WORDS, type PlaceKey } from "#core/trade";
 import { tasksOf } from "../places/index.ts";
 import { pansWords } from "../places/words.ts";
 import type { PlannedDishRow } from "../ui/server/planned.server.ts";
@@ -46,10 +47,19 @@ export function dishView(
 				figure: first ? reading.clockAfter(first.at, serviceAt) : "",
 				label: `${first ? wordFor(first.key) : ""} from`,
 			},
-			{ figure: reading.clockAfter(startAt(plan, "braise"), serviceAt), label: "in the oven" },
+			{ figure: reading.clockAfter(startAt(plan, "braise"), serviceAt), label: IN[heatOf(plan.recipe)] },
 		],
 	};
 }
+
+/** Where it is from then on. */
+const IN: Readonly<Record<HeatWay, string>> = {
+	oven: "in the oven",
+	hob: "on the hob",
+	slowCooker: "in the slow cooker",
+	pressure: "under pressure",
+	bath: "in the bath",
+};
 
 export type DishView = ReturnType<typeof dishView>;
 

@@ -1,7 +1,7 @@
 import { sumBy } from "es-toolkit";
 import type { Equipment, Kitchen } from "../kitchen/index.ts";
 import { isMadeAhead, MOST_WAIT_MIN, type Plan, searTaken } from "../plan/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import { isInOven, type Recipe } from "../recipe/index.ts";
 import { PLACES, type PlaceKey } from "../trade/index.ts";
 
 /** What a chef holds against practice: the figures of one dish at one size, each with its unit. */
@@ -179,7 +179,7 @@ export function beyondBelief(plan: Plan): { readonly bound: Bound; readonly is: 
 	return BOUNDS.flatMap((bound) => {
 		const is = figures[bound.figure];
 		const within = is >= bound.least - HAIR && is <= mostOf(bound, plan) + HAIR;
-		return within || isHeld(plan, bound) ? [] : [{ bound, is }];
+		return within || isBesideIt(plan, bound) ? [] : [{ bound, is }];
 	});
 }
 
@@ -191,13 +191,16 @@ function mostOf({ most, mostForFew, mostByRule }: Bound, { chain, pour }: Plan):
 /** Rounding. */
 const HAIR = 1e-6;
 
-/** Meat that is held hot on purpose may wait. */
-function isHeld(plan: Plan, { figure }: Bound): boolean {
+/** Meat that is held hot on purpose may wait; pots, cookers and baths stand on no rung. */
+function isBesideIt(plan: Plan, { figure }: Bound): boolean {
+	if (figure === "portions_per_rung") return !isInOven(plan.recipe);
 	return figure === "wait_min" && (plan.hold_min > 0 || isMadeAhead(plan.recipe));
 }
 
 /** Portions that the house's own pans and ovens are enough for. */
 const ONE_FILLING = 140;
+/** Portions of which one of each of its cookers makes its share. */
+const A_COOKER = 20;
 /** Portions for which there is one cook. */
 const PORTIONS_A_COOK = 45;
 
@@ -220,6 +223,12 @@ export function borrowedFor(portions: number, kitchen: Kitchen): Kitchen {
 	const borrowed: Equipment = {
 		...equipment,
 		pans: more(equipment.pans),
+		pots: more(equipment.pots),
+		// A cooker holds a fraction of what an oven does.
+		cookers: (equipment.cookers ?? []).map((kind) => ({
+			...kind,
+			stock: kind.stock * Math.max(1, Math.ceil(portions / A_COOKER)),
+		})),
 		trays: more(equipment.trays),
 		ovens,
 	};

@@ -46,6 +46,8 @@ export interface Braised {
 	readonly dryAt_min: number | null;
 	readonly peakLiquid_C: number;
 	readonly likely: Simulated;
+	/** What heated it. */
+	readonly heat: HeatKind;
 	/** The most telling first. */
 	readonly sensitivities: readonly Sensitivity[];
 	/** Spread of the model's own error for this cut, σ of the logarithm of the minutes. */
@@ -90,6 +92,7 @@ export function braise(given: BraiseGiven, { layers = false, tenderness }: Brais
 		dryAt_min: likely.dryAt_min,
 		peakLiquid_C: likely.peakLiquid_C,
 		likely,
+		heat: given.heat.kind,
 		sensitivities: sensitivitiesOf(likely, ends),
 		modelSpread,
 	};

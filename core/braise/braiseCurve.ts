@@ -1,3 +1,4 @@
+import type { HeatKind } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { BraisePoint } from "./BraiseGiven.ts";
 import type { Braised } from "./braise.ts";
@@ -19,6 +20,8 @@ export interface BraiseCurve {
 	/** The marks that are reached at all. */
 	readonly bands: readonly { readonly mark: Mark; readonly range: Range }[];
 	readonly dryAt_min: number | null;
+	/** What stands round the pan. */
+	readonly heat: HeatKind;
 }
 
 /** About so many points are drawn. */
@@ -56,6 +59,7 @@ export function braiseCurve(braised: Braised, end_min = endOfCurve(braised)): Br
 			return range ? [{ mark, range }] : [];
 		}),
 		dryAt_min: braised.dryAt_min,
+		heat: braised.heat,
 	};
 }
 

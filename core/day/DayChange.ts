@@ -104,7 +104,7 @@ export function withBorrowed(kitchen: Kitchen, changes: readonly DayChange[]): K
 			...type,
 			stock: type.stock + sumBy(borrowed, ({ equipment, count }) => (equipment === type.id ? count : 0)),
 		}));
-	const { pans, trays, pots, searPans } = kitchen.equipment;
+	const { pans, trays, pots, searPans, cookers = [] } = kitchen.equipment;
 	return {
 		...kitchen,
 		equipment: {
@@ -113,6 +113,7 @@ export function withBorrowed(kitchen: Kitchen, changes: readonly DayChange[]): K
 			trays: more(trays),
 			pots: more(pots),
 			searPans: more(searPans),
+			cookers: more(cookers),
 		},
 	};
 }

@@ -35,7 +35,7 @@ export function equipmentOf(given: DayGiven, from: number, to: number): DayEquip
 			windows: always,
 		},
 		...counted("pan", equipment.pans),
-		...counted("pot", equipment.pots),
+		...counted("pot", [...equipment.pots, ...(equipment.cookers ?? [])]),
 		...counted("searPan", equipment.searPans),
 		...counted("tray", equipment.trays),
 		...given.places.map(

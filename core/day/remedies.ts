@@ -69,9 +69,11 @@ function thingsFor({ unmet, tasks }: Cause, day: Day, kitchen: Kitchen): Remedy[
 		return kitchen.equipment.ovens.map(({ id }) => ({ kind: "room", equipment: id, more: unmet.rungs }));
 	}
 	if (unmet.because !== "tooFew") return [];
-	const { pans, pots, searPans, trays } = kitchen.equipment;
+	const { pans, pots, searPans, trays, cookers = [] } = kitchen.equipment;
 	const more = Math.ceil(unmet.short);
-	const isLent = [...pans, ...pots, ...searPans, ...trays].some(({ id }) => id === unmet.equipment);
+	const isLent = [...pans, ...pots, ...searPans, ...trays, ...cookers].some(
+		({ id }) => id === unmet.equipment,
+	);
 	return [
 		isLent
 			? { kind: "borrowed", equipment: unmet.equipment, count: more }

@@ -3,12 +3,23 @@ import { areaOf, insideAt, type PanType } from "../pans/index.ts";
 import type { AllergenListKey, Ingredient, Preparation } from "../recipe/index.ts";
 import type { HouseCode } from "../safety/index.ts";
 import type { WorkingHours } from "../time/index.ts";
+import type { HeatWay } from "../trade/index.ts";
 import type { Cooler } from "./Cooler.ts";
 
 /** A pan or pot over heat. */
 export interface Vessel extends PanType {
 	/** Heat of its own that reaches it, kW; absent where it stands on a burner of the hob. */
 	readonly heat_kW?: number | undefined;
+}
+
+/** What has a way of its own to make tender. */
+export const COOKER_HEATS = ["slowCooker", "pressure", "bath"] as const satisfies readonly HeatWay[];
+export type CookerHeat = (typeof COOKER_HEATS)[number];
+
+/** A slow cooker, a pressure pot, a water bath; a pressure pot without heat of its own stands on a burner. */
+export interface Cooker extends Vessel {
+	readonly heat: CookerHeat;
+	readonly fill: number;
 }
 
 /** Insulated boxes of a kind, each for three GN 1/1-100. */
@@ -29,6 +40,8 @@ export interface Equipment {
 	readonly searPans: readonly Vessel[];
 	/** Pots beside the round braising pans and the searing pans in which a sauce is finished. */
 	readonly pots: readonly Vessel[];
+	/** Slow cookers, pressure pots and water baths; none counted where it is left out. */
+	readonly cookers?: readonly Cooker[];
 	/** Where what is made ahead is cooled; none counted where it is left out. */
 	readonly coolers?: readonly Cooler[];
 	/** Insulated boxes in which food is carried elsewhere; none counted where it is left out. */

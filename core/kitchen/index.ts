@@ -3,6 +3,9 @@ export { CookEntry, cookFields, doesNow, KINDS_OF_WORK, WORK_KEYS, workOf } from
 export { CURRENCIES, HouseEntry, houseFields, SCALE_READINGS, timeZonesWith } from "./houseEntry.ts";
 export {
 	type CarryBox,
+	COOKER_HEATS,
+	type Cooker,
+	type CookerHeat,
 	type Equipment,
 	type HousePolicy,
 	heatsItself,
@@ -15,5 +18,6 @@ export {
 } from "./Kitchen.ts";
 export { ovenOutsideLimits, panOutsideLimits } from "./outsideLimits.ts";
 export { OvenEntry, type OvenFields, ovenFields } from "./ovenEntry.ts";
-export { PanEntry, type PanFields, panFields } from "./panEntry.ts";
+export { PAN_USE_KEYS, PAN_USES, PanEntry, type PanFields, type PanUse, panFields } from "./panEntry.ts";
 export { PLACE_KINDS, PlaceEntry, type PlaceFields, placeFields } from "./placeEntry.ts";
+export { allVessels, COOKER_FILL, ownHeatOf, vesselsFor } from "./vessels.ts";

@@ -7,6 +7,19 @@ const size = (allowed: string, most: number) => Type.Integer({ minimum: 20, maxi
 
 const water = Type.Number({ exclusiveMinimum: 0, maximum: 500, allowed: "litres above 0 and up to 500" });
 
+/** What a pan or a cooker is for, as it is counted. */
+export const PAN_USES = {
+	braise: "braising in the oven",
+	sear: "searing",
+	pot: "sauces, stocks and stews on the hob",
+	tray: "colouring in the oven",
+	slowCooker: "slow cooker",
+	pressure: "pressure pot",
+	bath: "water bath",
+} as const;
+export type PanUse = keyof typeof PAN_USES;
+export const PAN_USE_KEYS = Object.keys(PAN_USES) as PanUse[];
+
 /** A kind of pan as it is typed. Sizes that its shape does not have are left empty. */
 export const PanEntry = Type.Object({
 	name: Name,
@@ -17,7 +30,7 @@ export const PanEntry = Type.Object({
 	diameter_mm: Type.Optional(size("a diameter from 20 to 2000 mm", 2000)),
 	depth_mm: size("a depth from 20 to 600 mm", 600),
 	stock: wholeTo(0, 1000, ""),
-	use: oneOf(["braise", "sear", "pot", "tray"] as const),
+	use: oneOf(PAN_USE_KEYS),
 	/** Heat of its own, where it does not stand on the hob. */
 	heat_kW: Type.Optional(
 		Type.Number({ minimum: 0.5, maximum: 60, allowed: "a power from 0.5 to 60 kW, or nothing" }),

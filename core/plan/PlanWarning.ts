@@ -1,6 +1,6 @@
 import type { HeldRungs } from "../ovens/index.ts";
 import type { Allergen } from "../recipe/index.ts";
-import type { PlaceKey } from "../trade/index.ts";
+import type { HeatWay, PlaceKey } from "../trade/index.ts";
 import type { HeldPans } from "./heldPans.ts";
 
 /** Pans of one kind: how many there are, and who has them. */
@@ -25,6 +25,10 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	| {
 			readonly code: "noPan" | "bedReachesLine" | "noSearPan" | "noColourOven" | "neverTender";
 	  }
+	/** The kitchen counts nothing for the heat of the card, or nothing that these pieces go into. */
+	| { readonly code: "noVessel"; readonly heat: HeatWay }
+	/** More vessels stand on the hob at once than it has burners. */
+	| { readonly code: "burnersShort"; readonly wanted: number; readonly burners: number }
 	/** The first of so many tasks that somebody has to be there for while the kitchen is closed. */
 	| { readonly code: "beforeOpening"; readonly at: number; readonly tasks: number }
 	| { readonly code: "panStock"; readonly unplaced: number; readonly kinds: readonly StockUse[] }

@@ -1,8 +1,9 @@
 import { groupBy } from "es-toolkit";
+import { isInOven } from "../recipe/index.ts";
 import { exactly, type Need, type Task, taskMinutes } from "../tasks/index.ts";
 import { minutesBefore } from "../time/index.ts";
 import { countByType } from "./countByType.ts";
-import { burnersFor, EMPTIED_AND_WASHED_MIN, type GoTasks } from "./goTasks.ts";
+import { burnersFor, EMPTIED_AND_WASHED_MIN, type GoTasks, heatedVessels } from "./goTasks.ts";
 import { spreadOver } from "./planChill.ts";
 import { isMadeAhead } from "./planLiquid.ts";
 import { after, cooks, type Namer, named, waits } from "./taskNamer.ts";
@@ -226,28 +227,31 @@ interface WaveTask {
 }
 
 function reheatTask(
-	{ work, recipe, reheat }: WorkedOut,
+	{ work, recipe, reheat, kitchen }: WorkedOut,
 	{ made }: GoTasks,
 	{ wave, name, figures, after: follows }: WaveTask,
 ): Task {
 	const { low, set, high } = recipe.braise.oven_C;
+	const needs: Need[] = isInOven(recipe)
+		? [
+				...wave.pans.map(({ typeId, count }): Need => ({ kind: "pan", typeId, count })),
+				{
+					kind: "rungs",
+					ovenId: null,
+					pans: wave.pans,
+					rungs: wave.rungs,
+					set_C: set,
+					temperature_C: { low, high },
+					minutesAt: reheat?.minutesAt ?? [{ set_C: set, minutes: exactly(work.reheat_min) }],
+				},
+			]
+		: heatedVessels(wave.pans, kitchen.equipment);
 	return made("reheat", "reheat", {
 		...name,
 		figures,
 		minutes: waits(work.reheat_min),
 		after: follows,
-		needs: [
-			...wave.pans.map(({ typeId, count }): Need => ({ kind: "pan", typeId, count })),
-			{
-				kind: "rungs",
-				ovenId: null,
-				pans: wave.pans,
-				rungs: wave.rungs,
-				set_C: set,
-				temperature_C: { low, high },
-				minutesAt: reheat?.minutesAt ?? [{ set_C: set, minutes: exactly(work.reheat_min) }],
-			},
-		],
+		needs,
 	});
 }
 

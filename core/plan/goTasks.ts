@@ -1,7 +1,6 @@
-import type { Beliefs } from "../beliefs/index.ts";
-import { heatsItself, type Vessel } from "../kitchen/index.ts";
+import { type Equipment, heatsItself, type Kitchen, ownHeatOf, type Vessel } from "../kitchen/index.ts";
 import type { PanChoice } from "../pans/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import { isInOven, type Recipe } from "../recipe/index.ts";
 import { COLOUR_C } from "../sear/index.ts";
 import { exactly, type Need, type Task, type TaskMinutes, taskMinutes } from "../tasks/index.ts";
 import { countByType } from "./countByType.ts";
@@ -49,7 +48,7 @@ export function goTasks(out: WorkedOut, of: Go, emptied: string | null): GoTasks
 			after(build.id),
 			...(emptied === null ? [] : [after(emptied, { least_min: EMPTIED_AND_WASHED_MIN })]),
 		],
-		needs: [...cooks(order.hands), ...pansNeeded(pans)],
+		needs: [...cooks(order.hands), ...pansNeeded(pans, out.kitchen)],
 	});
 	const braising = braiseTasks(out, made, of);
 	const late = lateTasks(out, made, share);
@@ -118,8 +117,25 @@ export function burnersFor(vessel: Vessel, count: number): Need[] {
 	return heatsItself(vessel) ? [] : [{ kind: "burners", count }];
 }
 
-export function pansNeeded(pans: PanChoice): Need[] {
-	return countByType(pans).map(({ type, count }) => ({ kind: "pan", typeId: type.id, count }));
+export function pansNeeded(pans: PanChoice, { equipment }: Pick<Kitchen, "equipment">): Need[] {
+	return countByType(pans).map(({ type, count }) => vesselNeeded(type.id, count, equipment));
+}
+
+/** So many of a kind of pan, pot or cooker, wherever the kitchen counts it. */
+export function vesselNeeded(typeId: string, count: number, { pans, searPans }: Equipment): Need {
+	const isOf = (kinds: readonly { readonly id: string }[]) => kinds.some(({ id }) => id === typeId);
+	return { kind: isOf(pans) ? "pan" : isOf(searPans) ? "searPan" : "pot", typeId, count };
+}
+
+/** Vessels over heat: themselves, and burners for those that have none of their own. */
+export function heatedVessels(
+	vessels: readonly { readonly typeId: string; readonly count: number }[],
+	equipment: Equipment,
+): Need[] {
+	return vessels.flatMap(({ typeId, count }): Need[] => [
+		vesselNeeded(typeId, count, equipment),
+		...(ownHeatOf(typeId, equipment) ? [] : [{ kind: "burners" as const, count }]),
+	]);
 }
 
 function braiseTasks(out: WorkedOut, made: Namer, { go }: Go): Task[] {
@@ -134,15 +150,16 @@ function braiseTasks(out: WorkedOut, made: Namer, { go }: Go): Task[] {
 			figures: { set_C: group.set_C, pans: group.pans.length, group: group.id },
 			minutes: waits(group.allowed_min, group.tender_min),
 			after: before,
-			needs: rungsNeeded(group, recipe, out.beliefs),
+			needs: heatNeeded(group, recipe, out),
 		}),
 		// The group has the number of its filling in its own name.
 		id: named(order.id).id(`braise/${group.id}`),
 	}));
 }
 
-function rungsNeeded(group: BraiseGroup, recipe: Recipe, beliefs: Beliefs): Need[] {
+function heatNeeded(group: BraiseGroup, recipe: Recipe, { beliefs, kitchen }: WorkedOut): Need[] {
 	const pans = [{ typeId: group.type.id, count: group.pans.length }];
+	if (!isInOven(recipe)) return heatedVessels(pans, kitchen.equipment);
 	const { low, high } = recipe.braise.oven_C;
 	return [
 		{ kind: "pan", ...(pans[0] as { typeId: string; count: number }) },

@@ -1,4 +1,4 @@
-import { CATEGORIES } from "../recipe/index.ts";
+import { CATEGORIES, heatOf } from "../recipe/index.ts";
 import type { Plan } from "./Plan.ts";
 import { isMadeAhead } from "./planLiquid.ts";
 import { wholeSpices } from "./wholeSpices.ts";
@@ -10,6 +10,7 @@ export const HAZARDS = [
 	"hotFat",
 	"flame",
 	"steam",
+	"pressure",
 	"lift",
 	"acidOnAluminium",
 	"blender",
@@ -48,6 +49,7 @@ export function hazardsOf(plan: Pick<Plan, "recipe" | "lines" | "pans">): Hazard
 		hotFat: Boolean(recipe.sear),
 		flame: SPIRIT.test(names) || SPIRIT.test(said) || (Boolean(recipe.sear) && isWined),
 		steam: true,
+		pressure: heatOf(recipe) === "pressure",
 		lift: true,
 		acidOnAluminium: lines.some(({ ingredient: { category } }) => ACID.has(category)),
 		blender:

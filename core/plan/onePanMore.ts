@@ -1,4 +1,4 @@
-import type { Kitchen } from "../kitchen/index.ts";
+import { allVessels, type Kitchen } from "../kitchen/index.ts";
 import type { ChoosePans, PanChoice, PanType } from "../pans/index.ts";
 import type { SizedDish } from "./SizedDish.ts";
 
@@ -20,10 +20,13 @@ const WORTH_SAYING_L = 0.2;
 export function onePanMore(dishes: readonly SizedDish[], kitchen: Kitchen, choose: ChoosePans): PanSaving[] {
 	const loads = dishes.map(({ load }) => load);
 	const { equipment, policy } = kitchen;
-	const now = totals(choose(loads, equipment.pans, policy));
-	return equipment.pans
+	const stock = allVessels(equipment);
+	const isAsked = ({ id }: PanType) => loads.some(({ among }) => among?.includes(id) ?? true);
+	const now = totals(choose(loads, stock, policy));
+	return stock
+		.filter(isAsked)
 		.map((type) => {
-			const more = equipment.pans.map((pan) => (pan === type ? { ...pan, stock: pan.stock + 1 } : pan));
+			const more = stock.map((pan) => (pan === type ? { ...pan, stock: pan.stock + 1 } : pan));
 			const then = totals(choose(loads, more, policy));
 			return {
 				type,

@@ -1,17 +1,17 @@
-import { sumBy } from "es-toolkit";
-import type { Kitchen } from "../kitchen/index.ts";
+import { maxBy, sumBy } from "es-toolkit";
+import { type Kitchen, ownHeatOf, vesselsFor } from "../kitchen/index.ts";
 import {
 	type ChosenPan,
 	depthOf,
 	heightOf,
-	lineAbovePiece,
+	lineUp,
 	type PanChoice,
 	type PanWarning,
-	pieceHeight,
 	volumeBelow,
 } from "../pans/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import { heatOf, isInOven, type Recipe } from "../recipe/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
+import type { HeatWay } from "../trade/index.ts";
 import { countByType } from "./countByType.ts";
 import { type PansElsewhere, pansHeld } from "./heldPans.ts";
 import type { PlanWarning, StockUse } from "./PlanWarning.ts";
@@ -36,29 +36,51 @@ export function panWarnings(
 	late_l: number,
 ): PlanWarning[] {
 	return [
-		...stockWarnings(kitchen, choice, elsewhere),
-		...wishWarnings(kitchen, choice, elsewhere, wished),
+		...stockWarnings(recipe, kitchen, choice, elsewhere),
+		...burnerWarnings(recipe, kitchen, choice),
+		...wishWarnings(heatOf(recipe), kitchen, choice, elsewhere, wished),
 		...limitWarnings(kitchen, choice.pans),
 		...fillWarnings(recipe, choice),
 		...lateWarnings(kitchen, choice.pans, late_l),
 	];
 }
 
-function stockWarnings(kitchen: Kitchen, choice: PanChoice, elsewhere: PansElsewhere): PlanWarning[] {
-	if (choice.pans.length === 0) return [{ code: "noPan", place: "panUp" }];
+function stockWarnings(
+	recipe: Recipe,
+	kitchen: Kitchen,
+	choice: PanChoice,
+	elsewhere: PansElsewhere,
+): PlanWarning[] {
+	const heat = heatOf(recipe);
+	if (choice.pans.length === 0)
+		return [heat === "oven" ? { code: "noPan", place: "panUp" } : { code: "noVessel", place: "panUp", heat }];
 	if (choice.unplaced === 0) return [];
-	const kinds = kindsInUse(kitchen, choice, elsewhere);
+	const kinds = kindsInUse(heat, kitchen, choice, elsewhere);
 	return [{ code: "panStock", place: "panUp", unplaced: choice.unplaced, kinds }];
 }
 
-function kindsInUse(kitchen: Kitchen, choice: PanChoice, elsewhere: PansElsewhere): StockUse[] {
-	return usesOf(kitchen, choice, elsewhere).filter(
+/** Pots of one filling that stand on burners at once. */
+function burnerWarnings(recipe: Recipe, { equipment }: Kitchen, { pans }: PanChoice): PlanWarning[] {
+	if (isInOven(recipe)) return [];
+	const wanted = pans.filter(({ go, type }) => go === 1 && !ownHeatOf(type.id, equipment)).length;
+	const { burners } = equipment;
+	return wanted > burners ? [{ code: "burnersShort", place: "braise", wanted, burners }] : [];
+}
+
+function kindsInUse(
+	heat: HeatWay,
+	kitchen: Kitchen,
+	choice: PanChoice,
+	elsewhere: PansElsewhere,
+): StockUse[] {
+	return usesOf(heat, kitchen, choice, elsewhere).filter(
 		({ here, elsewhere: there }) => here + pansHeld(there) > 0,
 	);
 }
 
 /** Pans that are filled more than once, and how long the first filling waits for the last. */
 export function goesWarnings(
+	recipe: Recipe,
 	kitchen: Kitchen,
 	choice: PanChoice,
 	elsewhere: PansElsewhere,
@@ -73,17 +95,18 @@ export function goesWarnings(
 	);
 	const holds = tasks.filter(({ part, fills }) => part === "hold" && fills);
 	const held_min = Math.max(...holds.map(({ start, end }) => (end - start) / 60_000));
-	const kinds = kindsInUse(kitchen, choice, elsewhere);
+	const kinds = kindsInUse(heatOf(recipe), kitchen, choice, elsewhere);
 	return [{ code: "inGoes", place: "panUp", goes, atOnce, pieces, held_min, kinds }];
 }
 
 function wishWarnings(
+	heat: HeatWay,
 	kitchen: Kitchen,
 	choice: PanChoice,
 	elsewhere: PansElsewhere,
 	wished: ReadonlyMap<string, number>,
 ): PlanWarning[] {
-	const kinds = usesOf(kitchen, choice, elsewhere).filter(
+	const kinds = usesOf(heat, kitchen, choice, elsewhere).filter(
 		({ here, elsewhere: there, stock, id }) =>
 			(wished.get(id) ?? 0) > here && here + pansHeld(there) >= stock,
 	);
@@ -91,12 +114,13 @@ function wishWarnings(
 }
 
 function usesOf(
-	{ equipment: { pans } }: Kitchen,
+	heat: HeatWay,
+	{ equipment }: Kitchen,
 	choice: PanChoice,
 	elsewhere: PansElsewhere,
 ): (StockUse & { readonly id: string })[] {
 	const had = countByType(choice);
-	return pans.map(({ id, name, stock }) => ({
+	return vesselsFor(heat, equipment).map(({ id, name, stock }) => ({
 		id,
 		name,
 		stock,
@@ -144,17 +168,19 @@ function lateWarnings({ policy }: Kitchen, pans: readonly ChosenPan[], late_l: n
 	return [{ code: "overfullLate", place: "braise", dip_mm, headspace_mm: policy.headspace_mm }];
 }
 
-function fillWarnings({ piece, braise }: Recipe, { pans, goes }: PanChoice): PlanWarning[] {
+function fillWarnings({ braise }: Recipe, { pans, goes }: PanChoice): PlanWarning[] {
 	const found: PlanWarning[] = [];
 	const slack = pans.find(({ pieces, capacity }) => pieces < capacity * HALF_EMPTY);
 	if (slack && goes === 1) {
 		const { type, pieces, capacity } = slack;
 		found.push({ code: "halfEmpty", place: "panUp", name: type.name, pieces, holds: capacity });
 	}
-	const height_mm = pieceHeight(piece);
-	const school_mm = Math.max(0, height_mm - lineAbovePiece(piece, braise.line));
-	const out = pans.map((pan) => pan.bed_mm + height_mm - Math.min(pan.line_mm, depthOf(pan.type.shape)));
-	const stands_mm = Math.max(0, ...out);
+	const stands = (pan: ChosenPan) =>
+		pan.bed_mm + pan.pile_mm - Math.min(pan.line_mm, depthOf(pan.type.shape));
+	const highest = maxBy(pans, stands);
+	if (!highest) return found;
+	const school_mm = Math.max(0, highest.pile_mm - lineUp(highest.pile_mm, braise.line));
+	const stands_mm = stands(highest);
 	if (stands_mm > school_mm + STANDS_OUT_MM) {
 		found.push({ code: "aboveLine", place: "panUp", stands_mm, school_mm });
 	}

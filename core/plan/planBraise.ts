@@ -10,13 +10,23 @@ import {
 	tenderRange,
 	usualPan,
 } from "../braise/index.ts";
-import { sidesOf } from "../heat/index.ts";
+import { sidesOf, simmerAt } from "../heat/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
 import { type Oven, type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
-import { areaOf, type ChosenPan, insideAt, type PanChoice, type PanType } from "../pans/index.ts";
+import {
+	areaOf,
+	type ChosenPan,
+	depthOf,
+	insideAt,
+	type PanChoice,
+	type PanType,
+	POURED_FILL,
+	volumeBelow,
+} from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
-import { inPan, type Recipe } from "../recipe/index.ts";
+import { heatOf, inPan, type Recipe } from "../recipe/index.ts";
+import type { Lid } from "../trade/index.ts";
 import { joinsLate } from "./panLines.ts";
 import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
@@ -111,14 +121,15 @@ function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGrou
 	const fullest = pans[0] as ChosenPan;
 	const { go } = fullest;
 	const all = braising.pans.pans.reduce((sum, pan) => sum + pan.pieces, 0);
-	const set_C = load?.set_C ?? recipe.braise.oven_C.set;
+	const set_C = setOf(recipe, load, policy);
 	const tenderness = beliefs.minutes[recipe.cut];
 	const alone = givenOf(braising, fullest, load, set_C);
-	const given = withLate(alone, lines, fullest.pieces / all, beliefs);
+	const joined = withLate(alone, lines, fullest.pieces / all, beliefs);
+	const given = uncoveredAtEnd(joined, recipe);
 	const braised = braiseOf(given, tenderness);
 	const tender_min = tenderRange(braised);
 	return {
-		id: `${load?.oven.id ?? "no-oven"}.${type.id}${go < braising.pans.goes ? `.go${go}` : ""}`,
+		id: `${load?.oven.id ?? (heatOf(recipe) === "oven" ? "no-oven" : heatOf(recipe))}.${type.id}${go < braising.pans.goes ? `.go${go}` : ""}`,
 		go,
 		oven: load?.oven ?? null,
 		set_C,
@@ -141,7 +152,7 @@ export function cookedAt(
 	beliefs: Beliefs,
 ): BraiseGroup {
 	if (oven.id === group.oven?.id && set_C === group.set_C) return { ...group, allowed_min };
-	const given = { ...group.given, heat: { kind: oven.kind, set_C } };
+	const given = inOvenAt(group.given, oven.kind, set_C);
 	const braised = braiseOf(given, beliefs.minutes[given.cut]);
 	return { ...group, oven, set_C, given, braised, tender_min: tenderRange(braised), allowed_min };
 }
@@ -155,7 +166,9 @@ function steamOf({ pans, braised, tender_min, given }: BraiseGroup, { liquid }: 
 	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
 	const floors = pans.reduce((sum, pan) => sum + floor(pan), 0);
 	const shut_l = (steamAt(braised.likely, tender_min.likely) * floors) / floor(pans[0] as ChosenPan);
-	if (given.lid === "open") return shut_l;
+	// What steams off a bath is not the dish's own; a pressure pot is not opened on the way.
+	if (given.heat.kind === "waterBath") return 0;
+	if (given.lid === "open" || given.heat.kind === "pressure") return shut_l;
 	const looks = (tender_min.likely / 60) * liquid.looksAnHour;
 	return shut_l + looks * liquid.steamAtLook_l_per_m2 * (floors / 1e6);
 }
@@ -185,6 +198,12 @@ function withLate(
 		gives: line.role === "liquid" ? 1 : inPan(ingredient).givesWater,
 	}));
 	return { ...given, additions };
+}
+
+/** The cover off for the last minutes, to glaze or to brown. */
+function uncoveredAtEnd(given: BraiseGiven, { braise: { uncovered_min } }: Recipe): BraiseGiven {
+	if (uncovered_min === undefined || given.lid === "open") return given;
+	return { ...given, lids: [{ at_min: Math.max(0, likelyOf(given) - uncovered_min), lid: "open" }] };
 }
 
 /** From the oven door to fork-tender in a usual pan, for a dish that has none. */
@@ -226,7 +245,7 @@ export function minutesAtEach(
 		.sort((a, b) => a - b)
 		.map((C) => {
 			if (C === set_C && heat.kind === kind) return { set_C: C, minutes: tender_min };
-			const likely = likelyOf({ ...given, heat: { ...heat, set_C: C } }) * times;
+			const likely = likelyOf(inOvenAt(given, heat.kind, C)) * times;
 			const ratio = likely / tender_min.likely;
 			return {
 				set_C: C,
@@ -247,20 +266,79 @@ function givenOf(
 		sides: sidesOf(recipe.piece),
 		boneShare,
 		meat_kg: (pan.pieces * recipe.piece.weight_g) / 1000,
-		liquid_l: Math.max(A_DROP_L, pan.liquid_l),
+		liquid_l: Math.max(A_DROP_L, heatOf(recipe) === "bath" ? bathWater(pan) : pan.liquid_l),
 		vegetables_kg: pan.bed.weight_kg,
 		pan: pan.type.shape,
-		lid: recipe.braise.lid,
-		heat: { kind: load?.oven.kind ?? "fanOven", set_C },
+		lid: coverIn(recipe),
+		...heatedBy(recipe, load?.oven.kind ?? "fanOven", set_C),
 		start: {
 			meat_C: colour?.way === "oven" ? beliefs.starts.pieceFromTrays_C : beliefs.starts.piece_C,
-			liquid_C: beliefs.starts.liquid_C,
+			// A bath is hot before the bags go in.
+			liquid_C: heatOf(recipe) === "bath" ? set_C : beliefs.starts.liquid_C,
 		},
 		...(load ? sharedPower(load) : {}),
 		...(policy.altitude_m === 0 ? {} : { altitude_m: policy.altitude_m }),
 		cookingLoss,
 	};
 }
+
+/** Bags and pressure pots are shut, whatever lies on the card's pan. */
+function coverIn(recipe: Recipe): Lid {
+	const heat = heatOf(recipe);
+	return heat === "pressure" || heat === "bath" ? "sealed" : recipe.braise.lid;
+}
+
+/** What a vessel is set to, °C: its oven, its cooker or bath; the simmer of the hob. */
+function setOf(recipe: Recipe, load: OvenLoad | null, { altitude_m }: HousePolicy): number {
+	if (heatOf(recipe) === "hob") return Math.round(simmerAt(altitude_m));
+	return load?.set_C ?? recipe.braise.oven_C.set;
+}
+
+/** The heat of a dish; an oven that starts hot is set down after so many minutes. */
+function heatedBy(
+	recipe: Recipe,
+	oven: "stillOven" | "fanOven",
+	set_C: number,
+): Pick<BraiseGiven, "heat" | "resets"> {
+	const { hotStart } = recipe.braise;
+	switch (heatOf(recipe)) {
+		case "hob":
+			return { heat: { kind: "hob", simmer: true } };
+		case "slowCooker":
+			return { heat: { kind: "slowCooker", set_C } };
+		case "pressure":
+			return { heat: { kind: "pressure", set_C } };
+		case "bath":
+			return { heat: { kind: "waterBath", set_C } };
+		case "oven":
+			if (!hotStart) return { heat: { kind: oven, set_C } };
+			return {
+				heat: { kind: oven, set_C: hotStart.set_C },
+				resets: [{ at_min: hotStart.minutes, set_C }],
+			};
+	}
+}
+
+/** The same pan in an oven of a kind at another temperature: a hot start stays as it is. */
+function inOvenAt(given: BraiseGiven, kind: "stillOven" | "fanOven", set_C: number): BraiseGiven {
+	if (!given.resets) return { ...given, heat: { kind, set_C } };
+	const hot_C = "set_C" in given.heat ? given.heat.set_C : set_C;
+	return {
+		...given,
+		heat: { kind, set_C: hot_C },
+		resets: given.resets.map((reset) => ({ ...reset, set_C })),
+	};
+}
+
+/** Water that stands round the bags of a bath, l. */
+function bathWater({ type, pile_mm, pieces, bed }: ChosenPan): number {
+	const top_mm = Math.min(depthOf(type.shape), pile_mm + OVER_BAGS_MM);
+	const bags_l = pile_mm > 0 ? POURED_FILL * volumeBelow(type.shape, pile_mm) : 0;
+	return pieces + bed.volume_l > 0 ? volumeBelow(type.shape, top_mm) - bags_l : 0;
+}
+
+/** Bags lie so far under the water of their bath, mm. */
+const OVER_BAGS_MM = 30;
 
 /** The oven's power among all that stands in it, where its rating plate was read. */
 function sharedPower({ oven, pans }: OvenLoad): Pick<BraiseGiven, "oven"> {

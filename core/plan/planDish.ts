@@ -1,12 +1,13 @@
 import { groupBy } from "es-toolkit";
 import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { minutesToBeSure } from "../braise/index.ts";
-import type { Kitchen } from "../kitchen/index.ts";
-import { fitOvens, type Oven } from "../ovens/index.ts";
+import { allVessels, type Kitchen } from "../kitchen/index.ts";
+import { fitOvens, type Oven, type OvenFit } from "../ovens/index.ts";
 import { choosePans, filledTo, inGoes, type PanChoice } from "../pans/index.ts";
-import { allergensIn, type Recipe } from "../recipe/index.ts";
+import { allergensIn, isInOven, type Recipe } from "../recipe/index.ts";
 import { placeBackwards } from "../tasks/index.ts";
 import type { YieldChain } from "../yields/index.ts";
+import { cardMain_kg } from "./cardMain.ts";
 import { countByType } from "./countByType.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import { dishTasks } from "./dishTasks.ts";
@@ -27,7 +28,7 @@ import { planReheat } from "./planReheat.ts";
 import { LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
 import { planWarnings } from "./planWarnings.ts";
 import type { SizedDish } from "./SizedDish.ts";
-import { cardMain_kg, sizeDish } from "./sizeDish.ts";
+import { sizeDish } from "./sizeDish.ts";
 import { workingsOf } from "./workings/index.ts";
 
 /**
@@ -47,7 +48,7 @@ export function plan(
 ): Plan {
 	const dish = sizeDish(recipe, order, kitchen, beliefs);
 	const { policy } = kitchen;
-	const pans = inGoes(choosePans(dish.load, kitchen.equipment.pans, policy), dish.load, policy);
+	const pans = inGoes(choosePans(dish.load, allVessels(kitchen.equipment), policy), dish.load, policy);
 	return planIn(dish, { pans, elsewhere: new Map(), ovens: kitchen.equipment.ovens }, kitchen, beliefs);
 }
 
@@ -188,6 +189,9 @@ function holdOf(recipe: Recipe, { places, rest_min, sauce_min, reheat_min }: Pla
 	return last_min > LAST_PLATE_MIN ? places.plate.wall_min : 0;
 }
 
+/** What stands on the hob, in a cooker or in a bath takes no oven. */
+const NO_OVENS: OvenFit = { loads: [], without: 0, held: [] };
+
 interface Cooked extends Pick<PlanFigures, "recipe" | "pans" | "lines" | "braise" | "ovens" | "pour"> {}
 
 /**
@@ -202,7 +206,7 @@ function cookedIn(
 	beliefs: Beliefs,
 ): Cooked {
 	const { recipe, load } = dish;
-	const fit = fitOvens(countByType(chosen), ovens, recipe.braise.oven_C);
+	const fit = isInOven(recipe) ? fitOvens(countByType(chosen), ovens, recipe.braise.oven_C) : NO_OVENS;
 	const braiseIn = (pans: PanChoice, lines: readonly PlanLine[]) =>
 		planBraise({ recipe, pans, ovens: fit, lines, colour, policy: kitchen.policy, beliefs });
 	const before = linesIn(dish, chosen, colour, kitchen);

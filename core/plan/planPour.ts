@@ -3,6 +3,7 @@ import type { Kitchen } from "../kitchen/index.ts";
 import {
 	type ChosenPan,
 	fillPan,
+	type Layers,
 	LEAST_LINE,
 	type LiquidLine,
 	lineForLitres,
@@ -145,7 +146,7 @@ function pouredAt(
 	pans: readonly ChosenPan[],
 	line: LiquidLine,
 	{ piece }: SizedDish["load"],
-	layers: number,
+	layers: Layers,
 ): number {
 	let sum = 0;
 	let last: { readonly pan: ChosenPan; readonly litres: number } | null = null;

@@ -11,7 +11,7 @@ import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
 import { areaOf, type ChosenPan, insideAt } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import { heatOf, isInOven, type Recipe } from "../recipe/index.ts";
 import type { MinutesAt, PlanBraise } from "./planBraise.ts";
 
 /** How a dish is made hot again that was made ahead. */
@@ -62,11 +62,12 @@ export function planReheat(
 	const { core_C, within_min } = policy.code.reheat;
 	const { low, set, high } = recipe.braise.oven_C;
 	const pan = coldPan(braise.slowest.given);
-	const at = (set_C: number): BraiseGiven => ({ ...pan, heat: { kind: ovenOf(pan), set_C } });
+	const at = (set_C: number): BraiseGiven => ({ ...pan, heat: heatAgain(recipe, pan, set_C, core_C) });
 	const { minutes, steams_l } = memo(JSON.stringify([at(set), core_C]), () => heated(at(set), core_C));
 	if (!minutes) return null;
 	const steps = new Set([set]);
-	for (let C = Math.ceil(low / STEP_C) * STEP_C; C <= high; C += STEP_C) steps.add(C);
+	const isSet = isInOven(recipe);
+	for (let C = Math.ceil(low / STEP_C) * STEP_C; isSet && C <= high; C += STEP_C) steps.add(C);
 	/** Other temperatures in the proportions of the card's own. */
 	const scaled = (set_C: number): MinutesAt[] => {
 		if (set_C === set) return [{ set_C, minutes }];
@@ -111,6 +112,19 @@ function verdictOf({ likely, high }: Range, within_min: number): "met" | "close"
 function coldPan({ additions: _, resets: __, lids: ___, ...given }: BraiseGiven): BraiseGiven {
 	return { ...given, start: { meat_C: COLD_C, liquid_C: COLD_C }, cookingLoss: 0 };
 }
+
+/**
+ * In the oven it was braised in; bags in their bath where that is hot enough; all else on the hob at
+ * a simmer: slow cookers and pressure pots heat nothing gently from cold.
+ */
+function heatAgain(recipe: Recipe, pan: BraiseGiven, set_C: number, core_C: number): BraiseGiven["heat"] {
+	if (isInOven(recipe)) return { kind: ovenOf(pan), set_C };
+	if (heatOf(recipe) === "bath" && set_C >= core_C + BATH_OVER_CORE_C) return { kind: "waterBath", set_C };
+	return { kind: "hob", simmer: true };
+}
+
+/** A bath makes hot in a sensible time what is to be so much cooler than it, °C. */
+const BATH_OVER_CORE_C = 3;
 
 function ovenOf({ heat }: BraiseGiven): "stillOven" | "fanOven" {
 	return heat.kind === "stillOven" ? "stillOven" : "fanOven";

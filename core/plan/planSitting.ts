@@ -1,6 +1,6 @@
 import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { Refusal } from "../check/index.ts";
-import type { Kitchen } from "../kitchen/index.ts";
+import { allVessels, type Kitchen } from "../kitchen/index.ts";
 import type { Oven, OvenLoad } from "../ovens/index.ts";
 import { type ChoosePans, chooseByBids, inGoes, type PanChoice } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
@@ -56,7 +56,7 @@ export function planSitting(
 		.sort((a, b) => a.order.id.localeCompare(b.order.id));
 	const choices = choose(
 		named.map(({ load }) => load),
-		kitchen.equipment.pans,
+		allVessels(kitchen.equipment),
 		kitchen.policy,
 	);
 	const planned = new Map<string, PlannedDish>();

@@ -1,6 +1,6 @@
 import type { Kitchen } from "../kitchen/index.ts";
 import { takeQuantity, toBase } from "../quantity/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import { layersOf, type Recipe } from "../recipe/index.ts";
 import { CROWDED_MM, SEAR_GAP_MM } from "../sear/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import { isOpen } from "../time/index.ts";
@@ -11,7 +11,7 @@ import type { Plan } from "./Plan.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
 import { joinsLate, takesRoom, VEGETABLE_KG_PER_L } from "./panLines.ts";
 import { goesWarnings, panWarnings } from "./panWarnings.ts";
-import type { PlanBraise } from "./planBraise.ts";
+import type { BraiseGroup, PlanBraise } from "./planBraise.ts";
 import { isAllMet } from "./planChill.ts";
 import { type PlanColour, searTaken } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
@@ -27,7 +27,7 @@ export function planWarnings(planned: Planned, kitchen: Kitchen): PlanWarning[] 
 	return [
 		...sizeWarnings(planned),
 		...panWarnings(recipe, kitchen, planned.pans, planned.elsewhere, wished, lateVolume_l(planned.lines)),
-		...goesWarnings(kitchen, planned.pans, planned.elsewhere, planned.tasks),
+		...goesWarnings(planned.recipe, kitchen, planned.pans, planned.elsewhere, planned.tasks),
 		...ovenWarnings(planned),
 		...tenderWarnings(planned.braise),
 		...ovenTimeWarnings(planned.braise),
@@ -134,8 +134,8 @@ function colourWarnings(recipe: Recipe, colour: PlanColour | null): PlanWarning[
 }
 
 /** Small soft pieces that lie on one another or side by side in their pan may touch in the searing pan too. */
-function mayTouch({ gap_mm, layers = 1 }: Recipe): boolean {
-	return gap_mm === 0 || layers > 1;
+function mayTouch(recipe: Recipe): boolean {
+	return recipe.gap_mm === 0 || layersOf(recipe) !== 1;
 }
 
 function sizeWarnings({ chain, wanted, setBy }: BatchSize): PlanWarning[] {
@@ -165,11 +165,16 @@ function ovenTimeWarnings(braise: PlanBraise | null): PlanWarning[] {
 	return [{ code: "ovenTimes", place: "braise", slow: slow.oven.name, quick: quick.oven.name, minutes }];
 }
 
+/** Until when a pan has to have liquid: however late it is tender; a cover comes off only when it nearly is. */
+function lastUnder({ given, tender_min }: BraiseGroup): number {
+	return given.lids === undefined ? tender_min.high : tender_min.likely;
+}
+
 /** Pans that never get there, and pans that boil dry before they do. */
 function tenderWarnings(braise: PlanBraise | null): PlanWarning[] {
 	if (!braise) return [];
 	const dry = braise.groups.find(
-		({ braised, tender_min }) => braised.dryAt_min !== null && braised.dryAt_min <= tender_min.high,
+		(group) => group.braised.dryAt_min !== null && group.braised.dryAt_min <= lastUnder(group),
 	);
 	if (dry?.braised.dryAt_min) return [{ code: "boilsDry", place: "braise", at_min: dry.braised.dryAt_min }];
 	const never = braise.groups.some(({ braised }) => braised.marks.forkTender === null);

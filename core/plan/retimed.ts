@@ -2,6 +2,7 @@ import { maxBy } from "es-toolkit";
 import type { Beliefs } from "../beliefs/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import type { Oven } from "../ovens/index.ts";
+import { isInOven } from "../recipe/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import { tenderAt, tenderFrom, waitOf } from "./onTheClock.ts";
 import { isOfLastGo, type Plan } from "./Plan.ts";
@@ -33,7 +34,8 @@ export function retimed(
 	const { workings: _, warnings: __, ...figures } = plan;
 	const braise = braiseIn(plan, cooked, beliefs);
 	const braise_min = braise?.slowest.tender_min ?? plan.braise_min;
-	const without = (braise?.groups ?? [])
+	const standing = isInOven(plan.recipe) ? (braise?.groups ?? []) : [];
+	const without = standing
 		.filter(({ id }) => !cooked.some(({ group }) => group === id))
 		.reduce((sum, { pans }) => sum + pans.length, 0);
 	const placed = {

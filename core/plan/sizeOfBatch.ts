@@ -1,8 +1,8 @@
 import { refuse } from "../check/index.ts";
-import type { Kitchen } from "../kitchen/index.ts";
+import { type Kitchen, vesselsFor } from "../kitchen/index.ts";
 import { capacityOf, type PanType } from "../pans/index.ts";
 import { wholeDown, wholeUp } from "../quantity/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import { heatOf, layersOf, type Recipe } from "../recipe/index.ts";
 import {
 	cookedShare,
 	isByPiece,
@@ -11,7 +11,9 @@ import {
 	yieldForPortions,
 	yieldFromStock,
 } from "../yields/index.ts";
+import { cardMain_kg } from "./cardMain.ts";
 import type { DishOrder } from "./DishOrder.ts";
+import { bedUnder } from "./panLines.ts";
 
 export interface BatchSize {
 	/** Portions the sitting asks for. */
@@ -99,8 +101,10 @@ function portionsFrom({ portion, piece, losses }: Recipe, pieces: number): numbe
 
 /** Pieces in one pan of the kind chosen, or of the largest kind in stock. */
 function fullestPan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): number {
-	const capacity = (type: PanType) => capacityOf(type.shape, recipe);
-	const kinds = stockFor(order, kitchen);
+	const bed = bedUnder(recipe, 1, kitchen.known.byId);
+	const pieces = (cardMain_kg(recipe, kitchen) * 1000) / recipe.piece.weight_g;
+	const capacity = (type: PanType) => capacityOf(type, { ...recipe, layers: layersOf(recipe), bed, pieces });
+	const kinds = stockFor(recipe, order, kitchen);
 	const most = Math.max(0, ...kinds.map(capacity));
 	if (most === 0) {
 		throw refuse("pans", "the pieces lie in none of the kitchen's pans; add a larger pan or cut smaller");
@@ -109,8 +113,8 @@ function fullestPan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): number 
 }
 
 /** The kinds of pan this dish may use. */
-function stockFor(order: DishOrder, kitchen: Kitchen): readonly PanType[] {
+function stockFor(recipe: Recipe, order: DishOrder, kitchen: Kitchen): readonly PanType[] {
 	const ruledOut = new Set(order.panWishes.filter(({ count }) => count === 0).map(({ typeId }) => typeId));
-	const free = kitchen.equipment.pans.filter((type) => !ruledOut.has(type.id));
+	const free = vesselsFor(heatOf(recipe), kitchen.equipment).filter((type) => !ruledOut.has(type.id));
 	return order.panTypeId === null ? free : free.filter((type) => type.id === order.panTypeId);
 }

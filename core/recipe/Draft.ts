@@ -94,9 +94,16 @@ export const DISH_FIELDS = {
 	lineBy: "below",
 	lineAt: "15",
 	lid: "foil",
+	/** Where it is made tender: a key of the heats. */
+	heat: "oven",
 	ovenLow: "140",
 	ovenSet: "150",
 	ovenHigh: "165",
+	/** A hot start: °C and minutes; empty where there is none. */
+	hotAt: "",
+	hotFor: "",
+	/** Minutes at the end without the cover; empty where it stays on. */
+	uncovered: "",
 	rest: "20",
 	sauce: "70 ml",
 	servedIn: "plates",

@@ -2,7 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import { Celsius, Count, Kilograms, Loss, MillimetresOrNone, Minutes, Name, oneOf } from "../check/index.ts";
 import { LineBelowTop, LineByShare, LineOverTop, Piece } from "../pans/index.ts";
 import { UNITS, type UnitName } from "../quantity/index.ts";
-import { CUTS, GROUPS, LID_KEYS, PLACES, ROLES } from "../trade/index.ts";
+import { CUTS, GROUPS, HEAT_WAYS, LID_KEYS, PLACES, ROLES } from "../trade/index.ts";
 import { Losses, PortionByPiece, PortionByWeight } from "../yields/index.ts";
 import { SCHOOL_QUESTIONS, Schools } from "./schools.ts";
 
@@ -96,8 +96,12 @@ export const Recipe = Type.Object(
 		/** One trimmed piece. */
 		piece: Piece,
 		gap_mm: MillimetresOrNone,
-		/** How many pieces lie on one another: small soft ones may lie two deep. One where it is absent. */
-		layers: Type.Optional(Type.Integer({ minimum: 1, maximum: 2, allowed: "1 layer or 2" })),
+		/** How pieces lie on one another: small soft ones two deep, cubes poured as they fall. One layer where it is absent. */
+		layers: Type.Optional(
+			Type.Union([Type.Literal(1), Type.Literal(2), Type.Literal("poured")], {
+				allowed: "1 layer, 2, or poured as they fall",
+			}),
+		),
 		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
 		marinate: Type.Optional(Type.Object({ minutes: Minutes, longest_min: Minutes, container: Text })),
 		sear: Type.Optional(
@@ -111,8 +115,28 @@ export const Recipe = Type.Object(
 		braise: Type.Object({
 			line: Type.Union([LineByShare, LineBelowTop, LineOverTop]),
 			lid: oneOf(LID_KEYS),
-			/** The oven range that suits the dish, and what the card is tested at. */
+			/** In the oven where it is absent. */
+			heat: Type.Optional(oneOf(HEAT_WAYS)),
+			/** What its oven, cooker or bath may be set to, and what the card is tested at; a hob holds a simmer. */
 			oven_C: Type.Object({ low: Celsius, set: Celsius, high: Celsius }),
+			/** Hotter at first, for so many minutes; then as set. */
+			hotStart: Type.Optional(
+				Type.Object(
+					{
+						set_C: Celsius,
+						minutes: Type.Integer({
+							minimum: 5,
+							maximum: 120,
+							allowed: "whole minutes from 5 to 120",
+						}),
+					},
+					{ additionalProperties: false },
+				),
+			),
+			/** The cover is off for so many minutes at the end. */
+			uncovered_min: Type.Optional(
+				Type.Integer({ minimum: 1, maximum: 240, allowed: "whole minutes from 1 to 240" }),
+			),
 		}),
 		rest_min: Minutes,
 		/** How the card finishes its sauce: by how much it is reduced, a share of what is taken. */

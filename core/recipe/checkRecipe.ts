@@ -1,6 +1,7 @@
 import { checked, type Problem, Refusal } from "../check/index.ts";
 import { MEAT_KG_PER_L, type Piece, pieceVolume } from "../pans/index.ts";
 import { UNITS } from "../quantity/index.ts";
+import { HEAT_RANGES, HEATS } from "../trade/index.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { Preparation } from "./Preparation.ts";
 import { Recipe } from "./Recipe.ts";
@@ -108,6 +109,7 @@ function wholeProblems(recipe: Recipe): Problem[] {
 			message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed`,
 		});
 	}
+	problems.push(...heatProblems(recipe));
 	if (recipe.marinate && recipe.marinate.longest_min < recipe.marinate.minutes) {
 		problems.push({
 			field: "marinate.longest_min",
@@ -130,6 +132,30 @@ function weightProblems(piece: Piece): Problem[] {
 		{
 			field: "piece.weight_g",
 			message: `${piece.weight_g} g was given for a piece of about ${rounded(solid_g)} g by its sides; from ${rounded(solid_g * LIGHTEST)} to ${rounded(solid_g * HEAVIEST)} g is allowed, or other sides`,
+		},
+	];
+}
+
+/** A heat set to what it cannot be, and a hot start that is none. */
+function heatProblems({ braise }: Recipe): Problem[] {
+	const { heat = "oven", oven_C, hotStart } = braise;
+	if (heat === "oven") {
+		if (!hotStart || hotStart.set_C > oven_C.set) return [];
+		return [
+			{
+				field: "braise.hotStart",
+				message: `${hotStart.set_C} °C was given; hotter than the ${oven_C.set} °C that follow is allowed`,
+			},
+		];
+	}
+	if (hotStart) return [{ field: "braise.hotStart", message: "only an oven starts hot; leave it out" }];
+	if (heat === "hob") return [];
+	const { low, high } = HEAT_RANGES[heat];
+	if (oven_C.low >= low && oven_C.high <= high) return [];
+	return [
+		{
+			field: "braise.oven_C",
+			message: `${oven_C.low} to ${oven_C.high} °C were given; ${low} to ${high} °C are allowed ${HEATS[heat]}`,
 		},
 	];
 }

@@ -93,7 +93,7 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		orderLead: written(doc.orderLead_days),
 		...pieceFields(doc),
 		gap: written(doc.gap_mm),
-		layers: written(doc.layers ?? 1),
+		layers: String(doc.layers ?? 1),
 		...(marinate
 			? {
 					marinated: "yes",
@@ -113,6 +113,11 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 			: { seared: "" }),
 		...lineFields(braise.line),
 		lid: braise.lid,
+		heat: braise.heat ?? "oven",
+		...(braise.hotStart
+			? { hotAt: written(braise.hotStart.set_C), hotFor: `${braise.hotStart.minutes} min` }
+			: {}),
+		uncovered: braise.uncovered_min === undefined ? "" : `${braise.uncovered_min} min`,
 		ovenLow: written(braise.oven_C.low),
 		ovenSet: written(braise.oven_C.set),
 		ovenHigh: written(braise.oven_C.high),

@@ -43,6 +43,7 @@ export {
 } from "./diets.ts";
 export { type Difference, difference, isSame, type Pair } from "./difference.ts";
 export { draftOf, isPreparation } from "./draftOf.ts";
+export { heatOf, isInOven, layersOf } from "./heatOf.ts";
 export { type Ingredient, ingredient } from "./Ingredient.ts";
 export { type InPan, inPan, isBoughtByVolume } from "./ingredientProperties.ts";
 export { clausesOf, type LineRead, lineText, readLine, type SaidOfLine } from "./lineText.ts";

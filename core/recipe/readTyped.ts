@@ -1,6 +1,6 @@
 import { type CountryMeasures, numbersIn } from "../quantity/index.ts";
 import type { Role } from "../trade/index.ts";
-import { CUTS, type Cut, cutWords } from "../trade/index.ts";
+import { CUTS, type Cut, cutWords, HEAT_RANGES } from "../trade/index.ts";
 import { CATEGORIES } from "./categories.ts";
 import type { Draft, DraftLine, DraftStep } from "./Draft.ts";
 import { FieldReader } from "./FieldReader.ts";
@@ -217,18 +217,10 @@ function dishOf(fields: FieldReader, draft: Draft) {
 		orderLead_days: fields.number("orderLead"),
 		piece: pieceOf(fields),
 		gap_mm: fields.millimetres("gap"),
-		...given("layers", fields.text("layers") === "2" ? 2 : undefined),
+		...given("layers", LAYERS[fields.text("layers")]),
 		...given("marinate", marinadeOf(fields)),
 		...given("sear", searOf(fields)),
-		braise: {
-			line: lineOf(fields),
-			lid: fields.text("lid"),
-			oven_C: {
-				low: fields.celsius("ovenLow"),
-				set: fields.celsius("ovenSet"),
-				high: fields.celsius("ovenHigh"),
-			},
-		},
+		braise: braiseOf(fields),
 		rest_min: fields.minutes("rest"),
 		...given(
 			"finish",
@@ -277,6 +269,36 @@ function searOf(fields: FieldReader) {
 	};
 }
 
+function braiseOf(fields: FieldReader) {
+	const heat = fields.text("heat");
+	const isHob = heat === "hob";
+	return {
+		line: lineOf(fields),
+		lid: fields.text("lid"),
+		...(heat === "" || heat === "oven" ? {} : { heat }),
+		// A hob holds its simmer, whatever was typed for an oven before.
+		oven_C: isHob
+			? HEAT_RANGES.oven
+			: {
+					low: fields.celsius("ovenLow"),
+					set: fields.celsius("ovenSet"),
+					high: fields.celsius("ovenHigh"),
+				},
+		...given("hotStart", hotStartOf(fields)),
+		...given(
+			"uncovered_min",
+			fields.optional("uncovered", () => fields.minutes("uncovered")),
+		),
+	};
+}
+
+/** Only an oven starts hot. */
+function hotStartOf(fields: FieldReader) {
+	const isOven = ["", "oven"].includes(fields.text("heat"));
+	if (!isOven || (fields.text("hotAt") === "" && fields.text("hotFor") === "")) return undefined;
+	return { set_C: fields.celsius("hotAt"), minutes: fields.minutes("hotFor") };
+}
+
 function lineOf(fields: FieldReader) {
 	const by = fields.text("lineBy");
 	if (by === "share") return { share: fields.share("lineAt") };
@@ -290,3 +312,6 @@ export function mainGrams(lines: readonly DraftLineRead[]): number {
 	const main = lines.find(({ role }) => role === "main");
 	return main?.quantity && main.ingredient ? (gramsOrNull(main.quantity, main.ingredient) ?? 0) : 0;
 }
+
+/** How pieces lie, as it is typed; in one layer otherwise. */
+const LAYERS: Readonly<Record<string, 2 | "poured" | undefined>> = { "2": 2, poured: "poured" };

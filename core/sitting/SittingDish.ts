@@ -1,6 +1,7 @@
 import type { PanWish } from "../pans/index.ts";
 import type { ChillChoice, ColourWay, DishOrder } from "../plan/index.ts";
 import type { Recipe } from "../recipe/index.ts";
+import { type CookChoice, cookedThatWay } from "./CookChoice.ts";
 
 /** What a dish is scaled from, as a sitting keeps it. */
 export const BASES = ["covers", "onHand", "pans"] as const;
@@ -25,6 +26,8 @@ export interface SittingDish {
 	readonly ahead: boolean | null;
 	/** How it is cooled where it is made ahead; null leaves it to the plan. */
 	readonly chill: ChillChoice | null;
+	/** How it is made tender; null leaves it to the card. */
+	readonly cook: CookChoice | null;
 }
 
 /** A dish new on a sitting, from covers, with nothing chosen yet. */
@@ -43,25 +46,21 @@ export function newDish(id: string, recipeVersionId: string, uptake: number, spa
 		colour: null,
 		ahead: null,
 		chill: null,
+		cook: null,
 	};
 }
 
-/** The recipe as this sitting cooks it: with its own liquid line and its own day, where it has them. */
+/** The recipe as this sitting cooks it: with its own liquid line, its own day and its own heat, where it has them. */
 export function cookedRecipe({
 	recipe,
 	line,
 	ahead,
-}: { readonly recipe: Recipe } & Pick<SittingDish, "line" | "ahead">): Recipe {
-	const poured = line === null ? recipe : { ...recipe, braise: { ...recipe.braise, line } };
+	cook,
+}: { readonly recipe: Recipe } & Pick<SittingDish, "line" | "ahead" | "cook">): Recipe {
+	const cooked = cookedThatWay(recipe, cook);
+	const poured = line === null ? cooked : { ...cooked, braise: { ...cooked.braise, line } };
 	if (ahead === null) return poured;
 	return { ...poured, schools: { ...poured.schools, service: ahead ? "madeAhead" : "sameDay" } };
-}
-
-/** A recipe that may also be braised at another temperature: it is planned at that one. */
-export function heatedAt(recipe: Recipe, set_C: number): Recipe {
-	const { low, high } = recipe.braise.oven_C;
-	const oven_C = { low: Math.min(low, set_C), set: set_C, high: Math.max(high, set_C) };
-	return { ...recipe, braise: { ...recipe.braise, oven_C } };
 }
 
 /** A dish as the plan takes it. */

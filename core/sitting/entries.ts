@@ -56,5 +56,6 @@ export const TrialEntry = Type.Object({
 	line: Type.Optional(Type.String({ maxLength: 40 })),
 	colour: Type.Optional(oneOf(["", ...COLOUR_WAYS] as const)),
 	chill: Type.Optional(Type.String({ maxLength: 60 })),
+	cook: Type.Optional(Type.String({ maxLength: 60 })),
 	ahead: Type.Optional(oneOf(["", "yes", "no"] as const)),
 });

@@ -1,9 +1,9 @@
+export { type CookChoice, heatedAt, PARTS } from "./CookChoice.ts";
 export { ShareEntry, SittingEntry, TrialEntry } from "./entries.ts";
 export {
 	BASES,
 	type BasisKey,
 	cookedRecipe,
-	heatedAt,
 	newDish,
 	orderOf,
 	type SittingDish,

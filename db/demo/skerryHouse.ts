@@ -91,6 +91,36 @@ const PANS: readonly NewPan[] = [
 		stock: 2,
 		use: "pot",
 	},
+	{
+		id: "pressure-pot-280",
+		name: "Pressure pot 280",
+		kind: "round",
+		diameter_mm: 280,
+		depth_mm: 210,
+		stock: 2,
+		use: "pressure",
+	},
+	{
+		id: "slow-cooker-300",
+		name: "Slow cooker 300",
+		kind: "round",
+		diameter_mm: 300,
+		depth_mm: 200,
+		stock: 2,
+		use: "slowCooker",
+		heat_w: 500,
+	},
+	{
+		id: "water-bath",
+		name: "Water bath",
+		kind: "box",
+		length_mm: 500,
+		width_mm: 300,
+		depth_mm: 300,
+		stock: 1,
+		use: "bath",
+		heat_w: 2000,
+	},
 ];
 
 function gastronorm(id: string, gn: "1/1" | "1/2" | "1/3" | "2/1", depth_mm: number, stock: number): NewPan {
@@ -206,6 +236,11 @@ const MENU_PRICES = {
 	"pork-collar": 1250,
 	"squid-ink-fennel": 2300,
 	"celeriac-lentil": 1600,
+	"lamb-swede-lovage": 2100,
+	"venison-prune-juniper": 2600,
+	"lamb-neck-caraway": 2450,
+	"veal-lemon-sage": 2200,
+	"goose-quince": 2900,
 };
 
 const SHALLOW = { coolerId: "blast-chiller", parts: 3, ice: false };

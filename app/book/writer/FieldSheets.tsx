@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
-import { CATEGORIES, CATEGORY_KEYS, type Draft } from "#core/recipe";
-import { CUTS, cutWords, LIDS } from "#core/trade";
+import { CATEGORIES, CATEGORY_KEYS, DISH_FIELDS, type Draft } from "#core/recipe";
+import { CUTS, cutWords, HEATS, LIDS } from "#core/trade";
 import { Choice, Field, LongText } from "../../ui/forms/Field.tsx";
 import { Heading, Sheet } from "../../ui/parts/parts.tsx";
 import { changeField } from "../draftEdits.ts";
@@ -49,9 +49,12 @@ function fieldsOf({ draft, wrong, onChange }: FieldSheetsProps) {
 			fields.map((field) => (
 				<input key={field} type="hidden" name={`field.${field}`} value={draft.fields[field] ?? ""} />
 			)),
-		is: (field: string, value: string) => draft.fields[field] === value,
+		is: (field: string, value: string) => (draft.fields[field] || USUAL[field]) === value,
 	};
 }
+
+/** What stands in a field of a dish that an older draft does not have. */
+const USUAL: Readonly<Record<string, string>> = DISH_FIELDS;
 
 function Part({ heading, children }: { readonly heading: string; readonly children: ReactNode }) {
 	return (
@@ -137,6 +140,7 @@ function DishFields(props: FieldSheetsProps) {
 					{choice("layers", "They lie", [
 						["1", "in one layer"],
 						["2", "two deep, small and soft"],
+						["poured", "poured, layers deep"],
 					])}
 				</Columns>
 				{is("shape", "block") ? kept(["diameter"]) : kept(["width", "height"])}
@@ -176,9 +180,24 @@ function DishFields(props: FieldSheetsProps) {
 					])}
 					{text("lineAt", "at", is("lineBy", "share") ? "%" : "mm")}
 					{choice("lid", "On the pan", Object.entries(LIDS))}
-					{text("ovenSet", "Oven", "°C")}
-					{text("ovenLow", "From", "°C")}
-					{text("ovenHigh", "to", "°C")}
+					{choice("heat", "Made tender", Object.entries(HEATS))}
+					{is("heat", "hob") ? (
+						kept(["ovenSet", "ovenLow", "ovenHigh", "hotAt", "hotFor"])
+					) : (
+						<>
+							{text("ovenSet", "Set to", "°C")}
+							{text("ovenLow", "From", "°C")}
+							{text("ovenHigh", "to", "°C")}
+						</>
+					)}
+					{is("heat", "oven") ? (
+						<>
+							{text("hotAt", "Hotter at first", "°C")}
+							{text("hotFor", "for", "min")}
+						</>
+					) : null}
+					{is("heat", "hob") || is("heat", "oven") ? null : kept(["hotAt", "hotFor"])}
+					{text("uncovered", "Uncovered at the end", "min")}
 					{text("rest", "Rest", "min")}
 					{text("reducedBy", "Sauce reduced by", "%")}
 				</Columns>

@@ -3,8 +3,9 @@ import { useCallback, useState } from "react";
 import { wallClock } from "#core/time";
 import { OvenCavity } from "../../ui/drawings/OvenCavity.tsx";
 import { ReadCurve } from "../../ui/drawings/ReadCurve.tsx";
-import { ActLink } from "../../ui/parts/parts.tsx";
+import { Act, ActLink } from "../../ui/parts/parts.tsx";
 import type { BodyProps } from "../PlaceBody.ts";
+import { setTrial } from "../setTrial.ts";
 import type { BraiseDrawing, BraiseView } from "./braise.view.ts";
 import type { Check } from "./checks.ts";
 import { WaysPanel } from "./WaysPanel.tsx";
@@ -22,13 +23,21 @@ const Stack = chakra("div", {
 
 /** The braise place: the curve against the clock, the ovens, the check sheet, and other ways. */
 export function BraiseSheet({ view, head, facts, warnings, arithmetic }: BodyProps<BraiseView>) {
-	const { drawing, ovens, checks } = view;
+	const { drawing, ovens, checks, settled } = view;
 	return (
 		<>
 			<Columns>
 				<Stack>
 					{head}
 					{facts}
+					{settled === null ? null : (
+						<p>
+							Settled for this sitting: <b>{settled}</b>.{" "}
+							<Act kind="quiet" type="button" paddingInline="0" onClick={() => setTrial({ cook: "" })}>
+								Leave it to the card
+							</Act>
+						</p>
+					)}
 					{warnings}
 					<Checks checks={checks} />
 				</Stack>

@@ -1,17 +1,19 @@
 import { sumBy } from "es-toolkit";
 import { type BraiseCurve, braiseCurve, type CutSize, type WaysAsked } from "#core/braise";
 import { sidesOf } from "#core/heat";
-import type { HousePolicy } from "#core/kitchen";
+import { type HousePolicy, vesselsFor } from "#core/kitchen";
 import { depthOf, rimOf, smallerPiece } from "#core/pans";
 import { type BraiseGroup, countByType, lastStartAt, type Plan } from "#core/plan";
-import type { Recipe } from "#core/recipe";
-import { LIDS } from "#core/trade";
+import { heatOf, isInOven, type Recipe } from "#core/recipe";
+import { type CookChoice, PARTS } from "#core/sitting";
+import { HEAT_WAYS, type HeatWay, LIDS } from "#core/trade";
 import { isByPiece } from "#core/yields";
 import type { CurveMoment } from "../../ui/drawings/BraiseCurve.tsx";
 import type { OvenDrawing } from "../../ui/drawings/drawings.ts";
 import { labAddress } from "../../ui/forms/labAddress.ts";
+import { cookWords } from "../../ui/words/cookWords.ts";
 import { percent, type Reading } from "../../ui/words/reading.ts";
-import type { PlaceGiven } from "../Place.ts";
+import type { PlaceGiven, TableGiven } from "../Place.ts";
 import { type Check, checksOf } from "./checks.ts";
 
 /** The braise of the fullest pan against the clock, with what to do when it is early or late. */
@@ -19,6 +21,8 @@ export interface BraiseView {
 	readonly drawing: BraiseDrawing | null;
 	readonly ovens: readonly OvenDrawing[];
 	readonly checks: readonly Check[];
+	/** What the sitting has settled beside its card, in words; null where the card holds. */
+	readonly settled: string | null;
 }
 
 export interface BraiseDrawing {
@@ -31,17 +35,23 @@ export interface BraiseDrawing {
 	readonly units: Reading["units"];
 	readonly end_min: number;
 	readonly moments: readonly CurveMoment[];
-	readonly ways: WaysAsked;
+	/** Null where it does not stand in an oven. */
+	readonly ways: WaysAsked | null;
+	/** Other heats for which the kitchen has something to put it in. */
+	readonly heats: readonly HeatWay[];
+	/** As it is settled already. */
+	readonly cook: CookChoice | null;
 	readonly lab: string;
 }
 
-export function braiseView(given: PlaceGiven): BraiseView {
+export function braiseView(given: TableGiven): BraiseView {
 	const { plan } = given;
 	const { braise } = plan;
 	return {
 		drawing: braise ? drawingOf(given, braise.slowest) : null,
 		ovens: ovenDrawings(given),
 		checks: checksOf(given),
+		settled: given.cook ? cookWords(given.cook, given.reading.temperature) : null,
 	};
 }
 
@@ -49,7 +59,7 @@ const MINUTE_MS = 60_000;
 /** Served within so long of the lift, it is one curve, minutes. */
 const SAME_DAY_MIN = 360;
 
-function drawingOf({ plan, kitchen, reading }: PlaceGiven, braise: BraiseGroup): BraiseDrawing {
+function drawingOf({ plan, kitchen, reading, cook = null }: TableGiven, braise: BraiseGroup): BraiseDrawing {
 	const into = lastStartAt(plan, "braise");
 	const lift = lastStartAt(plan, "rest");
 	const minute = (at: number) => (at - into) / MINUTE_MS;
@@ -70,7 +80,11 @@ function drawingOf({ plan, kitchen, reading }: PlaceGiven, braise: BraiseGroup):
 			{ minute: lift_min, words: "lift" },
 			...(isServed ? [{ minute: serve_min, words: "serve" }] : []),
 		],
-		ways: waysOf(plan, braise, kitchen.policy),
+		ways: isInOven(plan.recipe) ? waysOf(plan, braise, kitchen.policy, cook?.parts ?? 1) : null,
+		heats: HEAT_WAYS.filter(
+			(heat) => heat !== heatOf(plan.recipe) && vesselsFor(heat, kitchen.equipment).length > 0,
+		),
+		cook,
 		lab: labAddress([braise.given]),
 	};
 }
@@ -85,7 +99,7 @@ function curveWords(plan: Plan, { tender_min, braised }: BraiseGroup, reading: R
 /** The hottest that a covered braise is set to, °C: above it only the rim scorches. */
 const HOTTEST_C = 200;
 
-function waysOf(plan: Plan, braise: BraiseGroup, policy: HousePolicy): WaysAsked {
+function waysOf(plan: Plan, braise: BraiseGroup, policy: HousePolicy, parts: number): WaysAsked {
 	const ovens = plan.ovens.loads.map(({ oven }) => oven);
 	const least = ovens.map(({ min_C }) => min_C);
 	const most = ovens.map(({ max_C }) => max_C);
@@ -94,16 +108,19 @@ function waysOf(plan: Plan, braise: BraiseGroup, policy: HousePolicy): WaysAsked
 		pans: sumBy(countByType(plan.pans), ({ count }) => count),
 		ovens: Math.max(1, ovens.length),
 		lids: ["lid", "foil", "paper"],
-		sizes: sizesOf(plan.recipe),
+		sizes: sizesOf(plan.recipe, parts),
 		oven_C: { low: Math.max(80, ...least), high: Math.min(HOTTEST_C, ...most) },
 		confidence: policy.confidence,
 		wanted_min: (lastStartAt(plan, "rest") - lastStartAt(plan, "braise")) / MINUTE_MS,
 	};
 }
 
-/** As the butcher can cut it; what is served by the piece stays whole. */
-function sizesOf({ piece, portion }: Recipe): CutSize[] {
-	const halvings = isByPiece(portion) ? [0] : [0, 1, 2];
+/** A piece is cut into so many at the most. */
+const MOST_PARTS = Math.max(...PARTS);
+
+/** As the butcher can still cut it; what is served by the piece stays whole. */
+function sizesOf({ piece, portion }: Recipe, parts: number): CutSize[] {
+	const halvings = isByPiece(portion) ? [0] : [0, 1, 2].filter((times) => parts * 2 ** times <= MOST_PARTS);
 	return halvings.map((times) => ({ parts: 2 ** times, sides: sidesOf(smallerPiece(piece, times)) }));
 }
 

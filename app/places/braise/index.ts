@@ -1,6 +1,8 @@
 import { type BraiseGroup, joinsLate, lastStartAt, type Plan } from "#core/plan";
+import { heatOf, isInOven } from "#core/recipe";
 import type { PlacedTask } from "#core/tasks";
-import { LIDS } from "#core/trade";
+import { durationWords } from "#core/time";
+import { type HeatWay, LIDS } from "#core/trade";
 import type { Reading } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
 import { setWords } from "../words.ts";
@@ -22,9 +24,30 @@ function taskWords(task: PlacedTask, { plan, reading }: PlaceGiven): string {
 		return `Add ${reading.mass(Number(task.figures.grams) / 1000)} of ${task.figures.ingredient}`;
 	}
 	const group = groupOf(task, plan);
-	if (!group) return `Into the oven at ${setWords(plan, reading)}`;
-	const into = `Into the ${group.oven?.name ?? "oven"} at ${reading.temperature(group.set_C)}`;
-	return (plan.braise?.groups.length ?? 0) > 1 ? `${into}, ${groupWords(group)}` : into;
+	const into = group ? intoWords(group, plan, reading) : `Into the oven at ${setWords(plan, reading)}`;
+	return group && (plan.braise?.groups.length ?? 0) > 1 ? `${into}, ${groupWords(group)}` : into;
+}
+
+/** "Into the North oven at 150 °C", "On the hob to a bare simmer", "Shut the Pressure pot, to 117 °C" */
+function intoWords({ oven, set_C, type }: BraiseGroup, { recipe }: Plan, reading: Reading): string {
+	const at = reading.temperature(set_C);
+	switch (heatOf(recipe)) {
+		case "oven": {
+			const { hotStart } = recipe.braise;
+			const then = hotStart
+				? `, after ${durationWords(hotStart.minutes)} at ${reading.temperature(hotStart.set_C)}`
+				: "";
+			return `Into the ${oven?.name ?? "oven"} at ${at}${then}`;
+		}
+		case "hob":
+			return "On the hob to a bare simmer";
+		case "slowCooker":
+			return `Into the ${type.name}, at ${at}`;
+		case "pressure":
+			return `Shut the ${type.name}, up to ${at}`;
+		case "bath":
+			return `Bags into the ${type.name} at ${at}`;
+	}
 }
 
 function groupOf(task: PlacedTask, { braise: planned }: Plan): BraiseGroup | undefined {
@@ -38,19 +61,42 @@ function groupWords({ pans, type }: BraiseGroup): string {
 function headline({ plan, reading }: PlaceGiven): Headline {
 	const into = lastStartAt(plan, "braise");
 	const lift = lastStartAt(plan, "rest");
-	const { lid, oven_C } = plan.recipe.braise;
+	const { oven_C } = plan.recipe.braise;
 	return {
-		title: `Into the oven ${reading.clock(into)}`,
-		says: `${setWords(plan, reading)}, ${LIDS[lid]}. Tender ${tenderWords(plan, into, reading)}.${orderWords(plan, reading)}`,
+		title: `${INTO[heatOf(plan.recipe)]} ${reading.clock(into)}`,
+		says: `${setWords(plan, reading)}, ${coverWords(plan)}. Tender ${tenderWords(plan, into, reading)}.${orderWords(plan, reading)}`,
 		facts: [
 			{ figure: reading.clockAfter(plan.tender.low, into), label: "check first at" },
 			{ figure: reading.clockAfter(lift, into), label: "lift; if not tender by then, sauce first" },
-			{
-				figure: `${reading.temperature(oven_C.low)} to ${reading.temperature(oven_C.high)}`,
-				label: "suits the dish",
-			},
+			...(heatOf(plan.recipe) === "hob"
+				? []
+				: [
+						{
+							figure: `${reading.temperature(oven_C.low)} to ${reading.temperature(oven_C.high)}`,
+							label: "suits the dish",
+						},
+					]),
 		],
 	};
+}
+
+const INTO: Readonly<Record<HeatWay, string>> = {
+	oven: "Into the oven",
+	hob: "To a bare simmer on the hob",
+	slowCooker: "Into the slow cooker",
+	pressure: "Under pressure from",
+	bath: "Into the water bath",
+};
+
+/** "tight lid, off for the last 15 min" */
+function coverWords({ recipe }: Plan): string {
+	const { lid, uncovered_min } = recipe.braise;
+	const heat = heatOf(recipe);
+	if (heat === "pressure") return "shut, and opened when the pressure is down by itself";
+	if (heat === "bath") return "in sealed bags";
+	const off =
+		uncovered_min === undefined || lid === "open" ? "" : `, off for the last ${durationWords(uncovered_min)}`;
+	return `${LIDS[lid]}${off}`;
 }
 
 /** "Sat 17:10–18:15, likely 17:40" */
@@ -63,7 +109,10 @@ function tenderWords({ tender }: Plan, into: number, reading: Reading): string {
 function orderWords(plan: Plan, reading: Reading): string {
 	const rows = goingIn(plan);
 	if (rows.length < 2) return "";
-	const words = rows.map(({ task, group }) => `${groupWords(group)} ${reading.time(task.start)}`);
+	const words = rows.map(
+		({ task, group }) =>
+			`${groupWords(group)} ${reading.clockAfter(task.start, lastStartAt(plan, "braise"))}`,
+	);
 	return ` First in: ${words.join(", then ")}.`;
 }
 
@@ -79,11 +128,10 @@ function goingIn(plan: Plan): { readonly task: PlacedTask; readonly group: Brais
 function paper({ plan, reading }: PlaceGiven): PaperLine[] {
 	return goingIn(plan).map(({ task, group }, index) => {
 		const first = index === 0 && (plan.braise?.groups.length ?? 0) > 1 ? ", these first" : "";
-		const oven = group.oven
-			? `${group.oven.name} at ${reading.temperature(group.set_C)}`
-			: "no rung in an oven yet";
+		const hasPlace = group.oven !== null || !isInOven(plan.recipe);
+		const oven = hasPlace ? intoWords(group, plan, reading) : "no rung in an oven yet";
 		return {
-			what: "Oven",
+			what: isInOven(plan.recipe) ? "Oven" : "Heat",
 			text: `${reading.time(task.start)} ${oven}: ${groupWords(group)}${first}`,
 		};
 	});

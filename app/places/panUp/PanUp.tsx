@@ -78,7 +78,7 @@ function LiquidLineCut({ view, chosen }: { readonly view: PanUpView; readonly ch
 		label: "Liquid line",
 		text: state.text,
 		onMove: (mm: number) => {
-			last.current = lineAt(mm - state.cut.bed_mm, view.piece, view.layers);
+			last.current = lineAt(mm - state.cut.bed_mm, state.cut.pile_mm ?? 1);
 			setMoved(last.current);
 		},
 		onDrop: () => {

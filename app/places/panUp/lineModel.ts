@@ -4,9 +4,8 @@ import {
 	fillPan,
 	LINE_SCHOOLS,
 	type LiquidLine,
-	lineAbovePiece,
+	lineUp,
 	lineWords,
-	type Piece,
 	pieceHeight,
 } from "#core/pans";
 import type { CutDrawing } from "../../ui/drawings/drawings.ts";
@@ -19,15 +18,12 @@ const SNAP_MM = 1.5;
 /** The shallowest line, as a share of the piece. */
 const SHALLOWEST = 0.02;
 
-/** A line drawn so high above the foot of the pieces: a school where it is near one, else its figure. */
-export function lineAt(above_mm: number, piece: Piece, layers = 1): LiquidLine {
-	const school = LINE_SCHOOLS.find(
-		({ line }) => Math.abs(lineAbovePiece(piece, line, layers) - above_mm) <= SNAP_MM,
-	);
+/** A line drawn so high above the foot of pieces that stand so high: a school where it is near one, else its figure. */
+export function lineAt(above_mm: number, pile_mm: number): LiquidLine {
+	const school = LINE_SCHOOLS.find(({ line }) => Math.abs(lineUp(pile_mm, line) - above_mm) <= SNAP_MM);
 	if (school) return school.line;
-	const height = pieceHeight(piece) * layers;
-	if (above_mm > height) return { over_mm: Math.round(above_mm - height) };
-	return { share: Math.max(SHALLOWEST, Math.round((above_mm / height) * 100) / 100) };
+	if (above_mm > pile_mm) return { over_mm: Math.round(above_mm - pile_mm) };
+	return { share: Math.max(SHALLOWEST, Math.round((above_mm / pile_mm) * 100) / 100) };
 }
 
 /** What the page shows of a line while it moves. */
@@ -49,20 +45,21 @@ export function lineState(view: PanUpView, chosen: number, line: LiquidLine): Li
 	const warnings = warningsOf(filled, view, measures);
 	const cut = cutOf(view, pan, filled, line, measures);
 	const carried = measures.mass(filled.lifted_kg);
+	const stays = !Number.isFinite(view.limits.liftLimit_kg);
 	return {
 		cut,
 		facts: [
 			{ figure: measures.volume(filled.liquid_l), label: "to pour in this pan" },
 			{ figure: measures.volume(all_l), label: `in all ${counted(view.strip.length, "pan")}` },
 			{ figure: cut.dip, label: `dip; ${measures.length(view.limits.headspace_mm)} is the least` },
-			{ figure: carried, label: "to carry, with the pan" },
+			{ figure: carried, label: stays ? "filled; it stays on its heat" : "to carry, with the pan" },
 		],
 		warnings,
 		text: [
 			`${cut.lineWords}, line ${cut.line}`,
 			`${measures.volume(filled.liquid_l)} to pour`,
 			`dip ${cut.dip}`,
-			`${carried} to carry`,
+			stays ? `${carried} filled` : `${carried} to carry`,
 			...warnings,
 		].join(", "),
 	};
@@ -79,12 +76,13 @@ function cutOf(
 	line: LiquidLine,
 	{ length }: Measures,
 ): CutDrawing {
-	const { piece, layers } = view;
+	const { piece } = view;
 	const words = lineWords(line);
 	return {
 		line_mm: filled.line_mm,
 		bed_mm: filled.bed_mm,
-		layers,
+		pile_mm: filled.pile_mm,
+		layers: Math.max(1, Math.round(filled.pile_mm / pieceHeight(piece))),
 		lid: view.lid,
 		lineWords: words,
 		line: length(filled.line_mm),
@@ -92,10 +90,16 @@ function cutOf(
 		headspace_mm: view.limits.headspace_mm,
 		schools: LINE_SCHOOLS.map((school) => ({
 			name: school.name,
-			mm: filled.bed_mm + lineAbovePiece(piece, school.line, layers),
+			mm: filled.bed_mm + lineUp(filled.pile_mm, school.line),
 		})).filter(({ mm }) => mm <= depthOf(pan.shape)),
-		words: `${pan.name} cut through: ${length(filled.bed_mm)} of vegetables, pieces ${length(pieceHeight(piece))} high${layers > 1 ? `, ${layers} deep` : ""}, liquid line ${length(filled.line_mm)} above the floor (${words}), dip ${length(filled.dip_mm)} from the rim.`,
+		words: `${pan.name} cut through: ${length(filled.bed_mm)} of vegetables, pieces ${length(pieceHeight(piece))} high${standWords(filled, view, length)}, liquid line ${length(filled.line_mm)} above the floor (${words}), dip ${length(filled.dip_mm)} from the rim.`,
 	};
+}
+
+/** ", 2 deep", ", poured 110 mm deep" */
+function standWords({ pile_mm }: FilledPan, { layers }: PanUpView, length: Measures["length"]): string {
+	if (layers === "poured") return `, poured ${length(pile_mm)} deep`;
+	return layers > 1 ? `, ${layers} deep` : "";
 }
 
 function warningsOf(filled: FilledPan, { limits }: PanUpView, { length, mass }: Measures): string[] {

@@ -1,8 +1,10 @@
-import type { Bed, ChosenPan, LiquidLine, PanLimits, PanShape, PanWish, Piece } from "#core/pans";
+import { sumBy } from "es-toolkit";
+import { vesselsFor } from "#core/kitchen";
+import type { Bed, ChosenPan, Layers, LiquidLine, PanLimits, PanShape, PanWish, Piece } from "#core/pans";
 import { capacityOf, lineWords, piecesPerPan, rimOf, tightGap } from "#core/pans";
-import { countByType, type HeldPans } from "#core/plan";
+import { countByType, type HeldPans, type Plan } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
-import type { Recipe } from "#core/recipe";
+import { heatOf, isInOven, layersOf, type Recipe } from "#core/recipe";
 import { LIDS } from "#core/trade";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
@@ -13,8 +15,8 @@ import type { PlaceGiven, TableGiven } from "../Place.ts";
 export interface PanUpView {
 	readonly units: UnitSystem;
 	readonly piece: Piece;
-	/** How many pieces lie on one another. */
-	readonly layers: number;
+	/** How pieces lie on one another. */
+	readonly layers: Layers;
 	readonly gap_mm: number;
 	readonly line: LiquidLine;
 	readonly lineWords: string;
@@ -65,20 +67,25 @@ export function panUpView(given: TableGiven): PanUpView {
 	const { equipment, policy } = kitchen;
 	const alike = alikePans(given);
 	const had = countByType(plan.pans);
+	const load = loadOf(plan);
 	const strip = alike.flatMap(({ count }, index) => Array.from({ length: count }, () => index));
 	return {
 		units: reading.units,
 		piece: recipe.piece,
-		layers: recipe.layers ?? 1,
+		layers: layersOf(recipe),
 		gap_mm: recipe.gap_mm,
 		line: recipe.braise.line,
 		lineWords: lineWords(recipe.braise.line),
 		cardLine,
 		lid: LIDS[recipe.braise.lid],
-		limits: { headspace_mm: policy.headspace_mm, liftLimit_kg: policy.liftLimit_kg },
+		limits: {
+			headspace_mm: policy.headspace_mm,
+			// What stays where it is heated is not lifted full.
+			liftLimit_kg: isInOven(recipe) ? policy.liftLimit_kg : Number.POSITIVE_INFINITY,
+		},
 		pans: alike,
 		strip: strip.map((index, at) => ({ number: at + 1, alike: index })),
-		shelf: equipment.pans
+		shelf: vesselsFor(heatOf(recipe), equipment)
 			.filter(({ stock }) => stock > 0)
 			.map((type) => ({
 				id: type.id,
@@ -86,11 +93,25 @@ export function panUpView(given: TableGiven): PanUpView {
 				stock: type.stock,
 				here: had.find((kind) => kind.type.id === type.id)?.count ?? 0,
 				elsewhere: plan.elsewhere.get(type.id) ?? [],
-				takes: capacityOf(type.shape, recipe),
+				takes: capacityOf(type, load),
 				settled: order.panWishes.find(({ typeId }) => typeId === type.id)?.count ?? null,
 				rim: rimOf(type.shape),
 			})),
 		wishes: order.panWishes,
+	};
+}
+
+/** What goes into the pans: for how much of it each kind has room. */
+function loadOf({ recipe, pans }: Plan) {
+	return {
+		piece: recipe.piece,
+		gap_mm: recipe.gap_mm,
+		layers: layersOf(recipe),
+		pieces: Math.max(
+			1,
+			sumBy(pans.pans, ({ pieces }) => pieces),
+		),
+		bed: { volume_l: sumBy(pans.pans, ({ bed }) => bed.volume_l), weight_kg: 0 },
 	};
 }
 
@@ -118,7 +139,10 @@ const WIDEST_GAP_MM = 80;
 const GAP_STEP_MM = 2;
 
 /** The gap at which the pieces of a pan lie spread over its floor: the recipe's, or wider where there is room. */
-function spreadGap(pan: ChosenPan, { piece, gap_mm, layers = 1 }: Recipe): number {
+function spreadGap(pan: ChosenPan, recipe: Recipe): number {
+	const { piece, gap_mm } = recipe;
+	const layers = layersOf(recipe);
+	if (layers === "poured") return 0;
 	let gap = tightGap(gap_mm);
 	while (
 		gap + GAP_STEP_MM <= WIDEST_GAP_MM &&
@@ -132,11 +156,17 @@ function spreadGap(pan: ChosenPan, { piece, gap_mm, layers = 1 }: Recipe): numbe
 /** What is still free stays at the end of the pattern. */
 function drawingOf(pan: ChosenPan, recipe: Recipe, reading: Reading): PanDrawing {
 	const gap_mm = spreadGap(pan, recipe);
-	const { layers = 1 } = recipe;
+	const layers = layersOf(recipe);
 	const base = panDrawing(pan.type.shape, reading, { piece: recipe.piece, gap_mm });
 	return {
 		...base,
-		placed: base.placed.slice(0, Math.ceil(pan.pieces / layers)),
-		words: `${pan.type.name} from above: ${counted(pan.pieces, "piece")} in ${layers === 1 ? "one layer" : `${layers} layers`}, ${reading.length(gap_mm)} apart, of ${pan.capacity} that it holds.`,
+		placed: base.placed.slice(0, layers === "poured" ? pan.pieces : Math.ceil(pan.pieces / layers)),
+		words: `${pan.type.name} from above: ${counted(pan.pieces, "piece")} ${lieWords(layers, gap_mm, reading)}, of ${pan.capacity} that it holds.`,
 	};
+}
+
+/** "in one layer, 12 mm apart", "poured as they fall" */
+function lieWords(layers: Layers, gap_mm: number, reading: Reading): string {
+	if (layers === "poured") return "poured as they fall";
+	return `in ${layers === 1 ? "one layer" : `${layers} layers`}, ${reading.length(gap_mm)} apart`;
 }

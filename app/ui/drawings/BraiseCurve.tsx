@@ -182,7 +182,7 @@ function Temperatures({ curve, x, units, width }: PartProps & { readonly width: 
 			<path className="core" d={path(curve.core_C) ?? ""} />
 			<g>
 				<text x={LEFT + 8} y={y(curve.oven_C[0] ?? 0) - 7}>
-					oven
+					{AROUND[curve.heat]}
 				</text>
 				<text x={LEFT + 8} y={y(curve.liquid_C[0] ?? 0) + (crossing ? 24 : -9)}>
 					liquid
@@ -194,6 +194,16 @@ function Temperatures({ curve, x, units, width }: PartProps & { readonly width: 
 		</g>
 	);
 }
+
+/** What the line round the pan is called. */
+const AROUND: Readonly<Record<Curve["heat"], string>> = {
+	stillOven: "oven",
+	fanOven: "oven",
+	waterBath: "bath",
+	pressure: "pressure",
+	slowCooker: "cooker",
+	hob: "simmer",
+};
 
 function Bands({ curve, x }: Pick<PartProps, "curve" | "x">) {
 	return curve.bands.map(({ mark, range }, row) => {

@@ -22,6 +22,8 @@ export interface PanDrawing {
 export interface CutDrawing {
 	readonly line_mm: number;
 	readonly bed_mm: number;
+	/** How high the pieces stand over what lies under them, mm. */
+	readonly pile_mm?: number;
 	/** How many pieces lie on one another; one where it is absent. */
 	readonly layers?: number;
 	readonly lid: string;

@@ -1,6 +1,8 @@
 import { refuse } from "#core/check";
 import type { LiquidLine, PanWish } from "#core/pans";
 import { type ChillChoice, MOST_PARTS } from "#core/plan";
+import { type CookChoice, PARTS } from "#core/sitting";
+import { HEAT_WAYS, type HeatWay, LID_KEYS, type Lid } from "#core/trade";
 
 /** What the chef has settled for a dish, as it stands in an address or a form. */
 
@@ -78,3 +80,37 @@ export function readChill(text: string): ChillChoice | null {
 	}
 	return { coolerId: coolerId || null, parts, ice: ice === "ice" };
 }
+
+/** "oven:170:lid:2", "hob:::1"; nothing where the card's way holds. */
+export function cookTyped(cook: CookChoice | null): string {
+	if (cook === null) return "";
+	return [cook.heat ?? "", cook.set_C ?? "", cook.lid ?? "", cook.parts].join(":");
+}
+
+/** @throws {Refusal} naming `cook` */
+export function readCook(text: string): CookChoice | null {
+	if (text === "") return null;
+	const [heat = "", degrees = "", lid = "", digits = ""] = text.split(":");
+	const set_C = degrees === "" ? null : Number(degrees);
+	const parts = PARTS.find((one) => String(one) === digits);
+	const knows = (heat === "" || isHeat(heat)) && (lid === "" || isLid(lid));
+	if (
+		!knows ||
+		parts === undefined ||
+		!/^\d{0,3}$/.test(degrees) ||
+		(set_C ?? COOLEST_C) < COOLEST_C ||
+		(set_C ?? 0) > HOTTEST_C
+	) {
+		throw refuse(
+			"cook",
+			`“${text}” was given; a heat, ${COOLEST_C} to ${HOTTEST_C} °C, a lid, and pieces whole, in 2 or in 4 are allowed`,
+		);
+	}
+	return { heat: isHeat(heat) ? heat : null, set_C, lid: isLid(lid) ? lid : null, parts };
+}
+
+/** Between these a dish is made tender, °C. */
+const COOLEST_C = 55;
+const HOTTEST_C = 260;
+const isHeat = (text: string): text is HeatWay => (HEAT_WAYS as string[]).includes(text);
+const isLid = (text: string): text is Lid => (LID_KEYS as string[]).includes(text);

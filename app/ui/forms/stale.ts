@@ -2,7 +2,9 @@ import { ingredientFieldWords } from "#core/exchange";
 import { type LiquidLine, lineWords, type PanWish } from "#core/pans";
 import type { ChillChoice } from "#core/plan";
 import { DIETS, type DietCount } from "#core/recipe";
+import type { CookChoice } from "#core/sitting";
 import type { Stale, StoredEvent } from "#db";
+import { cookWords } from "../words/cookWords.ts";
 import type { Reading } from "../words/reading.ts";
 
 /** What somebody else changed in between, in words. */
@@ -59,6 +61,7 @@ const FIELD_WORDS: Readonly<Record<string, string>> = {
 	colour: "colouring",
 	ahead: "the day it is cooked",
 	chill: "how it is cooled",
+	cook: "how it is made tender",
 	air_C: "its air",
 	recipeVersionId: "standard",
 	calledOff: "called off",
@@ -150,6 +153,7 @@ const OWN_WORDS: Readonly<Record<string, Say<never> | undefined>> = {
 	line: (line: LiquidLine) => lineWords(line),
 	chill: ({ parts, ice }: ChillChoice) =>
 		[parts === 1 ? "whole" : `each pan over ${parts}`, ...(ice ? ["in iced water"] : [])].join(", "),
+	cook: (cook: CookChoice, reading) => cookWords(cook, reading.temperature),
 	basis: (basis: string) => BASIS_WORDS[basis] ?? basis,
 	colour: (way: string) => COLOUR_WORDS[way] ?? way,
 	serviceAt: (at: number, reading) => reading.clock(at),

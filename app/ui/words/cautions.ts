@@ -1,4 +1,5 @@
 import { type Hazard, hazardsOf, type Plan } from "#core/plan";
+import { isInOven } from "#core/recipe";
 import type { HouseCode } from "#core/safety";
 import { durationWords } from "#core/time";
 import type { Reading } from "./reading.ts";
@@ -33,8 +34,12 @@ const HAZARD_WORDS: Readonly<Record<Hazard, (given: CautionGiven) => string>> = 
 		"Wine and spirits flame: the pan off the burner first, pour from a jug and never from the bottle, a lid at hand to put it out.",
 	steam: () =>
 		"The liquid goes in boiling and the pan slops when it moves. Open the lid away from you; the steam scalds.",
+	pressure: () =>
+		"Never open a pressure pot before its pressure is down by itself, and never fill it over two thirds; half, where it foams. Look at its valve first.",
 	lift: ({ plan, lift_kg, reading }) => {
 		const heaviest = Math.max(0, ...plan.pans.pans.map((pan) => pan.lifted_kg));
+		if (!isInOven(plan.recipe))
+			return `A full vessel weighs up to ${reading.mass(heaviest)}: it stays where it is heated. Ladle it out; never carry it hot.`;
 		const weight = `The heaviest pan is ${reading.mass(heaviest)} filled`;
 		const limit = `the house limit of ${reading.mass(lift_kg)} for one`;
 		return heaviest > lift_kg

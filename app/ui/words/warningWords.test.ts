@@ -11,6 +11,8 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 	[{ code: "tooFewFromMeat", place: "buy", makes: 40, wanted: 60 }, ["40", "60", "20 short"]],
 	[{ code: "tooFewFromPans", place: "buy", makes: 40, wanted: 60 }, ["40", "60", "20 short"]],
 	[{ code: "noPan", place: "panUp" }, ["No free pan"]],
+	[{ code: "noVessel", place: "panUp", heat: "pressure" }, ["under pressure"]],
+	[{ code: "burnersShort", place: "braise", wanted: 5, burners: 3 }, ["5 vessels", "3"]],
 	[
 		{
 			code: "panStock",

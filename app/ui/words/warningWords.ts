@@ -4,6 +4,7 @@ import { threeDigits } from "#core/quantity";
 import { ALLERGENS } from "#core/recipe";
 import { COLOUR_C } from "#core/sear";
 import { durationsWords, durationWords } from "#core/time";
+import { HEATS } from "#core/trade";
 import { counted, percent, type Reading } from "./reading.ts";
 
 export interface WarningWords {
@@ -25,6 +26,16 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			return {
 				says: `That number of pans makes ${warning.makes} portions; ${warning.wanted} are wanted, ${warning.wanted - warning.makes} short.`,
 				remedy: "Take more pans, or a larger kind.",
+			};
+		case "noVessel":
+			return {
+				says: `Nothing the kitchen counts makes it tender ${HEATS[warning.heat]}, or takes these pieces.`,
+				remedy: "Choose another heat, cut smaller, or add the vessel under Kitchen.",
+			};
+		case "burnersShort":
+			return {
+				says: `${warning.wanted} vessels want a burner at once; the hob has ${warning.burners}.`,
+				remedy: "Take fewer and larger pots, or move a part into the oven.",
 			};
 		case "noPan":
 			return {

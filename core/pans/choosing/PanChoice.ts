@@ -1,6 +1,6 @@
 import { groupBy, sumBy } from "es-toolkit";
 import type { FilledPan, LiquidLine, PanLimits } from "../shape/index.ts";
-import { layeredBelow, lineAbovePiece, type PanType } from "../shape/index.ts";
+import { layeredBelow, lineAbovePiece, meatVolume, type PanType } from "../shape/index.ts";
 import { type Candidate, fillOne, type PanLoad, rungsOf } from "./panCandidates.ts";
 import { spreadEvenly } from "./spreadEvenly.ts";
 
@@ -37,7 +37,11 @@ export function leastPoured(load: PanLoad, kinds: readonly Candidate[]): number 
 	const { pieces, piece, line, bed, wanted_l, layers = 1 } = load;
 	if (wanted_l !== undefined) return wanted_l;
 	const perPiece_l = Math.min(...kinds.map(({ below_l, capacity }) => below_l / capacity));
-	const solid_l = pieces * layeredBelow(piece, lineAbovePiece(piece, line, layers), layers) + bed.volume_l;
+	const below_l =
+		layers === "poured"
+			? meatVolume(piece)
+			: layeredBelow(piece, lineAbovePiece(piece, line, layers), layers);
+	const solid_l = pieces * below_l + bed.volume_l;
 	return kinds.length === 0 ? 0 : Math.max(0, pieces * perPiece_l - solid_l);
 }
 

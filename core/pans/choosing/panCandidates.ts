@@ -4,12 +4,15 @@ import {
 	depthOf,
 	type FilledPan,
 	fillPan,
+	HEADSPACE_LID_MM,
+	type Layers,
 	type LiquidLine,
 	lineForLitres,
+	meatVolume,
 	type PanLimits,
-	type PanShape,
 	type PanType,
 	type Piece,
+	POURED_FILL,
 	rungsHigh,
 	shelfShare,
 	volumeBelow,
@@ -30,14 +33,18 @@ export interface PanLoad {
 	readonly line: LiquidLine;
 	/** Litres that are wanted for all pieces; where it is absent, the line itself is poured. */
 	readonly wanted_l?: number;
-	/** How many pieces lie on one another; one where it is absent. */
-	readonly layers?: number;
+	/** How pieces lie on one another; in one layer where it is absent. */
+	readonly layers?: Layers;
 	/** Vegetables under all the pieces together. */
 	readonly bed: Bed;
 	/** Whether a pan that is too heavy or over-full when full is filled less instead. */
 	readonly filledLess?: boolean;
 	/** What the chef has settled. */
 	readonly wishes?: readonly PanWish[];
+	/** The kinds that suit its heat; any where it is absent. */
+	readonly among?: readonly string[];
+	/** Whether it stays where it is filled: on the hob nobody lifts it full. */
+	readonly stays?: boolean;
 }
 
 /** A kind of pan that one dish may use. */
@@ -65,7 +72,7 @@ export function rungsOf({ share, high }: Pick<Candidate, "share" | "high">, coun
 /** The kinds in which a piece of the dish lies, less what the chef has ruled out. */
 export function candidatesFor(load: PanLoad, stock: readonly PanType[], limits: PanLimits): Candidate[] {
 	return stock
-		.filter((type) => type.stock > 0)
+		.filter((type) => type.stock > 0 && (load.among?.includes(type.id) ?? true))
 		.map((type) => candidate(type, load, limits))
 		.filter(({ capacity, wished }) => capacity > 0 && wished !== 0);
 }
@@ -80,18 +87,19 @@ const OVER_LIMIT = 2;
 export const DRAWBACK_RUNGS = 300;
 
 function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
-	const holds = capacityOf(type.shape, load);
+	const holds = capacityOf(type, load);
 	const capacity = load.filledLess ? lighterCapacity(type, load, holds, limits) : holds;
 	const full = fillOne(type, load, Math.min(capacity, load.pieces), limits);
 	return {
 		type,
 		capacity,
 		holds,
-		share: shelfShare(type.shape),
-		high: rungsHigh(type.shape),
+		// What stands in no oven is counted by vessels.
+		share: load.stays ? 1 : shelfShare(type.shape),
+		high: load.stays ? 1 : rungsHigh(type.shape),
 		below_l: volumeBelow(type.shape, Math.min(full.line_mm, depthOf(type.shape))),
 		wished: load.wishes?.find(({ typeId }) => typeId === type.id)?.count,
-		drawback: drawbackOf(full, limits),
+		drawback: drawbackOf(full, limitsOf(type, load, limits)),
 	};
 }
 
@@ -102,7 +110,7 @@ const LEAST_SHARE = 0.6;
 function lighterCapacity(type: PanType, load: PanLoad, holds: number, limits: PanLimits): number {
 	const least = Math.ceil(holds * LEAST_SHARE);
 	for (let pieces = Math.min(holds, load.pieces); pieces >= least; pieces -= 1) {
-		if (drawbackOf(fillOne(type, load, pieces, limits), limits) === 0) {
+		if (drawbackOf(fillOne(type, load, pieces, limits), limitsOf(type, load, limits)) === 0) {
 			return pieces === load.pieces ? holds : pieces;
 		}
 	}
@@ -122,7 +130,8 @@ export function fillOne(type: PanType, load: PanLoad, pieces: number, limits: Pa
 	const share = pieces / load.pieces;
 	const bed = { volume_l: load.bed.volume_l * share, weight_kg: load.bed.weight_kg * share };
 	const { piece, layers = 1 } = load;
-	const at = (line: LiquidLine) => fillPan(type.shape, piece, pieces, line, bed, limits, layers);
+	const within = limitsOf(type, load, limits);
+	const at = (line: LiquidLine) => fillPan(type.shape, piece, pieces, line, bed, within, layers);
 	if (load.wanted_l === undefined) return at(load.line);
 	const litresAt = (line: LiquidLine) => at(line).liquid_l;
 	return at(lineForLitres(litresAt, load.wanted_l * share, piece, load.line, layers));
@@ -131,12 +140,26 @@ export function fillOne(type: PanType, load: PanLoad, pieces: number, limits: Pa
 /** The gap gives so much before another pan is taken, mm, and never more than half of it. @see model, section C */
 export const GAP_GIVES_MM = 5;
 
-/** Pieces that one pan takes when the gap gives a little. */
+/** The house's limits for one kind of vessel: some may not be filled as far, and what stays is not lifted. */
+function limitsOf({ shape, fill = 1 }: PanType, { stays }: PanLoad, limits: PanLimits): PanLimits {
+	return {
+		headspace_mm: Math.max(limits.headspace_mm, (1 - fill) * depthOf(shape)),
+		liftLimit_kg: stays ? Number.POSITIVE_INFINITY : limits.liftLimit_kg,
+	};
+}
+
+/** Pieces that one pan takes: when the gap gives a little, or as they are poured with what lies among them. */
 export function capacityOf(
-	shape: PanShape,
-	{ piece, gap_mm, layers = 1 }: Pick<PanLoad, "piece" | "gap_mm" | "layers">,
+	{ shape, fill = 1 }: Pick<PanType, "shape" | "fill">,
+	load: Pick<PanLoad, "piece" | "gap_mm" | "layers" | "bed" | "pieces">,
 ): number {
-	return layers * piecesPerPan(shape, piece, tightGap(gap_mm));
+	const { piece, gap_mm, layers = 1, bed, pieces } = load;
+	if (layers !== "poured") return layers * piecesPerPan(shape, piece, tightGap(gap_mm));
+	if (piecesPerPan(shape, piece, 0) === 0) return 0;
+	const depth_mm = depthOf(shape);
+	const top_mm = Math.min(fill * depth_mm, depth_mm - HEADSPACE_LID_MM);
+	const each_l = meatVolume(piece) + bed.volume_l / pieces;
+	return Math.floor((volumeBelow(shape, Math.max(0, top_mm)) * POURED_FILL) / each_l);
 }
 
 /** The gap between pieces that a pan is filled to at the most, mm. */

@@ -7,6 +7,8 @@ export interface PanType {
 	readonly name: string;
 	readonly shape: PanShape;
 	readonly stock: number;
+	/** Share of its depth up to which it may be filled, where that is less than to its headspace. */
+	readonly fill?: number;
 }
 
 /** Height of one rung in an oven, mm: the usual catering pitch. */

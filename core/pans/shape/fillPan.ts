@@ -1,9 +1,8 @@
-import { type LiquidLine, lineAbovePiece } from "./liquidLine.ts";
-import { depthOf, emptyPanWeight, heightOf, type PanShape, volumeBelow } from "./PanShape.ts";
-import { layeredBelow, type Piece, pieceHeight } from "./Piece.ts";
+import { type LiquidLine, lineUp } from "./liquidLine.ts";
+import { depthOf, emptyPanWeight, type PanShape, volumeBelow } from "./PanShape.ts";
+import type { Piece } from "./Piece.ts";
+import { type Bed, type Layers, pileIn } from "./pile.ts";
 
-/** Share of its own bulk that a bed of cut vegetables fills; the rest is gaps. Loose diced roots. */
-export const BED_FILL = 0.6;
 /** Density of braising liquid, kg/l; stock and wine are within 3 % of water. */
 export const LIQUID_KG_PER_L = 1;
 
@@ -15,14 +14,6 @@ export const HEADSPACE_OPEN_MM = 35;
 
 /** A piece of a covered pan may stand so close under its rim, mm: the cover still closes. @see model, section C */
 export const UNDER_COVER_MM = 5;
-
-/** Vegetables that lie under the pieces of one pan. */
-export interface Bed {
-	readonly volume_l: number;
-	readonly weight_kg: number;
-}
-
-export const NO_BED: Bed = { volume_l: 0, weight_kg: 0 };
 
 export type PanWarning = "overfull" | "heavy" | "tallPiece";
 
@@ -40,6 +31,8 @@ export interface FilledPan {
 	readonly liquid_l: number;
 	/** Top of the bed above the floor, where the pieces stand, mm. */
 	readonly bed_mm: number;
+	/** From there to the top of the pieces, mm. */
+	readonly pile_mm: number;
 	/** Liquid line above the floor, mm. */
 	readonly line_mm: number;
 	/** From the rim down to the liquid, mm. */
@@ -65,11 +58,6 @@ export function litresToLine(pan: PanShape, line_mm: number, solid_l: number): n
 	return Math.max(0, volumeBelow(pan, line_mm) - solid_l);
 }
 
-/** Height of the bed in one pan, mm: its bulk with the gaps between the cuts. */
-export function bedHeight(pan: PanShape, bed: Bed): number {
-	return heightOf(pan, bed.volume_l / BED_FILL);
-}
-
 /**
  * One pan with so many pieces over its bed, and liquid to the line.
  * A line above the rim is poured to the brim and flagged, never silently lowered.
@@ -85,27 +73,28 @@ export function fillPan(
 	line: LiquidLine,
 	bed: Bed,
 	limits: PanLimits,
-	layers = 1,
+	layers: Layers = 1,
 ): FilledPan {
-	const bed_mm = bedHeight(pan, bed);
-	const line_mm = bed_mm + lineAbovePiece(piece, line, layers);
+	const { bed_mm, height_mm, pieceBelow_l, bedBelow_l } = pileIn(pan, piece, pieces, bed, layers);
+	const line_mm = bed_mm + lineUp(height_mm, line);
 	const depth = depthOf(pan);
 	const top = depth - limits.headspace_mm;
 	const reached = Math.min(line_mm, depth);
-	const solid_l = bed.volume_l + pieces * layeredBelow(piece, reached - bed_mm, layers);
+	const solid_l = pieces * pieceBelow_l(reached) + bedBelow_l(reached);
 	const liquid_l = litresToLine(pan, reached, solid_l);
 	const contents_kg = liquid_l * LIQUID_KG_PER_L + (pieces * piece.weight_g) / 1000 + bed.weight_kg;
 	const lifted_kg = contents_kg + emptyPanWeight(pan);
 	const warnings: PanWarning[] = [];
 	if (line_mm > top) warnings.push("overfull");
 	if (lifted_kg > limits.liftLimit_kg) warnings.push("heavy");
-	const pieceOver_mm = Math.max(0, bed_mm + pieceHeight(piece) * layers - (depth - UNDER_COVER_MM));
+	const pieceOver_mm = Math.max(0, bed_mm + height_mm - (depth - UNDER_COVER_MM));
 	if (pieceOver_mm > 0) warnings.push("tallPiece");
 	return {
 		pieces,
 		bed,
 		liquid_l,
 		bed_mm,
+		pile_mm: height_mm,
 		line_mm,
 		dip_mm: Math.max(0, depth - line_mm),
 		contents_kg,

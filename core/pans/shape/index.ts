@@ -1,6 +1,4 @@
 export {
-	BED_FILL,
-	type Bed,
 	type FilledPan,
 	fillPan,
 	HEADSPACE_LID_MM,
@@ -8,7 +6,6 @@ export {
 	LIFT_LIMIT_KG,
 	LIQUID_KG_PER_L,
 	litresToLine,
-	NO_BED,
 	type PanLimits,
 	type PanWarning,
 	UNDER_COVER_MM,
@@ -19,7 +16,7 @@ export {
 	GASTRONORM_SIZES,
 	type GastronormSize,
 } from "./gastronorm.ts";
-export { LINE_SCHOOLS, type LiquidLine, lineAbovePiece, lineWords } from "./liquidLine.ts";
+export { LINE_SCHOOLS, type LiquidLine, lineAbovePiece, lineUp, lineWords } from "./liquidLine.ts";
 export { lineAround, litresAround, type MeatLayer } from "./litresAround.ts";
 export {
 	areaOf,
@@ -45,6 +42,17 @@ export {
 	pieceThickness,
 	pieceVolume,
 } from "./Piece.ts";
+export {
+	BED_FILL,
+	type Bed,
+	type Layers,
+	meatVolume,
+	NO_BED,
+	type Pile,
+	POURED_FILL,
+	pileIn,
+	stackHeight,
+} from "./pile.ts";
 export { LEAST_LINE, lineAtHeight, lineForLitres } from "./pour.ts";
 export {
 	BoxPan,

@@ -1,4 +1,5 @@
-import { type Piece, pieceHeight } from "./Piece.ts";
+import type { Piece } from "./Piece.ts";
+import { type Layers, stackHeight } from "./pile.ts";
 import type { LiquidLine } from "./schemas.ts";
 
 export type { LiquidLine };
@@ -18,11 +19,15 @@ export const LINE_SCHOOLS = [
  *
  * @param layers how many pieces lie on one another: they count as one that is so much higher
  */
-export function lineAbovePiece(piece: Piece, line: LiquidLine, layers = 1): number {
-	const height = pieceHeight(piece) * layers;
-	if ("share" in line) return height * line.share;
-	if ("below_mm" in line) return Math.max(0, height - line.below_mm);
-	return height + line.over_mm;
+export function lineAbovePiece(piece: Piece, line: LiquidLine, layers: Layers = 1): number {
+	return lineUp(stackHeight(piece, layers), line);
+}
+
+/** Height of the line above the foot of pieces that stand so high, mm; never below it. */
+export function lineUp(height_mm: number, line: LiquidLine): number {
+	if ("share" in line) return height_mm * line.share;
+	if ("below_mm" in line) return Math.max(0, height_mm - line.below_mm);
+	return height_mm + line.over_mm;
 }
 
 /** The line in words: a school's name where it is one. */

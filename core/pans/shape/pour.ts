@@ -1,5 +1,6 @@
 import { type LiquidLine, lineAbovePiece } from "./liquidLine.ts";
-import { type Piece, pieceHeight } from "./Piece.ts";
+import type { Piece } from "./Piece.ts";
+import { type Layers, stackHeight } from "./pile.ts";
 
 /** The least a braise is poured: a third up the piece, so that steam and juice keep it moist. @see model, section B */
 export const LEAST_LINE: LiquidLine = { share: 1 / 3 };
@@ -20,7 +21,7 @@ export function lineForLitres(
 	wanted_l: number,
 	piece: Piece,
 	most: LiquidLine,
-	layers = 1,
+	layers: Layers = 1,
 ): LiquidLine {
 	let high = lineAbovePiece(piece, most, layers);
 	let low = Math.min(high, lineAbovePiece(piece, LEAST_LINE, layers));
@@ -36,7 +37,7 @@ export function lineForLitres(
 }
 
 /** The line that stands so high above the foot of the pieces. */
-export function lineAtHeight(above_mm: number, piece: Piece, layers = 1): LiquidLine {
-	const height = pieceHeight(piece) * layers;
+export function lineAtHeight(above_mm: number, piece: Piece, layers: Layers = 1): LiquidLine {
+	const height = stackHeight(piece, layers);
 	return above_mm > height ? { over_mm: above_mm - height } : { share: above_mm / height };
 }

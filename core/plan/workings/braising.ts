@@ -1,5 +1,6 @@
 import type { Kitchen } from "../../kitchen/index.ts";
-import { type ChosenPan, depthOf, lineAbovePiece, pieceBelow, volumeBelow } from "../../pans/index.ts";
+import { type ChosenPan, depthOf, lineUp, pileIn, volumeBelow } from "../../pans/index.ts";
+import { layersOf } from "../../recipe/index.ts";
 import {
 	add,
 	figure,
@@ -41,11 +42,11 @@ function onePan(pan: ChosenPan, { recipe }: WorkedPlan, { policy }: Kitchen): Wo
 	const about = { pan: pan.type.name, capacity: pan.capacity, headspace_mm: policy.headspace_mm };
 	const depth_mm = depthOf(pan.type.shape);
 	const reached_mm = Math.min(pan.line_mm, depth_mm);
-	const meat_l = pieceBelow(piece, reached_mm - pan.bed_mm);
+	const pile = pileIn(pan.type.shape, piece, pan.pieces, pan.bed, layersOf(recipe));
 	return [
 		working(
 			"panLine",
-			add(figure(pan.bed_mm, "mm", "bed"), figure(lineAbovePiece(piece, braise.line), "mm", "lineAboveFoot")),
+			add(figure(pan.bed_mm, "mm", "bed"), figure(lineUp(pan.pile_mm, braise.line), "mm", "lineAboveFoot")),
 			"mm",
 			about,
 		),
@@ -54,8 +55,11 @@ function onePan(pan: ChosenPan, { recipe }: WorkedPlan, { policy }: Kitchen): Wo
 			most(
 				subtract(
 					figure(volumeBelow(pan.type.shape, reached_mm), "l", "insideToLine"),
-					multiply(figure(pan.pieces, "count", "pieces"), figure(meat_l, "l", "aPieceBelow")),
-					figure(pan.bed.volume_l, "l", "vegetablesBelow"),
+					multiply(
+						figure(pan.pieces, "count", "pieces"),
+						figure(pile.pieceBelow_l(reached_mm), "l", "aPieceBelow"),
+					),
+					figure(pile.bedBelow_l(reached_mm), "l", "vegetablesBelow"),
 				),
 				figure(0, "l"),
 			),

@@ -1,0 +1,1 @@
+ALTER TABLE `sitting_dish` ADD `cook` text;
