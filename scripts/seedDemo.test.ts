@@ -35,7 +35,7 @@ describe("the demo data", () => {
 	it("is put in once, left alone the next time, and made new by --fresh with the old kept", async () => {
 		const data = mkdtempSync(join(tmpdir(), "wide-table-seed-"));
 		expect(seed(data).said).toContain("Demo data of Skerry House is in.");
-		expect(await inside(data, (store) => readBook(store.db))).toHaveLength(7);
+		expect(await inside(data, (store) => readBook(store.db))).toHaveLength(12);
 		const details = {
 			name: "Own",
 			room: "",

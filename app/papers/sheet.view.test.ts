@@ -73,9 +73,9 @@ describe("the production sheet", () => {
 			const at = [
 				/^Build/,
 				/^Pan up/,
-				/^Into .* oven/,
+				/^(Into .* oven|On the hob|Shut|Bags)/,
 				/^Check first/,
-				/^Lift/,
+				/^(Lift|Out of the oven|Off the heat)/,
 				/^(Plate|Fill)/,
 				/^Service/,
 			].map((words) => tasks.findIndex((task) => words.test(task)));

@@ -1,4 +1,5 @@
-import { type Plan, taskAt } from "#core/plan";
+import { sortBy } from "es-toolkit";
+import { type Plan, taskAt, tastingsOf } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";
 import { braise } from "./braise/index.ts";
@@ -15,6 +16,7 @@ import { reheat } from "./reheat/index.ts";
 import { rest } from "./rest/index.ts";
 import { sauce } from "./sauce/index.ts";
 import { sear } from "./sear/index.ts";
+import { tastingTask } from "./tastingWords.ts";
 import { trim } from "./trim/index.ts";
 import { goWords } from "./words.ts";
 
@@ -87,7 +89,7 @@ const BY_ITSELF: ReadonlySet<PlacedTask["part"]> = new Set(["rest", "keep"]);
 
 /** The tasks of a dish that somebody has to begin, the first first. */
 export function tasksOf(given: PlaceGiven): TaskView[] {
-	return given.plan.tasks.flatMap((task) => {
+	const begun = given.plan.tasks.flatMap((task): TaskView[] => {
 		const { place } = task;
 		if (place === "make" || BY_ITSELF.has(task.part)) return [];
 		return [
@@ -100,6 +102,18 @@ export function tasksOf(given: PlaceGiven): TaskView[] {
 			},
 		];
 	});
+	return sortBy([...begun, ...tastingTasks(given)], ["at"]);
+}
+
+/** The dish is tasted three times: nobody is needed for long, and nobody may forget it. */
+function tastingTasks({ plan }: PlaceGiven): TaskView[] {
+	return tastingsOf(plan).map((tasting) => ({
+		id: `${plan.order.id}/taste/${tasting.of}`,
+		at: tasting.at,
+		place: PLACE_WORDS[tasting.place],
+		key: tasting.place,
+		words: tastingTask(tasting),
+	}));
 }
 
 export type { Headline, PaperLine, Place, PlaceGiven, TableGiven } from "./Place.ts";

@@ -126,6 +126,7 @@ export const LABELS: Readonly<Record<string, (working: Working) => string>> = {
 	outOfTheMeat: () => "Out of the meat",
 	steamedAway: () => "Steamed away",
 	left: () => "Left when lifted",
+	toTheSauce: () => "Left for the sauce",
 	saltIn: () => "Salt that goes in",
 	saltWhenLifted: () => "Salt when lifted",
 	panLine: ({ about }) => `${about?.pan}, line`,
@@ -269,6 +270,8 @@ const TERMS: Readonly<Record<string, string>> = {
 	steamedAway: "steamed away",
 	takenUp: "taken up",
 	liquidLeft: "of liquid",
+	carriedOff: "with the strained vegetables",
+	pureedBack: "of vegetables puréed back",
 	vegetables: "of vegetables",
 	meat: "of meat",
 	salt: "of salt",
@@ -316,7 +319,7 @@ export const NOTES: Readonly<Record<string, Note>> = {
 	trayMinutes: ({ about }) => `in the ${about?.oven}`,
 	steamedAway: (working) =>
 		`all pans, ${LIDS[(working.about?.lid ?? "lid") as Lid]}, in the ${durationWords(number(working, "minutes"))} until it is likely tender`,
-	panLine: (working) => `it holds ${working.about?.capacity} in one layer`,
+	panLine: ({ about }) => `it holds ${about?.capacity} ${LAYERS[String(about?.layers)] ?? "in one layer"}`,
 	panDip: (working, reading) =>
 		`at least ${reading.length(number(working, "headspace_mm"))} of headspace is kept`,
 	panLifted: (working, reading) => `the limit for one is ${reading.mass(number(working, "limit_kg"))}`,
@@ -330,6 +333,8 @@ export const NOTES: Readonly<Record<string, Note>> = {
 	orRoux: () => "with as much fat; brings gluten",
 	orKneaded: () => "with as much butter; brings gluten and milk",
 };
+
+const LAYERS: Readonly<Record<string, string>> = { 2: "two deep", poured: "poured as they fall" };
 
 const POURED: Readonly<Record<string, string>> = {
 	sauce: "what the sauce asks",

@@ -43,10 +43,15 @@ export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
 
 /** How the open place is worked: its steps and what is weighed out for it. */
 export function WorkSheet({ detail }: { readonly detail: PlaceDetail }) {
-	if (detail.steps.length + detail.lines.length === 0) return null;
+	if (detail.steps.length + detail.lines.length + detail.tastings.length === 0) return null;
 	return (
 		<Sheet marginTop="10px" paddingTop="2px">
 			<Method steps={detail.steps} />
+			{detail.tastings.map((words) => (
+				<chakra.p key={words} marginTop="12px" maxWidth="90ch">
+					{words}
+				</chakra.p>
+			))}
 			{detail.lines.length > 0 ? (
 				<chakra.div marginTop="16px">
 					<LineTable groups={[{ heading: "", rows: detail.lines }]} />

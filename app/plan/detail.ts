@@ -1,5 +1,7 @@
+import { tastingsOf } from "#core/plan";
 import type { PlaceKey } from "#core/trade";
 import { type Headline, PLACE, type TableGiven } from "../places/index.ts";
+import { tastingWords } from "../places/tastingWords.ts";
 import { type SumWords, sumWords } from "../places/workingWords.ts";
 import { type LineView, lineView } from "../ui/words/lineView.ts";
 import { type StepView, stepViews } from "../ui/words/stepView.ts";
@@ -14,6 +16,8 @@ export interface PlaceDetail extends Headline {
 	readonly steps: readonly StepView[];
 	readonly warnings: readonly WarningWords[];
 	readonly sums: readonly SumWords[];
+	/** What is tasted here, and what mends it. */
+	readonly tastings: readonly string[];
 }
 
 /** What one place asks for, ready to show. */
@@ -33,6 +37,9 @@ export function detailOf(key: PlaceKey, given: TableGiven): PlaceDetail {
 		warnings: plan.warnings
 			.filter((warning) => warning.place === key)
 			.map((warning) => warningWords(warning, reading)),
+		tastings: tastingsOf(plan)
+			.filter(({ place: at }) => at === key)
+			.map((tasting) => tastingWords(tasting, reading)),
 		sums: plan.workings[key].map((working) => sumWords(working, reading)),
 	};
 }

@@ -61,25 +61,17 @@ function put(shelf: Shelf, kept: readonly Kept[]): boolean {
 }
 
 /**
- * A form as it is kept: with the moment at which it was written, where it names none.
+ * A form as it is kept: with the moment at which it was written, to the millisecond, where it names
+ * none: two readings of one minute are two.
  *
  * @returns null where it has no name of its own, and could be written twice
  */
 export function keptForm(path: string, form: FormData, now: number, timeZone: string): Kept | null {
-	const fields = [...form].map(([name, value]): readonly [string, string] => [name, String(value)]);
-	const typed = Object.fromEntries(fields);
-	const { date: today, time: clock } = wallClock(now, timeZone);
-	const clientId = typed.clientId ?? "";
+	const typed = Object.fromEntries([...form].map(([name, value]) => [name, String(value)]));
+	const { clientId = "", date, time } = typed;
 	if (clientId === "") return null;
-	const named = Boolean(typed.date || typed.time);
-	const at = named
-		? fields
-		: [
-				...fields.filter(([name]) => name !== "date" && name !== "time"),
-				["date", today] as const,
-				["time", clock] as const,
-			];
-	return { clientId, path, fields: at, words: `${wordsOf(typed)} at ${typed.time || clock}` };
+	const fields = Object.entries({ ...typed, ...(date || time ? {} : { keptAt: String(now) }) });
+	return { clientId, path, fields, words: `${wordsOf(typed)} at ${time || wallClock(now, timeZone).time}` };
 }
 
 function wordsOf({ intent = "", C, action, stage }: Readonly<Record<string, string>>): string {

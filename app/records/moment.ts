@@ -15,7 +15,7 @@ export function momentTyped(typed: Typed, timeZone: string, now: number, least =
 	const today = wallClock(now, timeZone).date;
 	const time = (typed.time ?? "").trim();
 	const date = (typed.date ?? "").trim();
-	if (time === "" && date === "") return now;
+	if (time === "" && date === "") return keptAt(typed, now, least);
 	const day = date === "" ? today : pastDay(date, today);
 	if (typeof day !== "string") throw refuse("date", `“${date}” is no day; one such as 28 Nov is allowed`);
 	const at = fromWallClock(day, readTime(time) ?? "", timeZone);
@@ -24,6 +24,18 @@ export function momentTyped(typed: Typed, timeZone: string, now: number, least =
 	if (at < least)
 		throw refuse("time", `is before it began (${clock(least, timeZone)}); a later time is allowed`);
 	return at;
+}
+
+/** Kept on a device while the server was out of reach, for so long at the most, ms: a week. */
+const LONGEST_KEPT_MS = 7 * 86_400_000;
+
+/** When something was written that waited on a device; now where it did not wait. */
+function keptAt({ keptAt: written = "" }: Typed, now: number, least: number): number {
+	if (written === "") return now;
+	const at = Number(written);
+	const holds = /^\d{1,16}$/.test(written) && at <= now + AHEAD_MS && at >= now - LONGEST_KEPT_MS;
+	if (!holds) throw refuse("time", "is no moment of the last week; write it with its time");
+	return Math.min(now, Math.max(least, at));
 }
 
 /** The day that was typed; without its year the last one there was. */

@@ -275,6 +275,10 @@ describe("when something was", () => {
 
 	it("is now where nothing is typed, and the house's clock where something is", () => {
 		expect(momentTyped({}, "UTC", now)).toBe(now);
+		expect(momentTyped({ keptAt: String(now - 90_000) }, "UTC", now)).toBe(now - 90_000);
+		expect(momentTyped({ keptAt: String(now - 90_000) }, "UTC", now, now - 60_000)).toBe(now - 60_000);
+		for (const keptAt of ["soon", "-5", String(now + 600_000), String(now - 30 * 86_400_000)])
+			expect(() => momentTyped({ keptAt }, "UTC", now)).toThrow(/time/);
 		expect(momentTyped({ time: "1730" }, "UTC", now)).toBe(now - 30 * MINUTE_MS);
 		expect(momentTyped({ date: "4 Dec", time: "20:00" }, "UTC", now)).toBe(Date.UTC(2026, 11, 4, 20));
 	});

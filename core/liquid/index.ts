@@ -1,5 +1,11 @@
 export { blendStock, type StockBlend } from "./blendStock.ts";
-export { type LiquidAccount, type LiquidGiven, liquidAccount } from "./liquidAccount.ts";
+export {
+	afterStraining,
+	type LiquidAccount,
+	type LiquidGiven,
+	liquidAccount,
+	type VegetablesAfter,
+} from "./liquidAccount.ts";
 export {
 	ACID_ML_PER_L,
 	type DrawnOff,

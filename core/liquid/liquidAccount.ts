@@ -22,6 +22,30 @@ export interface LiquidGiven {
 	/** What the meat drinks back on cooling, and what grains and pulses take up. */
 	readonly absorbed_l: number;
 	readonly minutes: number;
+	/** Liquid that strained vegetables carry off, and what puréed ones add; nothing where they stay as they are. */
+	readonly carried_l?: number;
+	readonly puree_l?: number;
+}
+
+/** What becomes of the vegetables of a pan when the meat is lifted. */
+export type VegetablesAfter = "kept" | "strained" | "pressed" | "pureed";
+
+/** Liquid that strained vegetables carry off, a share of their weight: 0.15 to 0.25; pressed, half of it comes back. @see model, section L */
+export const STRAINED_CARRY = 0.2;
+export const PRESSED_CARRY = STRAINED_CARRY / 2;
+/** Cooked vegetables, kg a litre of purée. */
+const PUREE_KG_A_LITRE = 1;
+
+/** Liquid that goes away with some vegetables, and what they add to the sauce when they are puréed into it, l. */
+export function afterStraining(
+	vegetables_kg: number,
+	after: VegetablesAfter = "kept",
+): { readonly carried_l: number; readonly puree_l: number } {
+	const carries = after === "strained" ? STRAINED_CARRY : after === "pressed" ? PRESSED_CARRY : 0;
+	return {
+		carried_l: carries * vegetables_kg,
+		puree_l: after === "pureed" ? vegetables_kg / PUREE_KG_A_LITRE : 0,
+	};
 }
 
 /** The account of the liquid when the meat is lifted. */
@@ -35,6 +59,11 @@ export interface LiquidAccount {
 	readonly absorbed_l: number;
 	/** What is left, without the fat. */
 	readonly left_l: number;
+	/** Of it, what strained vegetables carry off; and what puréed ones add. */
+	readonly carried_l: number;
+	readonly puree_l: number;
+	/** What the sauce is made from. */
+	readonly forSauce_l: number;
 	/** Minute at which nothing would be left; null when something is. */
 	readonly dryAt_min: number | null;
 	readonly fat_kg: number;
@@ -62,6 +91,8 @@ export function liquidAccount(given: LiquidGiven): LiquidAccount {
 	const isDry = given.evaporated_l >= in_l && in_l > 0;
 	const vegetables_kg = given.vegetables_kg - fromVegetables_l;
 	const cooked_kg = given.cooked_kg + absorbed_l;
+	const { puree_l = 0 } = given;
+	const gone_l = Math.min(given.carried_l ?? 0, left_l);
 	const sharedBy_g = 1000 * (left_l + vegetables_kg + cooked_kg);
 	return {
 		poured_l: given.poured_l,
@@ -70,6 +101,9 @@ export function liquidAccount(given: LiquidGiven): LiquidAccount {
 		evaporated_l,
 		absorbed_l,
 		left_l,
+		carried_l: gone_l,
+		puree_l,
+		forSauce_l: left_l - gone_l + puree_l,
 		dryAt_min: isDry ? (given.minutes * in_l) / given.evaporated_l : null,
 		fat_kg: given.fat_kg + given.fatPoured_kg,
 		salt_pct: sharedBy_g > 0 ? (given.salt_g / sharedBy_g) * 100 : 0,

@@ -127,7 +127,7 @@ export function sauceFrom(
 	dredged_g: number,
 	finish: SauceFinish,
 ): SaucePlan {
-	const there_l = account.left_l;
+	const there_l = account.forSauce_l;
 	const asked_l = wanted_l / (1 - finish.reduceBy);
 	const { take_l, limitedBy } = takenFor(account, wanted_l, asked_l, pots, finish);
 	const area_m2 = pots.count * pots.goes * pots.floor_m2;
@@ -166,7 +166,7 @@ const HARDLY_LESS = 0.02;
 
 /** What is taken: what the card's finish asks, unless salt, time or the liquid there is says less. */
 function takenFor(
-	{ left_l, salt_pct }: LiquidAccount,
+	{ forSauce_l: left_l, salt_pct }: LiquidAccount,
 	wanted_l: number,
 	asked_l: number,
 	pots: SaucePots,

@@ -1,5 +1,5 @@
 import type { HeldRungs } from "../ovens/index.ts";
-import type { Allergen } from "../recipe/index.ts";
+import type { Allergen, CutSize } from "../recipe/index.ts";
 import type { HeatWay, PlaceKey } from "../trade/index.ts";
 import type { HeldPans } from "./heldPans.ts";
 
@@ -29,6 +29,17 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	| { readonly code: "noVessel"; readonly heat: HeatWay }
 	/** More vessels stand on the hob at once than it has burners. */
 	| { readonly code: "burnersShort"; readonly wanted: number; readonly burners: number }
+	/** A vegetable that is served from the pan and cut so that it is not tender, or no longer whole, after its minutes. */
+	| {
+			readonly code: "cutTooLarge" | "cutTooSmall";
+			readonly name: string;
+			readonly cut: CutSize;
+			/** It spends in the liquid, and wants. */
+			readonly minutes: number;
+			readonly wants_min: number;
+			/** Sizes that suit; null where none does. */
+			readonly suits_mm: { readonly low: number; readonly high: number } | null;
+	  }
 	/** The first of so many tasks that somebody has to be there for while the kitchen is closed. */
 	| { readonly code: "beforeOpening"; readonly at: number; readonly tasks: number }
 	| { readonly code: "panStock"; readonly unplaced: number; readonly kinds: readonly StockUse[] }

@@ -44,4 +44,5 @@ export { USUALLY_AHEAD } from "./planWarnings.ts";
 export { type CookedIn, retimed } from "./retimed.ts";
 export type { SizedDish } from "./SizedDish.ts";
 export { sizeDish } from "./sizeDish.ts";
+export { type Mends, type Tasting, tastingsOf } from "./tastings.ts";
 export { acidsUnderFoil, type WholeSpices, wholeSpices } from "./wholeSpices.ts";

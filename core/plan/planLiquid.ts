@@ -1,9 +1,9 @@
 import type { Beliefs } from "../beliefs/index.ts";
-import { type LiquidAccount, liquidAccount } from "../liquid/index.ts";
+import { afterStraining, type LiquidAccount, liquidAccount, type VegetablesAfter } from "../liquid/index.ts";
 import type { PanChoice } from "../pans/index.ts";
 import { inPan, type Recipe } from "../recipe/index.ts";
 import type { YieldChain } from "../yields/index.ts";
-import { goesIntoPan, joinsLate, takesRoom } from "./panLines.ts";
+import { goesIntoPan, joinsLate, liesUnderMeat, takesRoom } from "./panLines.ts";
 import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 
@@ -82,6 +82,7 @@ export function planLiquid(
 		evaporated_l,
 		absorbed_l: absorbed_l(recipe, chain, lines, beliefs),
 		minutes,
+		...strainedOf(recipe, inIt),
 	});
 	return { ...account, salt, waterFrom, juice };
 }
@@ -147,7 +148,23 @@ export function ownLiquid_l(
 	const inIt = lines.filter((line) => goesIntoPan(line) && line.line.role !== "liquid");
 	const water_l = waterOf(inIt).reduce((sum, { kg, share }) => sum + kg * share, 0);
 	const { juice_l } = juiceOf(recipe, chain, colour, beliefs);
-	return juice_l + water_l + lateLiquid_l(lines) - absorbed_l(recipe, chain, lines, beliefs);
+	const { carried_l, puree_l } = strainedOf(recipe, inIt);
+	const drinks_l = absorbed_l(recipe, chain, lines, beliefs) + carried_l;
+	return juice_l + water_l + puree_l + lateLiquid_l(lines) - drinks_l;
+}
+
+/** What the vegetables that were in the pan from the start carry off or add; what joins late is served. */
+function strainedOf(recipe: Recipe, inIt: readonly InPan[]): ReturnType<typeof afterStraining> {
+	const early = inIt.filter((line) => liesUnderMeat(line));
+	const raw_kg = weightOf(early) / 1000;
+	const water_kg = waterOf(early).reduce((sum, { kg, share }) => sum + kg * share, 0);
+	return afterStraining(raw_kg - water_kg, vegetablesAfter(recipe));
+}
+
+/** What the card's school does with the vegetables of the pan; those cooked apart are not in it. */
+export function vegetablesAfter({ schools }: Recipe): VegetablesAfter {
+	const answer = schools?.vegetables;
+	return answer === undefined || answer === "apart" ? "kept" : answer;
 }
 
 /** A line with what there is of it, as far as its weight matters. */

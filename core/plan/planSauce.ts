@@ -84,7 +84,7 @@ export function planSauce(
 		before_min: ahead ? 0 : Math.max(0, time.allowed_min - time.likely_min * FIRST_LOOK),
 	};
 	// What the finish asks says which pots are needed; they say how long it takes.
-	const asked_l = Math.min(account.left_l, wanted_l / (1 - finish.reduceBy));
+	const asked_l = Math.min(account.forSauce_l, wanted_l / (1 - finish.reduceBy));
 	const taken = saucePot(Math.max(asked_l, wanted_l), wanted_l, most_min, equipment, hands);
 	const pots = taken ?? { floor_m2: ANY_POT_M2, power_kW: equipment.hobPower_kW, count: 1, goes: 1 };
 	return {
@@ -105,6 +105,7 @@ export function cardReduces(recipe: Recipe, lines: readonly InPan[]): number {
 
 /** What the card's lines and its answer between schools say of the sauce's body. */
 function bodyOf({ schools }: Recipe, lines: readonly InPan[]): SauceBody {
+	if (schools?.vegetables === "pureed" && schools.flour !== "reduction") return "puree";
 	switch (schools?.flour) {
 		case "puree":
 			return "puree";

@@ -5,6 +5,7 @@ import { CROWDED_MM, SEAR_GAP_MM } from "../sear/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import { isOpen } from "../time/index.ts";
 import { cookedShare, isByPiece } from "../yields/index.ts";
+import { cutWarnings } from "./cutWarnings.ts";
 import { liquidWarnings } from "./liquidWarnings.ts";
 import { marinadeOf } from "./marinade.ts";
 import type { Plan } from "./Plan.ts";
@@ -32,6 +33,7 @@ export function planWarnings(planned: Planned, kitchen: Kitchen): PlanWarning[] 
 		...tenderWarnings(planned.braise),
 		...ovenTimeWarnings(planned.braise),
 		...liquidWarnings(kitchen.policy, planned),
+		...cutWarnings(planned),
 		...pieceWarnings(recipe),
 		...clockWarnings(planned, kitchen),
 		...chillWarnings(planned, kitchen.policy),

@@ -4,6 +4,7 @@ import { LineBelowTop, LineByShare, LineOverTop, Piece } from "../pans/index.ts"
 import { UNITS, type UnitName } from "../quantity/index.ts";
 import { CUTS, GROUPS, HEAT_WAYS, LID_KEYS, PLACES, ROLES } from "../trade/index.ts";
 import { Losses, PortionByPiece, PortionByWeight } from "../yields/index.ts";
+import { CutSize } from "./cutSize.ts";
 import { SCHOOL_QUESTIONS, Schools } from "./schools.ts";
 
 const Text = Type.String({ minLength: 1, maxLength: 600, allowed: "text of 1 to 600 characters" });
@@ -29,6 +30,8 @@ export const RecipeLine = Type.Object(
 		role: oneOf(ROLES),
 		group: oneOf(GROUPS),
 		preparation: Type.Optional(Type.String({ maxLength: 200 })),
+		/** How it is cut, where that decides when it is tender. */
+		cut: Type.Optional(CutSize),
 		/** Damping of a potent line. */
 		exponent: Type.Optional(Type.Number({ minimum: 0.5, maximum: 1, allowed: "an exponent from 0.5 to 1" })),
 		/** Share left of a liquid that is boiled down before it goes in. */

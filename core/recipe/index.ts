@@ -21,6 +21,7 @@ export {
 } from "./categories.ts";
 export { checkPreparation, checkRecipe, outsideLimits } from "./checkRecipe.ts";
 export { chooseSchool } from "./chooseSchool.ts";
+export { CUT_FORMS, CUT_WORDS, CutSize, cutIn, cutOf, cutSizeWords } from "./cutSize.ts";
 export {
 	DISH_FIELDS,
 	Draft,
@@ -56,5 +57,6 @@ export { type DraftRead, readDraft } from "./readDraft.ts";
 export { type DraftLineRead, mainGrams, readTyped, type TypedRead } from "./readTyped.ts";
 export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";
 export { slugFor } from "./slugFor.ts";
+export { sizesFor, type VegetableMinutes, vegetableMinutes } from "./vegetableMinutes.ts";
 export { givingWayTo, nextStates, type RecipeState, stateOf, versionInUse } from "./versionLife.ts";
 export { asScaleLine, countOf, gramsOrNull, ingredientOf, isCounted, lineGrams } from "./weighLine.ts";

@@ -7,6 +7,7 @@ import {
 	unclearWords,
 	written,
 } from "../quantity/index.ts";
+import { cutIn, cutSizeWords } from "./cutSize.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { plainName } from "./names.ts";
 import { type PartTaken, takePart } from "./parts.ts";
@@ -31,7 +32,7 @@ export interface LineRead {
 /** What follows the name: the optional parts of a line. */
 export type SaidOfLine = Pick<
 	RecipeLine,
-	"preparation" | "reducedTo" | "trimLoss" | "late_min" | "apart" | "marinade"
+	"preparation" | "cut" | "reducedTo" | "trimLoss" | "late_min" | "apart" | "marinade"
 >;
 
 /** The most characters a line has: an amount, a name and what is done with it. */
@@ -151,6 +152,7 @@ export function lineText(
 /** What follows the name of a line, in words: "large dice, 10 % trim". */
 export function clausesOf({
 	preparation,
+	cut,
 	reducedTo,
 	trimLoss,
 	late_min,
@@ -159,6 +161,7 @@ export function clausesOf({
 }: SaidOfLine): string[] {
 	return [
 		...(preparation ? [preparation] : []),
+		...(cut ? [cutSizeWords(cut)] : []),
 		...(reducedTo === undefined
 			? []
 			: [reducedTo === 0.5 ? "boiled down by half" : `boiled down to ${percent(reducedTo)} %`]),
@@ -216,18 +219,34 @@ const LATE = /^(?:added\s+)?([\d.,]+)\s*min(?:ute)?s?\s+before\s+the\s+end$/i;
 /** A wine to lie in, a rub to lie under. */
 const MARINADE = /^(?:for|in) the (?:marinade|rub)$/i;
 
+/** What a clause can say besides preparation; each gives what it is, or nothing. */
+const SAYINGS: readonly ((clause: string) => SaidOfLine | undefined)[] = [
+	(clause) => {
+		const reduced = REDUCED.exec(clause);
+		return reduced ? { reducedTo: shareLeft(reduced) } : undefined;
+	},
+	(clause) => {
+		const trim = TRIM.exec(clause);
+		return trim ? { trimLoss: number(trim[1] ?? trim[2]) / 100 } : undefined;
+	},
+	(clause) => {
+		const late = LATE.exec(clause);
+		return late ? { late_min: number(late[1]) } : undefined;
+	},
+	(clause) => {
+		const cut = cutIn(clause);
+		return cut ? { cut } : undefined;
+	},
+	(clause) => (/^cooked apart$/i.test(clause) ? { apart: true } : undefined),
+	(clause) => (MARINADE.test(clause) ? { marinade: true } : undefined),
+];
+
 function saidIn(clauses: readonly string[]): SaidOfLine {
 	const preparation: string[] = [];
-	const said: { -readonly [K in keyof SaidOfLine]?: SaidOfLine[K] } = {};
+	let said: SaidOfLine = {};
 	for (const clause of clauses) {
-		const reduced = REDUCED.exec(clause);
-		const trim = TRIM.exec(clause);
-		const late = LATE.exec(clause);
-		if (reduced) said.reducedTo = shareLeft(reduced);
-		else if (trim) said.trimLoss = number(trim[1] ?? trim[2]) / 100;
-		else if (late) said.late_min = number(late[1]);
-		else if (/^cooked apart$/i.test(clause)) said.apart = true;
-		else if (MARINADE.test(clause)) said.marinade = true;
+		const says = SAYINGS.map((saying) => saying(clause)).find((one) => one !== undefined);
+		if (says) said = { ...said, ...says };
 		else preparation.push(clause);
 	}
 	return preparation.length > 0 ? { preparation: preparation.join(", "), ...said } : said;

@@ -170,6 +170,12 @@ export const EFFECTS: { [Q in SchoolQuestion]: Record<SchoolAnswer<Q>, (main_g: 
 	vegetables: {
 		strained: () => ({
 			apart: false,
+			steps: [
+				vegetableStep("Strain, let the vegetables drain without pressing, and leave them behind.", "3"),
+			],
+		}),
+		pressed: () => ({
+			apart: false,
 			steps: [vegetableStep("Strain; press the vegetables hard and leave them behind.", "4")],
 		}),
 		kept: () => ({ apart: false, steps: [vegetableStep("Keep the vegetables whole in the sauce.", "1")] }),

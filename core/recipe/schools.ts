@@ -55,7 +55,14 @@ export const SCHOOLS = {
 	vegetables: {
 		words: "Vegetables of the pan",
 		answers: {
-			strained: { words: "strained out", means: "cut small, pressed; clear sauce, less of it" },
+			strained: {
+				words: "strained out",
+				means: "cut small, left to drain; clear sauce, less of it: they carry a fifth of their weight away",
+			},
+			pressed: {
+				words: "strained and pressed",
+				means: "cut small; half of what they would carry away comes back, a little less clear",
+			},
 			kept: {
 				words: "kept in the sauce",
 				means: "cut a little larger than the meat, so both finish together",

@@ -2,6 +2,7 @@ import { DrawnColumns } from "../DrawnColumns.tsx";
 import type { BodyProps } from "../PlaceBody.ts";
 import { AccountBars } from "./AccountBars.tsx";
 import type { AccountView } from "./account.view.ts";
+import { SaltLedger } from "./SaltLedger.tsx";
 import { StockBlend } from "./StockBlend.tsx";
 
 /** The build place: the account of the liquid, and two stocks mixed. */
@@ -19,6 +20,7 @@ export function BuildBody({ view, head, facts, warnings, arithmetic }: BodyProps
 			drawing={
 				<>
 					<AccountBars view={view} />
+					<SaltLedger view={view} />
 					{arithmetic}
 				</>
 			}

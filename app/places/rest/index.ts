@@ -1,18 +1,28 @@
-import { isMadeAhead, lastStartAt } from "#core/plan";
+import { isMadeAhead, lastStartAt, type Plan } from "#core/plan";
+import { heatOf } from "#core/recipe";
 import { durationWords } from "#core/time";
 import { sensibleFacts } from "../hold/index.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+
+/** Where it comes from when it is tender. */
+function outWords({ recipe }: Plan): string {
+	const heat = heatOf(recipe);
+	if (heat === "oven") return "Out of the oven";
+	return heat === "bath" ? "Out of the bath" : "Off the heat";
+}
 
 export const rest: Place = {
 	key: "rest",
 	figure: ({ plan }) => (isMadeAhead(plan.recipe) ? "to cool" : durationWords(plan.work.rest_min)),
 	task: (task, { plan }) => {
 		if (task.part === "rest") return `Rest ${durationWords(plan.work.rest_min)}`;
-		return isMadeAhead(plan.recipe) ? "Out of the oven, to cool in the liquid" : "Lift, one piece at a time";
+		return isMadeAhead(plan.recipe)
+			? `${outWords(plan)}, to cool in the liquid`
+			: "Lift, one piece at a time";
 	},
 	headline: ({ plan, reading }) => ({
 		title: isMadeAhead(plan.recipe)
-			? `Out of the oven ${reading.clock(lastStartAt(plan, "rest"))}`
+			? `${outWords(plan)} ${reading.clock(lastStartAt(plan, "rest"))}`
 			: `${durationWords(plan.work.rest_min)} of rest`,
 		says: isMadeAhead(plan.recipe)
 			? "The pieces cool in their own liquid; they break when they are lifted hot."

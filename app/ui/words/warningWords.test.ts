@@ -11,6 +11,30 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 	[{ code: "tooFewFromMeat", place: "buy", makes: 40, wanted: 60 }, ["40", "60", "20 short"]],
 	[{ code: "tooFewFromPans", place: "buy", makes: 40, wanted: 60 }, ["40", "60", "20 short"]],
 	[{ code: "noPan", place: "panUp" }, ["No free pan"]],
+	[
+		{
+			code: "cutTooLarge",
+			place: "braise",
+			name: "carrots",
+			cut: { form: "dice", mm: 40 },
+			minutes: 20,
+			wants_min: 52,
+			suits_mm: { low: 8, high: 16 },
+		},
+		["Carrots, dice of 40 mm", "52 min", "20 min"],
+	],
+	[
+		{
+			code: "cutTooSmall",
+			place: "braise",
+			name: "swede",
+			cut: { form: "slice", mm: 5 },
+			minutes: 150,
+			wants_min: 30,
+			suits_mm: null,
+		},
+		["slices of 5 mm", "falls apart in 30 min"],
+	],
 	[{ code: "noVessel", place: "panUp", heat: "pressure" }, ["under pressure"]],
 	[{ code: "burnersShort", place: "braise", wanted: 5, burners: 3 }, ["5 vessels", "3"]],
 	[

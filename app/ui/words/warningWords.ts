@@ -1,7 +1,8 @@
+import { upperFirst } from "es-toolkit";
 import type { HeldRungs } from "#core/ovens";
 import { MOST_WAIT_MIN, type PlanWarning, type StockUse } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { ALLERGENS } from "#core/recipe";
+import { ALLERGENS, CUT_WORDS } from "#core/recipe";
 import { COLOUR_C } from "#core/sear";
 import { durationsWords, durationWords } from "#core/time";
 import { HEATS } from "#core/trade";
@@ -27,6 +28,9 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: `That number of pans makes ${warning.makes} portions; ${warning.wanted} are wanted, ${warning.wanted - warning.makes} short.`,
 				remedy: "Take more pans, or a larger kind.",
 			};
+		case "cutTooLarge":
+		case "cutTooSmall":
+			return cutWarning(warning, reading);
 		case "noVessel":
 			return {
 				says: `Nothing the kitchen counts makes it tender ${HEATS[warning.heat]}, or takes these pieces.`,
@@ -329,6 +333,26 @@ export function coolerWords({
 }
 
 const SPREAD: Readonly<Record<number, string>> = { 2: "each pan over two", 3: "each pan over three" };
+
+type CutWarning = Extract<PlanWarning, { readonly code: "cutTooLarge" | "cutTooSmall" }>;
+
+/** A vegetable that is still hard, or gone, when the dish is lifted. */
+function cutWarning(
+	{ code, name, cut, minutes, wants_min, suits_mm }: CutWarning,
+	reading: Reading,
+): WarningWords {
+	const spends = durationWords(Math.round(minutes));
+	const wants = durationWords(Math.round(wants_min));
+	const what = `${upperFirst(name)}, ${CUT_WORDS[cut.form]} of ${reading.length(cut.mm)},`;
+	const says =
+		code === "cutTooLarge"
+			? `${what} wants ${wants}; it is in the liquid for ${spends}.`
+			: `${what} falls apart in ${wants}; it is in the liquid for ${spends}.`;
+	const suits =
+		suits_mm === null ? "" : `${reading.length(suits_mm.low)} to ${reading.length(suits_mm.high)} suits, or `;
+	const join = code === "cutTooLarge" ? "put it in sooner" : `let it join ${wants} before the end or later`;
+	return { says, remedy: `${suits}${join}.`.replace(/^./, (first) => first.toUpperCase()) };
+}
 
 type CarryWarning = Extract<PlanWarning, { readonly code: "carryMissed" | "carryClose" }>;
 

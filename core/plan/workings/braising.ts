@@ -39,7 +39,12 @@ export function panWorkings(plan: WorkedPlan, kitchen: Kitchen): Working[] {
 
 function onePan(pan: ChosenPan, { recipe }: WorkedPlan, { policy }: Kitchen): Working[] {
 	const { piece, braise } = recipe;
-	const about = { pan: pan.type.name, capacity: pan.capacity, headspace_mm: policy.headspace_mm };
+	const about = {
+		pan: pan.type.name,
+		capacity: pan.capacity,
+		layers: layersOf(recipe),
+		headspace_mm: policy.headspace_mm,
+	};
 	const depth_mm = depthOf(pan.type.shape);
 	const reached_mm = Math.min(pan.line_mm, depth_mm);
 	const pile = pileIn(pan.type.shape, piece, pan.pieces, pan.bed, layersOf(recipe));

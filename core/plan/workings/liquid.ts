@@ -138,8 +138,20 @@ function accountWorkings({ liquid, recipe, braise_min }: WorkedPlan): Working[] 
 			),
 			"l",
 		),
+		...strainedWorkings(liquid),
 		...saltWorkings(liquid),
 	];
+}
+
+/** What straining leaves of it for the sauce, or what a purée adds. */
+function strainedWorkings({ left_l, carried_l, puree_l }: PlanLiquid): Working[] {
+	if (carried_l === 0 && puree_l === 0) return [];
+	const left = figure(left_l, "l", "liquidLeft");
+	const sum =
+		carried_l > 0
+			? subtract(left, figure(carried_l, "l", "carriedOff"))
+			: add(left, figure(puree_l, "l", "pureedBack"));
+	return [working("toTheSauce", sum, "l")];
 }
 
 function fromVegetables({ waterFrom }: PlanLiquid): Working[] {
