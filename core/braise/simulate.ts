@@ -94,7 +94,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 		const from = minute;
 		minute += seconds / 60;
 		joinDue(setting, state, from, minute);
-		if (changes) around = surroundingsAt(setting, minute);
+		if (changes) around = surroundingsAt(setting, minute, around);
 		stepOnce(setting, state, around, seconds);
 		soften(state, factor, seconds);
 		const soft = softened(state);
@@ -162,13 +162,16 @@ function isChanging({ doors, resets, lids }: Required<Events>): boolean {
 interface Surroundings {
 	readonly source: Source;
 	readonly lid: Lid;
+	readonly around_C: number;
 }
 
-function surroundingsAt(setting: Setting, minute: number): Surroundings {
+/** @param before what it was a step ago: it stays where neither its cover nor its air is another */
+function surroundingsAt(setting: Setting, minute: number, before?: Surroundings): Surroundings {
 	const { given, events, simmer_C } = setting;
 	const lid = events.lids.findLast(({ at_min }) => at_min <= minute)?.lid ?? given.lid;
 	const around_C = airAt(given.heat, events.resets, events.doors, minute, simmer_C);
-	return { source: sourceOf({ ...given, lid, around_C }), lid };
+	if (before && before.lid === lid && before.around_C === around_C) return before;
+	return { source: sourceOf({ ...given, lid, around_C }), lid, around_C };
 }
 
 /** What joins between two minutes; what joins at the start is in from the start. */

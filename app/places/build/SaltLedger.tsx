@@ -22,14 +22,14 @@ const Row = chakra("li", {
 export function SaltLedger({ view: { salt, saltEnds } }: { readonly view: AccountView }) {
 	if (salt.length === 0) return null;
 	return (
-		<section>
-			<Heading>Salt, line by line</Heading>
+		<chakra.section marginTop="12px">
+			<Heading marginBottom="6px">Salt, line by line</Heading>
 			<List rows={salt} label="Where the salt comes from" />
 			<chakra.p marginTop="8px">
 				<Muted>When it is lifted</Muted>
 			</chakra.p>
 			<List rows={saltEnds} label="Where the salt is when it is lifted" />
-		</section>
+		</chakra.section>
 	);
 }
 
