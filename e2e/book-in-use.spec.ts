@@ -199,3 +199,18 @@ test("a kitchen that closes after midnight says so", async ({ page }) => {
 	await page.goto("/kitchen/house");
 	await expect(page.getByLabel("Closes")).toHaveValue("01:00");
 });
+
+test("a card is copied to a new one, which goes its own way", async ({ page }) => {
+	await page.goto("/book/lamb-swede-lovage");
+	await page.getByRole("link", { name: "Copy to a new card" }).click();
+	await expect(page.getByText(/begins as Lamb shoulder, swede, lovage stands now/)).toBeVisible();
+	await page.getByLabel("What it is called").fill("Lamb shoulder, turnip, mint");
+	await page.getByRole("button", { name: /Begin/ }).click();
+	await expect(page).toHaveURL(/\/book\/lamb-shoulder-turnip-mint\/write/);
+	await expect(page.getByLabel("Name", { exact: true })).toHaveValue("Lamb shoulder, turnip, mint");
+	await expect(page.getByLabel("Made tender")).toHaveValue("hob");
+	await expect(page.getByLabel("They lie")).toHaveValue("poured");
+	await page.goto("/book/lamb-swede-lovage");
+	await expect(page.getByRole("heading", { name: "Lamb shoulder, swede, lovage" })).toBeVisible();
+	expect((await page.goto("/book/new?from=no-such-card"))?.status()).toBe(404);
+});

@@ -206,6 +206,7 @@ function Doings({ card }: { readonly card: CardData }) {
 			<ActLink to="write" aria-keyshortcuts="w">
 				{card.hasDraft ? "Go on writing" : "Change it"} <Key aria-hidden>w</Key>
 			</ActLink>
+			<ActLink to={`/book/new?from=${card.id}`}>Copy to a new card</ActLink>
 			<ActLink to="versions" aria-keyshortcuts="v">
 				Versions <Key aria-hidden>v</Key>
 			</ActLink>
