@@ -203,9 +203,12 @@ export async function readPoints(
 		hundredths: number;
 		who: string | null;
 	}>(sql`
+		SELECT watch, number, at, hundredths_c AS hundredths, who FROM reading
+		WHERE who IS NOT NULL AND watch IN (SELECT value FROM json_each(${JSON.stringify(watches)}))
+		UNION ALL
 		SELECT watch, number, min(at) AS at, hundredths_c AS hundredths, who FROM reading
-		WHERE watch IN (SELECT value FROM json_each(${JSON.stringify(watches)}))
-		GROUP BY watch, who, at / CAST(${every_ms} AS INTEGER) ORDER BY at`);
+		WHERE who IS NULL AND watch IN (SELECT value FROM json_each(${JSON.stringify(watches)}))
+		GROUP BY watch, at / CAST(${every_ms} AS INTEGER) ORDER BY at`);
 	return rows.map(({ hundredths, ...row }) => ({ ...row, C: hundredths / 100 }));
 }
 

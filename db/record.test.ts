@@ -169,6 +169,11 @@ describe("readings", () => {
 			]),
 		).toEqual([AT + 23 * MINUTE_MS, null, AT, null]);
 		expect(await readPoints(store.db, [1], 10 * MINUTE_MS)).toHaveLength(6);
+		// Whatever was measured by hand is told, also twice in one stretch.
+		const by = [42.5, 41.5].map((C, index) => ({ watch: 1, at: AT + 1000 * (index + 1), C, who: "Ebba" }));
+		await new ReadingKeeper(store).keep(by);
+		const told = await readPoints(store.db, [1], 10 * MINUTE_MS);
+		expect(told.filter(({ who }) => who === "Ebba").map(({ C }) => C)).toEqual([42.5, 41.5]);
 	});
 });
 

@@ -214,3 +214,17 @@ test("a card is copied to a new one, which goes its own way", async ({ page }) =
 	await expect(page.getByRole("heading", { name: "Lamb shoulder, swede, lovage" })).toBeVisible();
 	expect((await page.goto("/book/new?from=no-such-card"))?.status()).toBe(404);
 });
+
+test("a usual side is begun from, given its reason and numbered, with its allergens", async ({ page }) => {
+	await page.goto("/book/new");
+	await page.getByRole("link", { name: "Mashed potatoes" }).click();
+	await expect(page.getByLabel("What it is called")).toHaveValue("Mashed potatoes");
+	await page.getByRole("button", { name: /Begin/ }).click();
+	await expect(page).toHaveURL(/\/book\/mashed-potatoes\/write/);
+	await expect(page.getByLabel("Holds hot for")).toHaveValue("45 min");
+	await page.getByLabel("Why it is written").fill("As we mash them.");
+	await page.getByRole("button", { name: /Number it, to be tested/ }).click();
+	await expect(page).toHaveURL(/\/book\/mashed-potatoes$/);
+	await expect(page.getByRole("heading", { name: "Mashed potatoes" })).toBeVisible();
+	await expect(page.getByText("contains milk").first()).toBeVisible();
+});

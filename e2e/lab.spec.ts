@@ -122,6 +122,7 @@ test("the service set later takes the oven door along; surer, the pans go in ear
 	// Each way that is listed can be taken, and left to the card again; so can another heat.
 	await page.getByLabel("If it can go in only at").fill("15:20");
 	await page.getByRole("button", { name: "What would do it?" }).click();
+	await expect(page.getByRole("heading", { name: /Does it in 3 h [0-2]\d/ })).toBeVisible();
 	const way = page.getByRole("button", { name: /^Take this way: / }).first();
 	const words = ((await way.getAttribute("aria-label")) ?? "").replace("Take this way: ", "");
 	await way.click();

@@ -1,13 +1,13 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
-import { data, Form, redirect } from "react-router";
+import { data, Form, Link, redirect } from "react-router";
 import { Name, oneOf } from "#core/check";
 import { measuresOf } from "#core/quantity";
-import { type Draft, draftOf, emptyDraft, isPreparation, Slug } from "#core/recipe";
+import { type Draft, draftOf, emptyDraft, isPreparation, Slug, sideDraft, USUAL_SIDES } from "#core/recipe";
 import { freeRecipeId, readIngredients, readRecipe, type Store, saveDraft } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm } from "../ui/forms/form.ts";
-import { Act, Key, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { Act, Heading, Key, Muted, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/new.route";
@@ -18,16 +18,24 @@ export const meta: Route.MetaFunction = () => [{ title: "Write a recipe · Book"
 const NewForm = Type.Object({
 	name: Name,
 	kind: oneOf(["dish", "preparation"] as const),
-	/** The card it begins from; an empty one where it is left out. */
+	/** The card it begins from, or the usual side; an empty one where both are left out. */
 	from: Type.Optional(Slug),
+	side: Type.Optional(Type.String({ maxLength: 40 })),
 });
 
 export async function loader({ context, request }: Route.LoaderArgs) {
 	const { store } = await visitOf(context);
-	const from = new URL(request.url).searchParams.get("from");
-	if (from === null) return { copied: null };
+	const search = new URL(request.url).searchParams;
+	const [from, side] = [search.get("from"), search.get("side")];
+	if (side !== null) {
+		if (!sideDraft(side)) throw data({ missing: "side" }, { status: 404 });
+		return { copied: null, side: { key: side, name: USUAL_SIDES[side]?.name ?? "" }, sides: [] };
+	}
+	if (from === null) return { copied: null, side: null, sides: sidesToChoose() };
 	const { doc } = await foundOr404(readRecipe(store.db, from), "recipe");
 	return {
+		side: null,
+		sides: [],
 		copied: {
 			id: from,
 			name: doc.name,
@@ -40,12 +48,16 @@ export async function action({ context, request }: Route.ActionArgs) {
 	const { store, who, reading } = await visitOf(context);
 	const read = readForm(NewForm, await formOf(request));
 	if ("wrong" in read) return data(read, { status: 400 });
-	const { name, kind, from } = read.value;
+	const { name, kind, from, side } = read.value;
 	const id = await freeRecipeId(store.db, name);
-	const begun = from === undefined ? emptyDraft(kind) : await copyOf(store, from);
+	const begun = from === undefined ? (sideDraft(side ?? "") ?? emptyDraft(kind)) : await copyOf(store, from);
 	const draft = changeField(begun, "measures", measuresOf(reading.units));
 	await saveDraft(store, id, 0, changeField(draft, "name", name), { who, basedOn: null });
 	return redirect(`/book/${id}/write`);
+}
+
+function sidesToChoose() {
+	return Object.entries(USUAL_SIDES).map(([key, { name, summary }]) => ({ key, name, summary }));
 }
 
 /** Another card as a draft of its own. */
@@ -54,11 +66,11 @@ async function copyOf({ db }: Store, id: string): Promise<Draft> {
 	return draftOf(doc, known);
 }
 
-export default function NewRecipe({ loaderData: { copied }, actionData }: Route.ComponentProps) {
+export default function NewRecipe({ loaderData: { copied, side, sides }, actionData }: Route.ComponentProps) {
 	const typed = actionData?.typed ?? {};
 	return (
 		<Page maxWidth="720px">
-			<Title>{copied ? `A new card from ${copied.name}` : "Write a recipe"}</Title>
+			<Title>{copied || side ? `A new card from ${(copied ?? side)?.name}` : "Write a recipe"}</Title>
 			<Form method="post">
 				<Sheet marginTop="14px" display="grid" gap="14px">
 					<Field
@@ -67,10 +79,16 @@ export default function NewRecipe({ loaderData: { copied }, actionData }: Route.
 						required
 						autoFocus
 						maxLength={120}
-						defaultValue={typed.name ?? ""}
+						defaultValue={typed.name ?? side?.name ?? ""}
 						wrong={actionData?.wrong.name}
 					/>
-					{copied ? (
+					{side ? (
+						<>
+							<input type="hidden" name="kind" value="preparation" />
+							<input type="hidden" name="side" value={side.key} />
+							<p>Usual amounts for ten portions, with its steps; correct what you do otherwise.</p>
+						</>
+					) : copied ? (
 						<>
 							<input type="hidden" name="kind" value={copied.kind} />
 							<input type="hidden" name="from" value={copied.id} />
@@ -96,6 +114,21 @@ export default function NewRecipe({ loaderData: { copied }, actionData }: Route.
 					</chakra.div>
 				</Sheet>
 			</Form>
+			{sides.length === 0 ? null : (
+				<Sheet marginTop="10px">
+					<Heading>Or begin from a usual side</Heading>
+					<chakra.ul marginTop="6px">
+						{sides.map(({ key, name, summary }) => (
+							<chakra.li key={key} borderTop="1px solid" borderColor="hair" paddingBlock="8px">
+								<Link to={`?side=${key}`}>
+									<b>{name}</b>
+								</Link>{" "}
+								<Muted>{summary}</Muted>
+							</chakra.li>
+						))}
+					</chakra.ul>
+				</Sheet>
+			)}
 		</Page>
 	);
 }

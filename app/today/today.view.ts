@@ -1,7 +1,8 @@
 import { groupBy } from "es-toolkit";
 import type { Day } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
-import { onDay, wallClock } from "#core/time";
+import type { Preparation } from "#core/recipe";
+import { durationWords, onDay, wallClock } from "#core/time";
 import type { Sitting } from "#db";
 import { tasksOf } from "../places/index.ts";
 import type { PlannedSittingRows } from "../ui/server/planned.server.ts";
@@ -120,15 +121,20 @@ function dishTasks({ sitting, rows }: ComingSitting, kitchen: Kitchen, reading: 
 	});
 }
 
+/** ", holds 45 min" */
+function holdsWords({ holds_min }: Preparation): string {
+	return holds_min === undefined ? "" : `, holds ${durationWords(holds_min)}`;
+}
+
 /** What is made in the house for a sitting, once for all its dishes. */
 function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task[] {
-	return batches.flatMap(({ id, name, grams, litres, pot, dishes, tasks }) =>
+	return batches.flatMap(({ id, name, preparation, grams, litres, pot, dishes, tasks }) =>
 		tasks.map((task) => ({
 			id: `${sitting.id} ${task.id}`,
 			at: task.start,
 			time: reading.time(task.start),
 			place: "Make",
-			task: `Make ${litres === null ? reading.mass(grams / 1000) : reading.volume(litres)} of ${name}${pot ? `, ${pot.goes > 1 ? `${pot.goes} fillings of ` : ""}the ${pot.vessel.name}` : ""}`,
+			task: `Make ${litres === null ? reading.mass(grams / 1000) : reading.volume(litres)} of ${name}${pot ? `, ${pot.goes > 1 ? `${pot.goes} fillings of ` : ""}the ${pot.vessel.name}` : ""}${holdsWords(preparation)}`,
 			dish: dishes.join(", "),
 			sitting: sitting.name,
 			to: `/book/${id}`,

@@ -25,6 +25,9 @@ import { soften, softened } from "./softening.ts";
 
 /** Seconds of one step while things change quickly, and later on, when they hardly do. */
 export const STEP_S = 20;
+/** What was poured boiling steams hardest at once: so many minutes are gone through so much finer. */
+const POURED_MIN = 1;
+const FINER = 10;
 const LATER_STEP_S = 60;
 /** Once nothing has happened for hours, and nobody asks for its course minute by minute. */
 const LONG_STEP_S = 180;
@@ -146,7 +149,8 @@ function* stepsOf(
 		happens.some((at) => minute >= at - 3 && minute < at + after_min);
 	const times = step_s / STEP_S;
 	const isAsked = Number.isFinite(every_min);
-	for (let minute = 0; minute < minutes - 1e-9; ) {
+	for (let minute = 0; minute < POURED_MIN; minute += step_s / FINER / 60) yield step_s / FINER;
+	for (let minute = POURED_MIN; minute < minutes - 1e-9; ) {
 		const isCalm = !isAsked && !within(minute, CALM_MIN);
 		const seconds = within(minute, QUICK_MIN) ? step_s : times * (isCalm ? LONG_STEP_S : LATER_STEP_S);
 		minute += seconds / 60;

@@ -121,6 +121,8 @@ export const PREPARATION_FIELDS = {
 	makes: "5 l",
 	density: "",
 	gelatin: "",
+	/** How long it holds hot when it is done; empty where nobody says. */
+	holds: "",
 } as const;
 export type PreparationField = keyof typeof PREPARATION_FIELDS;
 

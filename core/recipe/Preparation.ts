@@ -1,5 +1,5 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Name, oneOf } from "../check/index.ts";
+import { Minutes, Name, oneOf } from "../check/index.ts";
 import { UNITS, type UnitName } from "../quantity/index.ts";
 import { CATEGORY_KEYS } from "./categories.ts";
 import { DOC_VERSION, RecipeLine, RecipeStep, Summary, Tags } from "./Recipe.ts";
@@ -32,6 +32,8 @@ export const Preparation = Type.Object(
 		gelatin_g_per_l: Type.Optional(
 			Type.Number({ minimum: 0, maximum: 120, allowed: "grams of gelatin a litre, from 0 to 120" }),
 		),
+		/** How long it holds, covered and hot, when it is done. */
+		holds_min: Type.Optional(Minutes),
 		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
 		steps: Type.Array(RecipeStep, { maxItems: 100 }),
 	},

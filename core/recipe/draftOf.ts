@@ -67,6 +67,7 @@ function preparationFields(doc: Preparation): Record<string, string> {
 		makes: formatQuantity(doc.makes),
 		density: doc.density_g_per_ml === undefined ? "" : written(doc.density_g_per_ml),
 		gelatin: doc.gelatin_g_per_l === undefined ? "" : written(doc.gelatin_g_per_l),
+		holds: doc.holds_min === undefined ? "" : `${doc.holds_min} min`,
 	};
 }
 

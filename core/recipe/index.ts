@@ -57,6 +57,7 @@ export { type DraftRead, readDraft } from "./readDraft.ts";
 export { type DraftLineRead, mainGrams, readTyped, type TypedRead } from "./readTyped.ts";
 export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";
 export { slugFor } from "./slugFor.ts";
+export { sideDraft, USUAL_SIDES } from "./usualSides.ts";
 export { sizesFor, type VegetableMinutes, vegetableMinutes } from "./vegetableMinutes.ts";
 export { givingWayTo, nextStates, type RecipeState, stateOf, versionInUse } from "./versionLife.ts";
 export { asScaleLine, countOf, gramsOrNull, ingredientOf, isCounted, lineGrams } from "./weighLine.ts";

@@ -68,6 +68,7 @@ const TYPED_IN: readonly (readonly [RegExp, string])[] = [
 	[/^makes/, "makes"],
 	[/^density/, "density"],
 	[/^gelatin/, "gelatin"],
+	[/^holds/, "holds"],
 	[/^layers/, "layers"],
 	[/^servedIn/, "servedIn"],
 ];

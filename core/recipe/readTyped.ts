@@ -186,6 +186,10 @@ function preparationOf(fields: FieldReader) {
 			"gelatin_g_per_l",
 			fields.optional("gelatin", () => fields.number("gelatin")),
 		),
+		...given(
+			"holds_min",
+			fields.optional("holds", () => fields.minutes("holds")),
+		),
 	};
 }
 

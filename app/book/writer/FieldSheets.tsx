@@ -221,6 +221,7 @@ function PreparationFields(props: FieldSheetsProps) {
 				{text("makes", "Makes")}
 				{text("density", "Density", "g/ml")}
 				{text("gelatin", "Gelatin of a stock", "g/l")}
+				{text("holds", "Holds hot for")}
 				{text("tags", "Tags, by commas")}
 				{choice("measures", "A pint is", PINTS)}
 			</Columns>

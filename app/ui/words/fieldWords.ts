@@ -47,6 +47,7 @@ const WORDS: Readonly<Record<string, string>> = {
 	measures: "A pint is",
 	servedIn: "Served in",
 	gelatin: "Gelatin, g/l",
+	holds: "Holds for",
 	category: "Kind",
 	makes: "Makes",
 	density: "Density, g/ml",
