@@ -7,6 +7,7 @@ import { PanFromAbove } from "../../ui/drawings/PanFromAbove.tsx";
 import { lineTyped } from "../../ui/forms/settled.ts";
 import { Facts } from "../../ui/parts/Facts.tsx";
 import { Act, Note } from "../../ui/parts/parts.tsx";
+import { DrawnColumns } from "../DrawnColumns.tsx";
 import type { BodyProps } from "../PlaceBody.ts";
 import { setTrial } from "../setTrial.ts";
 import { DeliveryCheck } from "./DeliveryCheck.tsx";
@@ -16,14 +17,6 @@ import type { PanUpView } from "./panUp.view.ts";
 
 /** Pixels a pointer travels before a press becomes a drag. */
 const DRAG_AFTER_PX = 8;
-
-const Columns = chakra("div", {
-	base: {
-		display: "grid",
-		gap: "18px 32px",
-		gridTemplateColumns: { base: "minmax(0,1fr)", lg: "minmax(0, 20fr) minmax(0, 31fr)" },
-	},
-});
 
 /** The pans of the dish: from above, cut through with the line to be dragged, all in a row, and the shelf. */
 export function PanUp({ view, head, warnings, arithmetic }: BodyProps<PanUpView>) {
@@ -39,18 +32,22 @@ export function PanUp({ view, head, warnings, arithmetic }: BodyProps<PanUpView>
 	if (!pan) return null;
 	return (
 		<DndContext sensors={sensors} onDragEnd={drop}>
-			<Columns>
-				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
-					{head}
-					<PanFromAbove pan={pan.drawing} filled />
-					<DeliveryCheck view={view} pan={pan} />
-					{warnings}
-				</chakra.div>
-				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
-					<LiquidLineCut view={view} chosen={shown} />
-					{arithmetic}
-				</chakra.div>
-			</Columns>
+			<DrawnColumns
+				answer={
+					<>
+						{head}
+						<PanFromAbove pan={pan.drawing} filled />
+						<DeliveryCheck view={view} pan={pan} />
+						{warnings}
+					</>
+				}
+				drawing={
+					<>
+						<LiquidLineCut view={view} chosen={shown} />
+						{arithmetic}
+					</>
+				}
+			/>
 			<chakra.div display="grid" gridTemplateColumns="minmax(0,1fr)" gap="18px" marginTop="14px">
 				<PanStrip view={view} chosen={shown} onChoose={setChosen} />
 				<PanShelf view={view} />

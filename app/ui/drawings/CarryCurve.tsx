@@ -1,7 +1,7 @@
-import { area, line } from "d3-shape";
 import { memo } from "react";
 import type { ChillDrawing } from "./ChillCurve.tsx";
 import { CourseSvg, PLOT_FOOT, PLOT_TOP } from "./CourseSvg.tsx";
+import { LikelyLine, RangeBand } from "./courseLines.tsx";
 
 export interface CarryDrawing extends ChillDrawing {
 	/** What the code wants all the way. */
@@ -20,22 +20,7 @@ export const CarryCurve = memo(function CarryCurve({
 }) {
 	const { likely, range, limit, there, end_min } = drawing;
 	return (
-		<CourseSvg
-			frame={drawing}
-			width={width}
-			under={(x, y) => (
-				<path
-					className="range"
-					d={
-						area<(typeof range)[number]>(
-							({ minute }) => x(minute),
-							({ low_C }) => y(low_C),
-							({ high_C }) => y(high_C),
-						)(range) ?? ""
-					}
-				/>
-			)}
-		>
+		<CourseSvg frame={drawing} width={width} under={(x, y) => <RangeBand range={range} x={x} y={y} />}>
 			{(x, y) => (
 				<>
 					<path className="ceiling" d={`M${x(0)},${y(limit.C)} H${x(end_min)}`} />
@@ -46,15 +31,7 @@ export const CarryCurve = memo(function CarryCurve({
 					<text className="limit" x={x(there.minute) + 8} y={PLOT_TOP + 16}>
 						{there.words}
 					</text>
-					<path
-						className="likely"
-						d={
-							line<readonly [number, number]>(
-								([minute]) => x(minute),
-								([, C]) => y(C),
-							)(likely) ?? ""
-						}
-					/>
+					<LikelyLine likely={likely} x={x} y={y} />
 				</>
 			)}
 		</CourseSvg>

@@ -1,11 +1,11 @@
-import { area, line } from "d3-shape";
 import { memo } from "react";
 import { type CourseFrame, CourseSvg } from "./CourseSvg.tsx";
+import { type CourseLine, type CourseRange, LikelyLine, RangeBand } from "./courseLines.tsx";
 
 export interface ChillDrawing extends CourseFrame {
 	/** Warmest point, minute by minute of some steps: as it likely goes, and between which it may. */
-	readonly likely: readonly (readonly [number, number])[];
-	readonly range: readonly { readonly minute: number; readonly low_C: number; readonly high_C: number }[];
+	readonly likely: CourseLine;
+	readonly range: CourseRange;
 }
 
 /** How a pan cools at its warmest, under the stepped ceiling of the code's limits. */
@@ -16,34 +16,10 @@ export const ChillCurve = memo(function ChillCurve({
 	readonly drawing: ChillDrawing;
 	readonly width?: number;
 }) {
+	const { likely, range } = drawing;
 	return (
-		<CourseSvg
-			frame={drawing}
-			width={width}
-			under={(x, y) => (
-				<path
-					className="range"
-					d={
-						area<ChillDrawing["range"][number]>(
-							({ minute }) => x(minute),
-							({ low_C }) => y(low_C),
-							({ high_C }) => y(high_C),
-						)(drawing.range) ?? ""
-					}
-				/>
-			)}
-		>
-			{(x, y) => (
-				<path
-					className="likely"
-					d={
-						line<readonly [number, number]>(
-							([minute]) => x(minute),
-							([, C]) => y(C),
-						)(drawing.likely) ?? ""
-					}
-				/>
-			)}
+		<CourseSvg frame={drawing} width={width} under={(x, y) => <RangeBand range={range} x={x} y={y} />}>
+			{(x, y) => <LikelyLine likely={likely} x={x} y={y} />}
 		</CourseSvg>
 	);
 });
