@@ -1,13 +1,6 @@
 import { usualMinutes } from "../braise/index.ts";
 import { formatQuantity, readable } from "../quantity/index.ts";
-import {
-	type Ingredient,
-	ingredientOf,
-	isPreparation,
-	lineText,
-	type Preparation,
-	type Recipe,
-} from "../recipe/index.ts";
+import { type Ingredient, isPreparation, lineText, type Preparation, type Recipe } from "../recipe/index.ts";
 
 /** A schema.org Recipe, as far as we write it. */
 export interface RecipeJsonLd {
@@ -51,7 +44,7 @@ export function toJsonLd(
 		recipeYield: isPreparation(doc) ? formatQuantity(doc.makes) : `${doc.portions} portions`,
 		prepTime: isoMinutes(hands),
 		cookTime: isoMinutes(cook),
-		recipeIngredient: doc.lines.map((line) => lineText(line, ingredientOf(line, known))),
+		recipeIngredient: doc.lines.map((line) => lineText(line, known)),
 		recipeInstructions: doc.steps.map((step) => ({
 			"@type": "HowToStep",
 			text: [
@@ -87,9 +80,7 @@ export function toMarkdown(
 			"",
 			`## ${group.charAt(0).toUpperCase()}${group.slice(1)}`,
 			"",
-			...doc.lines
-				.filter((line) => line.group === group)
-				.map((line) => `- ${plain(lineText(line, ingredientOf(line, known)))}`),
+			...doc.lines.filter((line) => line.group === group).map((line) => `- ${plain(lineText(line, known))}`),
 		]),
 		"",
 		"## Method",

@@ -1,6 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { oneOf } from "../check/index.ts";
 import { GROUPS, PLACES, ROLES } from "../trade/index.ts";
+import { STEP_HEATS, STEP_WHENS } from "./Recipe.ts";
 import { SCHOOL_QUESTIONS, Schools } from "./schools.ts";
 
 const Typed = Type.String({ maxLength: 1000, allowed: "text of up to 1,000 characters" });
@@ -34,6 +35,9 @@ export const DraftStep = Type.Object(
 		tools: Typed,
 		caution: Typed,
 		check: Typed,
+		/** Empty where it stands on no heat, and where it follows the step before it. */
+		heat: Type.Optional(oneOf(["", ...STEP_HEATS] as const)),
+		when: Type.Optional(oneOf(["", ...STEP_WHENS] as const)),
 		school: Type.Optional(oneOf(SCHOOL_QUESTIONS)),
 	},
 	{ additionalProperties: false },
@@ -109,6 +113,32 @@ export const DISH_FIELDS = {
 	servedIn: "plates",
 	/** Per cent; empty where the usual reduction stands. */
 	reducedBy: "",
+	/** A second main in the same pans: yes, and what it is. */
+	second: "",
+	secondCut: "porkShoulder",
+	secondTrim: "5",
+	secondBone: "",
+	secondLoss: "25",
+	secondShape: "block",
+	secondLength: "60",
+	secondWidth: "40",
+	secondHeight: "40",
+	secondDiameter: "40",
+	secondWeight: "90 g",
+	/** How thick a topping lies, mm; empty where there is none. */
+	topping: "",
+	platterFor: "",
+	/** What goes on the plate, from the bottom up, by commas. */
+	platedAs: "",
+	linePeople: "",
+	pulledLoss: "5",
+	pulledPortion: "120 g",
+	/** Months, as "Sep–Nov" or "9, 10, 11"; empty means all year. */
+	season: "",
+	origin: "",
+	drinks: "",
+	/** The card it is a variant of and the number it has seen: "pork-collar 2"; empty where it is none. */
+	variantOf: "",
 } as const;
 export type DishField = keyof typeof DISH_FIELDS;
 

@@ -96,6 +96,12 @@ export class FieldReader {
 		return { amount: Number.NaN, unit: "l" };
 	}
 
+	/** Writes down that what was typed is not what is allowed; nothing stands in its place. */
+	refused(field: string, allowed: string): undefined {
+		this.#refused(field, this.text(field), allowed);
+		return undefined;
+	}
+
 	#measured(field: string, dimension: Dimension, unit: string, allowed: string): number {
 		const text = this.text(field);
 		try {

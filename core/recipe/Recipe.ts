@@ -1,5 +1,15 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Celsius, Count, Kilograms, Loss, MillimetresOrNone, Minutes, Name, oneOf } from "../check/index.ts";
+import {
+	Celsius,
+	Count,
+	Grams,
+	Kilograms,
+	Loss,
+	MillimetresOrNone,
+	Minutes,
+	Name,
+	oneOf,
+} from "../check/index.ts";
 import { LineBelowTop, LineByShare, LineOverTop, Piece } from "../pans/index.ts";
 import { UNITS, type UnitName } from "../quantity/index.ts";
 import { CUTS, GROUPS, HEAT_WAYS, LID_KEYS, PLACES, ROLES } from "../trade/index.ts";
@@ -20,6 +30,17 @@ export const Tags = Type.Array(
 	Type.String({ minLength: 1, maxLength: 30, allowed: "words of 1 to 30 characters" }),
 	{ maxItems: 20, allowed: "up to 20 tags" },
 );
+
+/** What may stand in place of a line on a day, in the amount that the card would have of it. */
+export const Substitute = Type.Object(
+	{
+		ingredient: Slug,
+		amount: Type.Number({ exclusiveMinimum: 0, maximum: 1_000_000, allowed: "an amount above 0" }),
+		unit: oneOf(Object.keys(UNITS) as UnitName[]),
+	},
+	{ additionalProperties: false },
+);
+export type Substitute = Static<typeof Substitute>;
 
 export const RecipeLine = Type.Object(
 	{
@@ -48,10 +69,19 @@ export const RecipeLine = Type.Object(
 		marinade: Type.Optional(Type.Boolean()),
 		/** The question between schools whose answer put the line here. */
 		school: Type.Optional(oneOf(SCHOOL_QUESTIONS)),
+		/** What may stand in its place, the nearest first. */
+		substitutes: Type.Optional(
+			Type.Array(Substitute, { minItems: 1, maxItems: 5, allowed: "1 to 5 substitutes" }),
+		),
 	},
 	{ additionalProperties: false },
 );
 export type RecipeLine = Static<typeof RecipeLine>;
+
+/** What a step of something made in the house needs to be hot. */
+export const STEP_HEATS = ["burner", "oven"] as const;
+/** When a step stands apart from those before it. */
+export const STEP_WHENS = ["dayBefore", "last"] as const;
 
 export const RecipeStep = Type.Object(
 	{
@@ -69,13 +99,78 @@ export const RecipeStep = Type.Object(
 		caution: Type.Optional(Text),
 		check: Type.Optional(Text),
 		school: Type.Optional(oneOf(SCHOOL_QUESTIONS)),
+		/** What it stands on; a worktop where it is absent. Told of what is made in the house. */
+		heat: Type.Optional(oneOf(STEP_HEATS)),
+		/** The day before, as soaking is, or at the very last; in one go with what is before it where it is absent. */
+		when: Type.Optional(oneOf(STEP_WHENS)),
 	},
 	{ additionalProperties: false },
 );
 export type RecipeStep = Static<typeof RecipeStep>;
 
-/** What a portion goes into at the end. */
-export const SERVED_IN = ["plates", "boxes"] as const;
+/** Another main in the same pans: its line has the role “second”. It joins so that both are tender at the lift. */
+export const SecondMain = Type.Object(
+	{
+		cut: oneOf(CUTS),
+		losses: Losses,
+		/** One trimmed piece. */
+		piece: Piece,
+	},
+	{ additionalProperties: false },
+);
+export type SecondMain = Static<typeof SecondMain>;
+
+/** Slices laid over everything, steamed under the cover: their lines have the role “topping”. */
+export const Topping = Type.Object(
+	{
+		thickness_mm: Type.Number({
+			minimum: 2,
+			maximum: 60,
+			allowed: "a topping from 2 to 60 mm thick",
+		}),
+	},
+	{ additionalProperties: false },
+);
+
+/** What a dish is served in; on plates where nobody says. */
+export const SERVED_IN = ["plates", "platters", "buffet", "boxes", "pulled"] as const;
+export type ServedIn = (typeof SERVED_IN)[number];
+
+/** How it leaves the kitchen. */
+export const Serving = Type.Object(
+	{
+		/** Guests that one platter is for. */
+		platterFor: Type.Optional(
+			Type.Integer({ minimum: 2, maximum: 40, allowed: "a platter for 2 to 40 guests" }),
+		),
+		/** How a plate is built, from the bottom up. */
+		order: Type.Optional(
+			Type.Array(Type.String({ minLength: 1, maxLength: 60, allowed: "words of 1 to 60 characters" }), {
+				minItems: 1,
+				maxItems: 12,
+				allowed: "1 to 12 things, in their order",
+			}),
+		),
+		/** People side by side on the line. */
+		people: Type.Optional(Type.Integer({ minimum: 1, maximum: 40, allowed: "1 to 40 people" })),
+		/** Pulled into another dish: what is lost again, and what a portion of that dish takes. */
+		pulled: Type.Optional(Type.Object({ loss: Loss, portion_g: Grams }, { additionalProperties: false })),
+	},
+	{ additionalProperties: false },
+);
+export type Serving = Static<typeof Serving>;
+
+const Note = Type.String({ minLength: 1, maxLength: 400, allowed: "text of 1 to 400 characters" });
+
+/** The card that a variant goes back to, and the number of it whose changes it has seen. */
+export const VariantOf = Type.Object(
+	{
+		recipe: Slug,
+		number: Type.Integer({ minimum: 1, maximum: 100_000, allowed: "the number of a version" }),
+	},
+	{ additionalProperties: false },
+);
+export type VariantOf = Static<typeof VariantOf>;
 
 /**
  * One version of a standard recipe. Amounts are those of the card's own `portions`;
@@ -89,6 +184,20 @@ export const Recipe = Type.Object(
 		name: Name,
 		summary: Summary,
 		tags: Type.Optional(Tags),
+		variantOf: Type.Optional(VariantOf),
+		/** Months in which it is at its best, 1 to 12; all year where it is absent. */
+		season: Type.Optional(
+			Type.Array(Type.Integer({ minimum: 1, maximum: 12, allowed: "months from 1 to 12" }), {
+				minItems: 1,
+				maxItems: 12,
+				uniqueItems: true,
+				allowed: "1 to 12 months",
+			}),
+		),
+		/** Where it comes from, or what it goes back to. */
+		origin: Type.Optional(Note),
+		/** Wine, beer and what else is drunk with it. */
+		drinks: Type.Optional(Note),
 		cut: oneOf(CUTS),
 		portions: Count,
 		portion: Type.Union([PortionByWeight, PortionByPiece]),
@@ -105,6 +214,8 @@ export const Recipe = Type.Object(
 				allowed: "1 layer, 2, or poured as they fall",
 			}),
 		),
+		second: Type.Optional(SecondMain),
+		topping: Type.Optional(Topping),
 		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
 		marinate: Type.Optional(Type.Object({ minutes: Minutes, longest_min: Minutes, container: Text })),
 		sear: Type.Optional(
@@ -153,6 +264,7 @@ export const Recipe = Type.Object(
 		),
 		/** On plates where it is absent. */
 		servedIn: Type.Optional(oneOf(SERVED_IN)),
+		serving: Type.Optional(Serving),
 		sauce_ml: Type.Number({ minimum: 0, maximum: 1000, allowed: "ml a portion from 0 to 1,000" }),
 		/** What was chosen where practitioners disagree. */
 		schools: Type.Optional(Schools),

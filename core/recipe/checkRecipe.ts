@@ -4,9 +4,9 @@ import { UNITS } from "../quantity/index.ts";
 import { HEAT_RANGES, HEATS } from "../trade/index.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { Preparation } from "./Preparation.ts";
-import { Recipe } from "./Recipe.ts";
+import { Recipe, type RecipeLine } from "./Recipe.ts";
 import { broughtUp } from "./readDoc.ts";
-import { isCounted } from "./weighLine.ts";
+import { gramsOrNull, isCounted } from "./weighLine.ts";
 
 /**
  * A recipe from outside: its shape, and what no schema can say of it.
@@ -77,6 +77,8 @@ function lineProblems(
 				},
 			];
 		}
+		const instead = insteadProblem(line, ingredients);
+		if (instead) return [{ field: `${field}.substitutes`, message: instead }];
 		const { dimension } = UNITS[line.unit];
 		if (dimension === "volume" && !known.density_g_per_ml) {
 			return [{ field: `${field}.unit`, message: `${known.name} has no density; a weight is allowed` }];
@@ -96,6 +98,25 @@ function lineProblems(
 	});
 }
 
+/** What cannot stand in place of a line; undefined where all of it can. */
+function insteadProblem(
+	{ role, substitutes = [] }: RecipeLine,
+	ingredients: ReadonlyMap<string, Ingredient>,
+): string | undefined {
+	if (substitutes.length > 0 && (role === "main" || role === "second")) {
+		return "another meat makes another dish; write a variant of the card";
+	}
+	const unknown = substitutes.find(({ ingredient }) => !ingredients.has(ingredient));
+	if (unknown) return `“${unknown.ingredient}” is not in the book; add the ingredient first`;
+	const unweighed = substitutes.find((instead) => {
+		const known = ingredients.get(instead.ingredient);
+		return known !== undefined && gramsOrNull(instead, known) === null;
+	});
+	if (!unweighed) return undefined;
+	const name = ingredients.get(unweighed.ingredient)?.name;
+	return `${name} cannot be weighed in ${unweighed.unit}; a weight is allowed`;
+}
+
 function wholeProblems(recipe: Recipe): Problem[] {
 	const problems: Problem[] = [];
 	const mains = recipe.lines.filter((line) => line.role === "main").length;
@@ -109,11 +130,46 @@ function wholeProblems(recipe: Recipe): Problem[] {
 			message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed`,
 		});
 	}
-	problems.push(...heatProblems(recipe));
+	problems.push(...heatProblems(recipe), ...secondProblems(recipe));
 	if (recipe.marinate && recipe.marinate.longest_min < recipe.marinate.minutes) {
 		problems.push({
 			field: "marinate.longest_min",
 			message: "is shorter than the marinade itself; the same or longer is allowed",
+		});
+	}
+	return problems;
+}
+
+/** A second main and a topping stand on the card with their lines, or not at all. */
+function secondProblems({ lines, second, topping, servedIn, serving }: Recipe): Problem[] {
+	const seconds = lines.filter(({ role }) => role === "second").length;
+	const slices = lines.filter(({ role }) => role === "topping").length;
+	const problems: Problem[] = [];
+	if (second && seconds !== 1) {
+		problems.push({
+			field: "second",
+			message: `${seconds} lines of a second main were given; exactly one is allowed`,
+		});
+	}
+	if (!second && seconds > 0) {
+		problems.push({
+			field: "second",
+			message: "a line is the second main; say its cut, its piece and what it loses",
+		});
+	}
+	if (topping && slices === 0) {
+		problems.push({ field: "topping", message: "no line is the topping; give one the role “topping”" });
+	}
+	if (!topping && slices > 0) {
+		problems.push({
+			field: "topping",
+			message: "is missing; a line is the topping: how thick it lies is needed",
+		});
+	}
+	if (servedIn === "pulled" && !serving?.pulled) {
+		problems.push({
+			field: "serving.pulled",
+			message: "is missing; what is lost again and what a portion takes are needed",
 		});
 	}
 	return problems;

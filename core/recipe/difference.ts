@@ -1,7 +1,7 @@
 import { formatQuantity } from "../quantity/index.ts";
 import { draftOf, isPreparation } from "./draftOf.ts";
 import type { Ingredient } from "./Ingredient.ts";
-import { clausesOf } from "./lineText.ts";
+import { clausesOf, insteadWords } from "./lineText.ts";
 import type { Preparation } from "./Preparation.ts";
 import type { Recipe, RecipeLine, RecipeStep } from "./Recipe.ts";
 import { ingredientOf } from "./weighLine.ts";
@@ -38,7 +38,7 @@ export function difference(
 			const [was, is] = [before.fields[field] ?? "", after.fields[field] ?? ""];
 			return was === is ? [] : [{ field, what: field, from: was, to: is }];
 		}),
-		lines: linePairs(byName(from.lines, known), byName(to.lines, known)),
+		lines: linePairs(byName(from.lines, known), byName(to.lines, known), known),
 		steps: pairs(byPlace(from.steps), byPlace(to.steps)),
 		schools: pairs(schoolsOf(from), schoolsOf(to)),
 	};
@@ -71,16 +71,24 @@ function byName(
 }
 
 /** Pairs of lines that are other; what both say of role and group is left out of both. */
-function linePairs(from: ReadonlyMap<string, RecipeLine>, to: ReadonlyMap<string, RecipeLine>): Pair[] {
+function linePairs(
+	from: ReadonlyMap<string, RecipeLine>,
+	to: ReadonlyMap<string, RecipeLine>,
+	known: ReadonlyMap<string, Ingredient>,
+): Pair[] {
 	return [...new Set([...from.keys(), ...to.keys()])].flatMap((what) => {
 		const [before, other] = [from.get(what), to.get(what)];
-		const [words, otherWords] = [lineWords(before, other), lineWords(other, before)];
+		const [words, otherWords] = [lineWords(before, other, known), lineWords(other, before, known)];
 		return words === otherWords ? [] : [{ what, from: words, to: otherWords }];
 	});
 }
 
 /** A line in words; of its role, damping and group only what the line beside it says otherwise. */
-function lineWords(line: RecipeLine | undefined, beside: RecipeLine | undefined): string {
+function lineWords(
+	line: RecipeLine | undefined,
+	beside: RecipeLine | undefined,
+	known: ReadonlyMap<string, Ingredient>,
+): string {
 	if (!line) return "";
 	const amount = formatQuantity({ amount: line.amount, unit: line.unit });
 	const own = [
@@ -88,7 +96,9 @@ function lineWords(line: RecipeLine | undefined, beside: RecipeLine | undefined)
 		line.exponent === beside?.exponent ? "" : `to the power ${line.exponent ?? 1}`,
 		line.group === beside?.group ? "" : `in ${line.group}`,
 	];
-	return [amount, ...clausesOf(line), ...own].filter((part) => part !== "").join(", ");
+	return [amount, ...clausesOf(line), ...insteadWords(line, known), ...own]
+		.filter((part) => part !== "")
+		.join(", ");
 }
 
 function byPlace(steps: readonly RecipeStep[]): Map<string, string> {

@@ -1,10 +1,11 @@
+import type { Piece } from "../pans/index.ts";
 import { formatQuantity, written } from "../quantity/index.ts";
 import { DISH_FIELDS, type DishField, type Draft, PREPARATION_FIELDS } from "./Draft.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { lineText } from "./lineText.ts";
 import type { Preparation } from "./Preparation.ts";
 import type { Recipe, RecipeLine, RecipeStep } from "./Recipe.ts";
-import { ingredientOf } from "./weighLine.ts";
+import { seasonWords } from "./season.ts";
 
 /** Whether a version is a preparation rather than a dish. */
 export function isPreparation(doc: Recipe | Preparation): doc is Preparation {
@@ -29,7 +30,7 @@ function draftLine(
 ): Draft["lines"][number] {
 	return {
 		key: `l${index + 1}`,
-		text: lineText(line, ingredientOf(line, known)),
+		text: lineText(line, known),
 		group: line.group,
 		role: line.role,
 		exponent: line.exponent === undefined ? "" : written(line.exponent),
@@ -50,6 +51,8 @@ function draftStep(step: RecipeStep, index: number): Draft["steps"][number] {
 		tools: step.tools ?? "",
 		caution: step.caution ?? "",
 		check: step.check ?? "",
+		...(step.heat ? { heat: step.heat } : {}),
+		...(step.when ? { when: step.when } : {}),
 		...(step.school ? { school: step.school } : {}),
 	};
 }
@@ -92,7 +95,9 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		cookingLoss: percent(losses.cookingLoss),
 		pack: doc.pack_kg === undefined ? "" : `${doc.pack_kg} kg`,
 		orderLead: written(doc.orderLead_days),
-		...pieceFields(doc),
+		...pieceFields(doc.piece, PIECE_FIELDS),
+		...secondFields(doc),
+		topping: doc.topping === undefined ? "" : written(doc.topping.thickness_mm),
 		gap: written(doc.gap_mm),
 		layers: String(doc.layers ?? 1),
 		...(marinate
@@ -112,6 +117,21 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 					searGap: written(sear.gap_mm),
 				}
 			: { seared: "" }),
+		...braiseFields(braise),
+		rest: written(doc.rest_min),
+		sauce: `${doc.sauce_ml} ml`,
+		servedIn: doc.servedIn ?? "plates",
+		...servingFields(doc),
+		reducedBy: doc.finish === undefined ? "" : percent(doc.finish.reduceBy),
+		season: doc.season === undefined ? "" : seasonWords(doc.season),
+		origin: doc.origin ?? "",
+		drinks: doc.drinks ?? "",
+		variantOf: doc.variantOf === undefined ? "" : `${doc.variantOf.recipe} ${doc.variantOf.number}`,
+	};
+}
+
+function braiseFields(braise: Recipe["braise"]): Partial<Record<DishField, string>> {
+	return {
 		...lineFields(braise.line),
 		lid: braise.lid,
 		heat: braise.heat ?? "oven",
@@ -122,26 +142,68 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		ovenLow: written(braise.oven_C.low),
 		ovenSet: written(braise.oven_C.set),
 		ovenHigh: written(braise.oven_C.high),
-		rest: written(doc.rest_min),
-		sauce: `${doc.sauce_ml} ml`,
-		servedIn: doc.servedIn ?? "plates",
-		reducedBy: doc.finish === undefined ? "" : percent(doc.finish.reduceBy),
 	};
 }
 
-function pieceFields({ piece }: Recipe): Partial<Record<DishField, string>> {
+function servingFields({ serving = {} }: Recipe): Partial<Record<DishField, string>> {
+	const { platterFor, order = [], people, pulled } = serving;
+	return {
+		platterFor: platterFor === undefined ? "" : written(platterFor),
+		platedAs: order.join(", "),
+		linePeople: people === undefined ? "" : written(people),
+		...(pulled ? { pulledLoss: percent(pulled.loss), pulledPortion: grams(pulled.portion_g) } : {}),
+	};
+}
+
+function secondFields({ second }: Recipe): Partial<Record<DishField, string>> {
+	if (!second) return {};
+	const { cut, losses, piece } = second;
+	return {
+		second: "yes",
+		secondCut: cut,
+		secondTrim: percent(losses.trimLoss),
+		secondBone: losses.boneShare === undefined ? "" : percent(losses.boneShare),
+		secondLoss: percent(losses.cookingLoss),
+		...pieceFields(piece, SECOND_FIELDS),
+	};
+}
+
+type PieceFieldNames = Readonly<
+	Record<"shape" | "weight" | "length" | "width" | "height" | "diameter", DishField>
+>;
+const PIECE_FIELDS: PieceFieldNames = {
+	shape: "shape",
+	weight: "pieceWeight",
+	length: "length",
+	width: "width",
+	height: "height",
+	diameter: "diameter",
+};
+const SECOND_FIELDS: PieceFieldNames = {
+	shape: "secondShape",
+	weight: "secondWeight",
+	length: "secondLength",
+	width: "secondWidth",
+	height: "secondHeight",
+	diameter: "secondDiameter",
+};
+
+function pieceFields(piece: Piece, names: PieceFieldNames): Partial<Record<DishField, string>> {
 	const stands = piece.shape === "cylinder" && piece.standing === true;
-	const weight = { shape: stands ? "standing" : piece.shape, pieceWeight: grams(piece.weight_g) };
+	const weight = {
+		[names.shape]: stands ? "standing" : piece.shape,
+		[names.weight]: grams(piece.weight_g),
+	};
 	if (piece.shape === "block") {
 		return {
 			...weight,
-			length: written(piece.length_mm),
-			width: written(piece.width_mm),
-			height: written(piece.height_mm),
+			[names.length]: written(piece.length_mm),
+			[names.width]: written(piece.width_mm),
+			[names.height]: written(piece.height_mm),
 		};
 	}
-	const round = { ...weight, diameter: written(piece.diameter_mm) };
-	return piece.shape === "ball" ? round : { ...round, length: written(piece.length_mm) };
+	const round = { ...weight, [names.diameter]: written(piece.diameter_mm) };
+	return piece.shape === "ball" ? round : { ...round, [names.length]: written(piece.length_mm) };
 }
 
 function lineFields(line: Recipe["braise"]["line"]): Partial<Record<DishField, string>> {

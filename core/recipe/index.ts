@@ -47,16 +47,30 @@ export { draftOf, isPreparation } from "./draftOf.ts";
 export { heatOf, isInOven, layersOf } from "./heatOf.ts";
 export { type Ingredient, ingredient } from "./Ingredient.ts";
 export { type InPan, inPan, isBoughtByVolume } from "./ingredientProperties.ts";
-export { clausesOf, type LineRead, lineText, readLine, type SaidOfLine } from "./lineText.ts";
+export { clausesOf, insteadWords, type LineRead, lineText, readLine, type SaidOfLine } from "./lineText.ts";
 export { DEEPEST_MADE, makesGrams, missingIn, withMade } from "./madeIngredients.ts";
 export { nameHas, namesOf, plainName } from "./names.ts";
 export { MAKES_UNITS, Preparation } from "./Preparation.ts";
-export { Recipe, RecipeLine, RecipeStep, Slug } from "./Recipe.ts";
+export {
+	Recipe,
+	RecipeLine,
+	RecipeStep,
+	SERVED_IN,
+	type SecondMain,
+	type ServedIn,
+	type Serving,
+	Slug,
+	type Substitute,
+	type VariantOf,
+} from "./Recipe.ts";
 export { broughtUp, readDoc } from "./readDoc.ts";
 export { type DraftRead, readDraft } from "./readDraft.ts";
 export { type DraftLineRead, mainGrams, readTyped, type TypedRead } from "./readTyped.ts";
 export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";
+export { readSeason, seasonWords } from "./season.ts";
 export { slugFor } from "./slugFor.ts";
+export { type Swap, swapped } from "./swapped.ts";
+export { type BaseTaken, takeBaseChange } from "./takeBaseChange.ts";
 export { sideDraft, USUAL_SIDES } from "./usualSides.ts";
 export { sizesFor, type VegetableMinutes, vegetableMinutes } from "./vegetableMinutes.ts";
 export { givingWayTo, nextStates, type RecipeState, stateOf, versionInUse } from "./versionLife.ts";

@@ -19,6 +19,7 @@ const BOOK = [
 	ingredient({ id: "carrot", name: "carrots", each_g: 110 }),
 ];
 const NAMED = namesOf(BOOK);
+const KNOWN = new Map(BOOK.map((entry) => [entry.id, entry]));
 const read = (text: string) => readLine(text, NAMED);
 
 describe("a line as a cook types it", () => {
@@ -129,6 +130,15 @@ describe("a line as a cook types it", () => {
 		expect(read("200 g celery, sliced").guessed).toBe(false);
 	});
 
+	it("asks for what may stand in its place and is not in the book, or has no amount", () => {
+		expect(read("1 l dry cider, or 1.1 l perry").unknownInstead).toBe("perry");
+		expect(read("1 l dry cider, or 900 g white beans, dried, boiled down by half").said).toEqual({
+			reducedTo: 0.5,
+			substitutes: [{ ingredient: "white-beans", amount: 900, unit: "g" }],
+		});
+		expect(read("1 l dry cider, or what there is").said).toEqual({ preparation: "or what there is" });
+	});
+
 	it("never breaks, whatever is typed", () => {
 		fc.assert(
 			fc.property(fc.string({ unit: "grapheme", maxLength: 80 }), (text) => {
@@ -157,6 +167,14 @@ const anySaid: fc.Arbitrary<SaidOfLine> = fc.record(
 		trimLoss: share.filter((loss) => loss <= 0.9),
 		late_min: fc.integer({ min: 0, max: 600 }),
 		apart: fc.constant(true),
+		substitutes: fc.array(
+			fc.record({
+				ingredient: fc.constantFrom("dry-cider", "white-beans", "bay-leaf"),
+				amount: fc.integer({ min: 1, max: 9999 }),
+				unit: fc.constantFrom("g" as const, "kg" as const),
+			}),
+			{ minLength: 1, maxLength: 3 },
+		),
 	},
 	{ requiredKeys: [] },
 );
@@ -170,7 +188,8 @@ describe("a line written out", () => {
 				fc.constantFrom(...BOOK),
 				anySaid,
 				(amount, unit, ingredient, said) => {
-					const back = read(lineText({ amount, unit, ...said }, ingredient));
+					const back = read(lineText({ ingredient: ingredient.id, amount, unit, ...said }, KNOWN));
+					expect(back.said.substitutes).toEqual(said.substitutes);
 					expect(back.quantity).toEqual({ amount, unit });
 					expect(back.ingredient?.id).toBe(ingredient.id);
 					expect(back.said.preparation).toBe(said.preparation);

@@ -11,7 +11,8 @@ import { cutIn, cutSizeWords } from "./cutSize.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { plainName } from "./names.ts";
 import { type PartTaken, takePart } from "./parts.ts";
-import type { RecipeLine } from "./Recipe.ts";
+import type { RecipeLine, Substitute } from "./Recipe.ts";
+import { ingredientOf } from "./weighLine.ts";
 
 /** What a cook's line says by itself; role and group are chosen beside it. */
 export interface LineRead {
@@ -24,6 +25,8 @@ export interface LineRead {
 	readonly ingredient?: Ingredient;
 	/** The name as it was typed, when the book has none like it. */
 	readonly unknown?: string;
+	/** What was typed to stand in its place and is not in the book, or has no clear amount. */
+	readonly unknownInstead?: string;
 	/** Whether words were left over after the name, so that it may be meant otherwise. */
 	readonly guessed: boolean;
 	readonly said: SaidOfLine;
@@ -32,7 +35,7 @@ export interface LineRead {
 /** What follows the name: the optional parts of a line. */
 export type SaidOfLine = Pick<
 	RecipeLine,
-	"preparation" | "cut" | "reducedTo" | "trimLoss" | "late_min" | "apart" | "marinade"
+	"preparation" | "cut" | "reducedTo" | "trimLoss" | "late_min" | "apart" | "marinade" | "substitutes"
 >;
 
 /** The most characters a line has: an amount, a name and what is done with it. */
@@ -57,7 +60,9 @@ export function readLine(
 	if (text.length > LONGEST_LINE) return { tooLong: true, guessed: false, said: {} };
 	const { line, heap } = withoutHeap(text.trim().replace(BEFORE, ""));
 	const taken = takeAmount(line, measures);
-	const rest = (taken?.rest ?? line).replace(/^[\s.,]*(of\s+)?/i, "").trim();
+	const [rest = "", ...others] = (taken?.rest ?? line)
+		.split(OR)
+		.map((part) => part.replace(/^[\s.,]*(of\s+)?/i, "").trim());
 	const unclear =
 		taken && taken.unclear.length > 0
 			? { unclear: unclearWords(line.slice(0, line.length - taken.rest.length).trim(), taken.unclear) }
@@ -67,13 +72,42 @@ export function readLine(
 	const part =
 		taken?.quantity.unit === "piece" && !isWhole ? takePart(rest.replace(SIZE, ""), named) : undefined;
 	if (taken && part) return { ...partLine(taken.quantity.amount, part), ...unclear };
+	const instead = substitutesIn(others, named, measures);
+	const { substitutes, unknown } = instead;
 	return {
 		...(taken ? { quantity: taken.quantity } : {}),
 		...unclear,
 		...(ingredient ? { ingredient } : name ? { unknown: name } : {}),
+		...(unknown === undefined ? {} : { unknownInstead: unknown }),
 		guessed,
-		said: saidIn([...heap, ...clauses]),
+		said: {
+			...saidIn([...heap, ...clauses, ...instead.clauses]),
+			...(substitutes.length > 0 ? { substitutes } : {}),
+		},
 	};
+}
+
+/** ", or 1.1 l perry": what may stand in place of the line follows. */
+const OR = /[,;]\s*or\s+(?=[\d.½⅓⅔¼¾])/i;
+
+/** What may stand in place of a line, the first of it that is not in the book, and what is said after it. */
+function substitutesIn(
+	texts: readonly string[],
+	named: ReadonlyMap<string, Ingredient>,
+	measures: CountryMeasures,
+): { readonly substitutes: Substitute[]; readonly unknown?: string; readonly clauses: readonly string[] } {
+	const substitutes: Substitute[] = [];
+	const clauses: string[] = [];
+	let unknown: string | undefined;
+	for (const text of texts) {
+		const taken = takeAmount(text, measures);
+		const found = nameIn((taken?.rest ?? "").replace(/^[\s.,]*(of\s+)?/i, "").trim(), named);
+		clauses.push(...(found.ingredient ? found.clauses : []));
+		if (taken && taken.unclear.length === 0 && found.ingredient) {
+			substitutes.push({ ingredient: found.ingredient.id, ...taken.quantity });
+		} else unknown ??= found.name || text;
+	}
+	return { substitutes, clauses, ...(unknown === undefined ? {} : { unknown }) };
 }
 
 /** "2 heaped tbsp": how a spoon is filled is kept as preparation. */
@@ -139,14 +173,29 @@ function partLine(count: number, { ingredient, each_g, trimLoss, words, rest }: 
 /**
  * A line as text that reads back as the same line.
  *
- * @example lineText({ amount: 1, unit: "l", … reducedTo: 0.5 }, cider) // "1 l dry cider, boiled down by half"
+ * @example lineText({ ingredient: "dry-cider", amount: 1, unit: "l", … reducedTo: 0.5 }, known) // "1 l dry cider, boiled down by half"
  */
 export function lineText(
-	line: Pick<RecipeLine, "amount" | "unit"> & SaidOfLine,
-	{ name }: Pick<Ingredient, "name">,
+	line: Pick<RecipeLine, "ingredient" | "amount" | "unit"> & SaidOfLine,
+	known: ReadonlyMap<string, Ingredient>,
 ): string {
-	const amount = formatQuantity({ amount: line.amount, unit: line.unit });
-	return [`${amount} ${name}`, ...clausesOf(line)].join(", ");
+	return [
+		quantityWords(line, ingredientOf(line, known)),
+		...clausesOf(line),
+		...insteadWords(line, known),
+	].join(", ");
+}
+
+/** What may stand in place of a line, in words that read back: "or 1.1 l perry". */
+export function insteadWords(
+	{ substitutes = [] }: Pick<RecipeLine, "substitutes">,
+	known: ReadonlyMap<string, Ingredient>,
+): string[] {
+	return substitutes.map((instead) => `or ${quantityWords(instead, ingredientOf(instead, known))}`);
+}
+
+function quantityWords({ amount, unit }: Quantity, { name }: Pick<Ingredient, "name">): string {
+	return `${formatQuantity({ amount, unit })} ${name}`;
 }
 
 /** What follows the name of a line, in words: "large dice, 10 % trim". */
@@ -158,7 +207,7 @@ export function clausesOf({
 	late_min,
 	apart,
 	marinade,
-}: SaidOfLine): string[] {
+}: Omit<SaidOfLine, "substitutes">): string[] {
 	return [
 		...(preparation ? [preparation] : []),
 		...(cut ? [cutSizeWords(cut)] : []),

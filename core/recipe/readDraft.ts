@@ -38,6 +38,22 @@ export function readDraft(
 
 /** Which field of the draft a path of the recipe was typed in. */
 const TYPED_IN: readonly (readonly [RegExp, string])[] = [
+	[/^second\.cut/, "secondCut"],
+	[/^second\.losses\.trimLoss/, "secondTrim"],
+	[/^second\.losses\.boneShare/, "secondBone"],
+	[/^second\.losses/, "secondLoss"],
+	[/^second\.piece\.weight_g/, "secondWeight"],
+	[/^second\.piece\.length/, "secondLength"],
+	[/^second\.piece\.width/, "secondWidth"],
+	[/^second\.piece\.height/, "secondHeight"],
+	[/^second\.piece\.diameter/, "secondDiameter"],
+	[/^second/, "second"],
+	[/^topping/, "topping"],
+	[/^serving\.platterFor/, "platterFor"],
+	[/^serving\.order/, "platedAs"],
+	[/^serving\.people/, "linePeople"],
+	[/^serving\.pulled\.loss/, "pulledLoss"],
+	[/^serving\.pulled/, "pulledPortion"],
 	[/^portion\.portion_g/, "portion"],
 	[/^portion\.piecesPerPortion/, "piecesPerPortion"],
 	[/^portion\.piece_g/, "bought"],

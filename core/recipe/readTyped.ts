@@ -7,7 +7,8 @@ import { FieldReader } from "./FieldReader.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { type LineRead, LONGEST_LINE, readLine } from "./lineText.ts";
 import { plainName } from "./names.ts";
-import { DOC_VERSION } from "./Recipe.ts";
+import { DOC_VERSION, SERVED_IN, type VariantOf } from "./Recipe.ts";
+import { readSeason } from "./season.ts";
 import { gramsOrNull } from "./weighLine.ts";
 
 /** A line of a draft with what it says and the role it has, chosen or proposed. */
@@ -112,11 +113,21 @@ function proposedRole(
 	return usual === "main" ? "vegetable" : usual;
 }
 
-function problemOf({ tooLong, quantity, unclear, ingredient, unknown }: DraftLineRead): string | undefined {
+function problemOf({
+	tooLong,
+	quantity,
+	unclear,
+	ingredient,
+	unknown,
+	unknownInstead,
+}: DraftLineRead): string | undefined {
 	if (tooLong) return `A line has up to ${LONGEST_LINE} characters; put the rest into the steps.`;
 	if (unclear) return `${unclear}.`;
 	if (!quantity) return "Start with an amount, such as 2.5 kg or 3.";
 	if (!ingredient) return unknown ? `“${unknown}” is not in the book yet.` : "Which ingredient?";
+	if (unknownInstead) {
+		return `“${unknownInstead}” may not stand in its place yet: an amount and something in the book are needed.`;
+	}
 	if (quantity.amount <= 0) return "An amount above 0 is needed.";
 	return undefined;
 }
@@ -158,6 +169,8 @@ function rawStep(step: DraftStep, wrong: Record<string, string>) {
 		...given("caution", reader.text("caution") || undefined),
 		...given("check", reader.text("check") || undefined),
 		...(step.school ? { school: step.school } : {}),
+		...(step.heat ? { heat: step.heat } : {}),
+		...(step.when ? { when: step.when } : {}),
 	};
 	const [problem] = Object.values(own);
 	if (problem) wrong[`step.${step.key}`] = problem;
@@ -200,6 +213,10 @@ function dishOf(fields: FieldReader, draft: Draft) {
 		name: fields.text("name"),
 		summary: fields.text("summary"),
 		...given("tags", fields.tags("tags")),
+		...given("variantOf", variantIn(fields)),
+		...given("season", seasonIn(fields)),
+		...given("origin", fields.text("origin") || undefined),
+		...given("drinks", fields.text("drinks") || undefined),
 		cut: fields.text("cut"),
 		portions: fields.number("portions"),
 		portion:
@@ -219,7 +236,12 @@ function dishOf(fields: FieldReader, draft: Draft) {
 			fields.optional("pack", () => fields.grams("pack") / 1000),
 		),
 		orderLead_days: fields.number("orderLead"),
-		piece: pieceOf(fields),
+		piece: pieceOf(fields, PIECE),
+		...given("second", secondOf(fields)),
+		...given(
+			"topping",
+			fields.optional("topping", () => ({ thickness_mm: fields.millimetres("topping") })),
+		),
 		gap_mm: fields.millimetres("gap"),
 		...given("layers", LAYERS[fields.text("layers")]),
 		...given("marinate", marinadeOf(fields)),
@@ -230,28 +252,110 @@ function dishOf(fields: FieldReader, draft: Draft) {
 			"finish",
 			fields.optional("reducedBy", () => ({ reduceBy: fields.share("reducedBy") })),
 		),
-		...given("servedIn", fields.text("servedIn") === "boxes" ? ("boxes" as const) : undefined),
+		...servedOf(fields),
 		sauce_ml: fields.millilitres("sauce"),
 		...(Object.keys(draft.schools).length > 0 ? { schools: draft.schools } : {}),
 	};
 }
 
-function pieceOf(fields: FieldReader) {
-	const weight_g = fields.grams("pieceWeight");
-	const shape = fields.text("shape");
+/** The fields that say the sides and the weight of a piece. */
+interface PieceFields {
+	readonly shape: string;
+	readonly length: string;
+	readonly width: string;
+	readonly height: string;
+	readonly diameter: string;
+	readonly weight: string;
+}
+
+const PIECE: PieceFields = {
+	shape: "shape",
+	length: "length",
+	width: "width",
+	height: "height",
+	diameter: "diameter",
+	weight: "pieceWeight",
+};
+const SECOND_PIECE: PieceFields = {
+	shape: "secondShape",
+	length: "secondLength",
+	width: "secondWidth",
+	height: "secondHeight",
+	diameter: "secondDiameter",
+	weight: "secondWeight",
+};
+
+function pieceOf(fields: FieldReader, of: PieceFields) {
+	const weight_g = fields.grams(of.weight);
+	const shape = fields.text(of.shape);
 	if (shape === "block") {
 		return {
 			shape,
-			length_mm: fields.millimetres("length"),
-			width_mm: fields.millimetres("width"),
-			height_mm: fields.millimetres("height"),
+			length_mm: fields.millimetres(of.length),
+			width_mm: fields.millimetres(of.width),
+			height_mm: fields.millimetres(of.height),
 			weight_g,
 		};
 	}
-	const diameter_mm = fields.millimetres("diameter");
+	const diameter_mm = fields.millimetres(of.diameter);
 	if (shape === "ball") return { shape, diameter_mm, weight_g };
-	const cylinder = { shape: "cylinder", length_mm: fields.millimetres("length"), diameter_mm, weight_g };
+	const cylinder = { shape: "cylinder", length_mm: fields.millimetres(of.length), diameter_mm, weight_g };
 	return shape === "standing" ? { ...cylinder, standing: true } : cylinder;
+}
+
+function secondOf(fields: FieldReader) {
+	if (fields.text("second") !== "yes") return undefined;
+	return {
+		cut: fields.text("secondCut"),
+		losses: {
+			trimLoss: fields.share("secondTrim"),
+			...given(
+				"boneShare",
+				fields.optional("secondBone", () => fields.share("secondBone")),
+			),
+			cookingLoss: fields.share("secondLoss"),
+		},
+		piece: pieceOf(fields, SECOND_PIECE),
+	};
+}
+
+/** What it is served in, and how; on plates where nothing else was chosen. */
+function servedOf(fields: FieldReader) {
+	const servedIn = SERVED_IN.find((key) => key !== "plates" && key === fields.text("servedIn"));
+	const order = fields.tags("platedAs");
+	const serving = {
+		...given(
+			"platterFor",
+			servedIn === "platters" ? fields.optional("platterFor", () => fields.number("platterFor")) : undefined,
+		),
+		...given("order", order),
+		...given(
+			"people",
+			fields.optional("linePeople", () => fields.number("linePeople")),
+		),
+		...given(
+			"pulled",
+			servedIn === "pulled"
+				? { loss: fields.share("pulledLoss"), portion_g: fields.grams("pulledPortion") }
+				: undefined,
+		),
+	};
+	return {
+		...given("servedIn", servedIn),
+		...(Object.keys(serving).length > 0 ? { serving } : {}),
+	};
+}
+
+/** "pork-collar 2": the card, and the number of it. */
+function variantIn(fields: FieldReader): VariantOf | undefined {
+	const [recipe = "", number = ""] = fields.text("variantOf").split(/\s+/);
+	return recipe === "" ? undefined : { recipe, number: Number(number) };
+}
+
+function seasonIn(fields: FieldReader): number[] | undefined {
+	const text = fields.text("season");
+	if (text === "" || text.toLowerCase() === "all year") return undefined;
+	return readSeason(text) ?? fields.refused("season", "months such as Sep–Nov or 9, 10, 11");
 }
 
 function marinadeOf(fields: FieldReader) {

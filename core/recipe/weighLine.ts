@@ -4,7 +4,10 @@ import { type Ingredient, ingredient } from "./Ingredient.ts";
 import type { RecipeLine } from "./Recipe.ts";
 
 /** The ingredient of a line; one that is not in the book is taken as water by volume, and is not described. */
-export function ingredientOf(line: RecipeLine, known: ReadonlyMap<string, Ingredient>): Ingredient {
+export function ingredientOf(
+	line: Pick<RecipeLine, "ingredient">,
+	known: ReadonlyMap<string, Ingredient>,
+): Ingredient {
 	return (
 		known.get(line.ingredient) ??
 		ingredient({

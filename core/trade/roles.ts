@@ -1,6 +1,8 @@
 /** How an ingredient follows the size of the batch. @see model, section B */
 export const ROLES = [
 	"main",
+	"second",
+	"topping",
 	"vegetable",
 	"side",
 	"searFat",
@@ -16,6 +18,8 @@ export type Role = (typeof ROLES)[number];
 /** The law of each role in a cook's words. */
 export const ROLE_LAW: Readonly<Record<Role, string>> = {
 	main: "straight with the trimmed weight",
+	second: "straight with the main's trimmed weight",
+	topping: "straight with the main's trimmed weight",
 	vegetable: "straight with the main's trimmed weight",
 	side: "straight with the main's trimmed weight",
 	searFat: "per load, never per kilo",
