@@ -207,6 +207,8 @@ function listed(
 		cut: isPreparation(doc) ? null : doc.cut,
 		...carriedBy(inside),
 		tags: doc.tags ?? [],
+		variantOf: isPreparation(doc) ? null : (doc.variantOf?.recipe ?? null),
+		season: isPreparation(doc) ? [] : (doc.season ?? []),
 	};
 }
 

@@ -76,4 +76,7 @@ const DISH = {
 	ahead: null,
 	chill: null,
 	cook: null,
+	share: null,
+	swaps: [],
+	byProducts: {},
 };

@@ -14,7 +14,7 @@ import type { DayChange, IssuedDay, StandingPlace } from "#core/day";
 import type { PanUse } from "#core/kitchen";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
-import type { CarryChoice, ChillChoice, ColourWay } from "#core/plan";
+import type { ByProductUses, ByProductWorth, CarryChoice, ChillChoice, ColourWay } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import type {
 	Allergen,
@@ -27,11 +27,12 @@ import type {
 	Recipe,
 	RecipeState,
 	Supplier,
+	Swap,
 } from "#core/recipe";
 import { readDoc } from "#core/recipe";
 import { type RecordKind, USUAL_KEEPS } from "#core/records";
 import type { Cooling, HouseCode } from "#core/safety";
-import type { CookChoice } from "#core/sitting";
+import type { CookChoice, DishShare, GuestSizes } from "#core/sitting";
 import type { TaskPlace } from "#core/tasks";
 import type { Cut } from "#core/trade";
 import type { Answer, Quantity, Change as TrainingChange } from "#core/training";
@@ -93,6 +94,8 @@ export const house = sqliteTable("house", {
 	chilled_days: integer("chilled_days").notNull().default(USUAL_KEEPS.chilled_days),
 	frozen_days: integer("frozen_days").notNull().default(USUAL_KEEPS.frozen_days),
 	opened_days: integer("opened_days").notNull().default(USUAL_KEEPS.opened_days),
+	/** What a kilo of what is left of a dish is worth, minor units. */
+	byProductWorth: text("by_product_worth", { mode: "json" }).$type<ByProductWorth>().notNull().default({}),
 	version: version(),
 });
 
@@ -324,6 +327,10 @@ export const sitting = sqliteTable(
 		codeReason: text("code_reason").notNull().default(""),
 		/** How its food is carried elsewhere; null where it is served where it is cooked. */
 		carry: text("carry", { mode: "json" }).$type<CarryChoice>(),
+		/** Guests who do not eat one portion each; null where all are alike. */
+		guests: text("guests", { mode: "json" }).$type<GuestSizes>(),
+		/** Grams of what is in the house already and is not ordered, as purchased, by ingredient. */
+		inHouse_g: text("in_house", { mode: "json" }).$type<Record<string, number>>().notNull().default({}),
 		calledOff: integer("called_off", { mode: "boolean" }).notNull().default(false),
 		version: version(),
 	},
@@ -360,6 +367,12 @@ export const sittingDish = sqliteTable(
 		chill: text("chill", { mode: "json" }).$type<ChillChoice>(),
 		/** How it is made tender, when the chef has settled it. */
 		cook: text("cook", { mode: "json" }).$type<CookChoice>(),
+		/** Who takes it, where that is so many guests or the rest; null where it is the uptake. */
+		share: text("share", { mode: "json" }).$type<DishShare>(),
+		/** What lines are made with in place of what the card says. */
+		swaps: text("swaps", { mode: "json" }).$type<Swap[]>().notNull().default([]),
+		/** Where what is left of it goes. */
+		byProducts: text("by_products", { mode: "json" }).$type<ByProductUses>().notNull().default({}),
 	},
 	(table) => [index("sitting_dish_sitting").on(table.sittingId, table.position)],
 );
@@ -491,6 +504,10 @@ export const recipeListing = sqliteTable(
 		/** What no line names while some are not described. */
 		notKnown: text("not_known", { mode: "json" }).$type<Allergen[]>().notNull().default([]),
 		tags: text("tags", { mode: "json" }).$type<string[]>().notNull(),
+		/** The card it is a variant of; null where it is none. */
+		variantOf: text("variant_of"),
+		/** Months in which it is at its best; empty all year. */
+		season: text("season", { mode: "json" }).$type<number[]>().notNull().default([]),
 		at: integer("at").notNull(),
 	},
 	(table) => [index("recipe_listing_name").on(table.sortName), index("recipe_listing_at").on(table.at)],

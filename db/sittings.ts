@@ -3,7 +3,7 @@ import { groupBy } from "es-toolkit";
 import isEqual from "fast-deep-equal";
 import { nanoid } from "nanoid";
 import { isPreparation, type Recipe, type RecipeState } from "#core/recipe";
-import type { SittingDish } from "#core/sitting";
+import { type SittingDish, sharedOut } from "#core/sitting";
 import { withLife } from "./book.ts";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
@@ -28,7 +28,7 @@ export interface DishWithRecipe extends SittingDish {
 }
 
 export type SittingDetails = Pick<SittingRow, "name" | "room" | "serviceAt" | "covers" | "hands" | "note"> &
-	Partial<Pick<SittingRow, "diets" | "houseCode" | "codeReason" | "carry">>;
+	Partial<Pick<SittingRow, "diets" | "houseCode" | "codeReason" | "carry" | "guests">>;
 
 /** Sittings from one instant to before another, soonest first. */
 export async function readSittings(db: Reader, from: number, to: number): Promise<Sitting[]> {
@@ -49,7 +49,7 @@ export async function readSittings(db: Reader, from: number, to: number): Promis
 		)
 		.orderBy(asc(sittingDish.position));
 	const dishesOf = groupBy(dishes, ({ sittingId }) => sittingId);
-	return rows.map((row) => ({ ...row, dishes: (dishesOf[row.id] ?? []).map(withoutPlace) }));
+	return rows.map((row) => sittingOfRow(row, dishesOf[row.id] ?? []));
 }
 
 /** @throws {Missing} when there is no such sitting */
@@ -61,7 +61,7 @@ export async function readSitting(db: Reader, id: string): Promise<Sitting> {
 		.from(sittingDish)
 		.where(eq(sittingDish.sittingId, id))
 		.orderBy(asc(sittingDish.position));
-	return { ...row, dishes: dishes.map(withoutPlace) };
+	return sittingOfRow(row, dishes);
 }
 
 /** The sitting of a dish. @throws {Missing} when there is no such dish */
@@ -102,7 +102,17 @@ export function addSitting(
 		await writeDishes(tx, id, dishes, []);
 		const changes = changesBetween(
 			{},
-			flat({ diets: [], houseCode: null, codeReason: "", carry: null, ...details, calledOff: false, dishes }),
+			flat({
+				diets: [],
+				houseCode: null,
+				codeReason: "",
+				carry: null,
+				guests: null,
+				inHouse_g: {},
+				...details,
+				calledOff: false,
+				dishes,
+			}),
 		);
 		await record(tx, { who, subject: "sitting", subjectId: id, what: "added", version: 1, changes });
 		return id;
@@ -164,6 +174,11 @@ async function writeDishes(
 			.values({ ...row, id })
 			.onConflictDoUpdate({ target: sittingDish.id, set: row });
 	}
+}
+
+/** A sitting with the share of the covers that each dish comes to. */
+function sittingOfRow(row: SittingRow, dishes: readonly DishRow[]): Sitting {
+	return { ...row, dishes: sharedOut(row.covers, dishes.map(withoutPlace)) };
 }
 
 function withoutPlace({ sittingId: _, position: __, ...dish }: DishRow): SittingDish {

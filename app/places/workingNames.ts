@@ -193,6 +193,7 @@ const FOLLOWS: Readonly<Record<string, string>> = {
 
 const TERMS: Readonly<Record<string, string>> = {
 	covers: "covers",
+	portionsAGuest: "portions a guest",
 	takingIt: "taking it",
 	spare: "spare",
 	onHand: "on hand",

@@ -1,5 +1,5 @@
 import type { Plan } from "../plan/index.ts";
-import { type Ingredient, missingIn, type Recipe } from "../recipe/index.ts";
+import { type Ingredient, missingIn, type Recipe, trimLossOf } from "../recipe/index.ts";
 
 /** What one line of a dish costs. Money in minor units, unrounded; masses kg. */
 export interface CostLine {
@@ -83,11 +83,10 @@ function lineCost({ ingredient, edible_kg, trimLoss }: CostItem): CostLine {
 export function costOfPlan(plan: Plan, recipe: Recipe, menuPrice_minor: number | null): Cost {
 	const items = plan.lines.map(({ ingredient, line, amount_g, count }) => {
 		const grams = amount_g ?? (ingredient.each_g === null ? null : (count ?? 0) * ingredient.each_g);
-		const own = line.trimLoss ?? ingredient.trimLoss;
 		return {
 			ingredient,
 			edible_kg: grams === null ? null : grams / 1000,
-			trimLoss: line.role === "main" ? recipe.losses.trimLoss : own,
+			trimLoss: trimLossOf(recipe, line, ingredient),
 		};
 	});
 	const { portions, cooked_kg } = plan.chain;

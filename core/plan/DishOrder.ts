@@ -42,6 +42,8 @@ export interface DishOrder {
 	readonly covers: number;
 	readonly uptake: number;
 	readonly spare: number;
+	/** Portions that a guest takes on average; one where it is left out. */
+	readonly perGuest?: number;
 	/** Cooks who work on it side by side. */
 	readonly hands: number;
 	readonly basis: Basis;

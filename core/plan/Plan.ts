@@ -20,6 +20,8 @@ import type { PlanLiquid } from "./planLiquid.ts";
 import type { PlanPour } from "./planPour.ts";
 import type { PlanReheat } from "./planReheat.ts";
 import type { PlanSauce } from "./planSauce.ts";
+import type { PlanSecond } from "./secondMain.ts";
+import type { PlanServing } from "./serving.ts";
 import type { BatchSize } from "./sizeOfBatch.ts";
 
 /** One dish of one sitting worked out, before it stands on the clock. */
@@ -34,6 +36,9 @@ export interface PlanFigures extends BatchSize {
 	/** How big the batch is for the hands. */
 	readonly batch: BatchWork;
 	readonly lines: readonly PlanLine[];
+	/** The second main; null where the dish has one main. */
+	readonly second: PlanSecond | null;
+	readonly serving: PlanServing;
 	readonly pans: PanChoice;
 	/** Which pans the sitting's other dishes have. */
 	readonly elsewhere: PansElsewhere;

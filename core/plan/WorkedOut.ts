@@ -12,6 +12,7 @@ import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 import type { PlanReheat } from "./planReheat.ts";
 import type { PlanSauce } from "./planSauce.ts";
+import type { PlanServing } from "./serving.ts";
 
 /** What a dish has been worked out to need, before it stands on the clock. */
 export interface WorkedOut {
@@ -21,6 +22,7 @@ export interface WorkedOut {
 	readonly beliefs: Beliefs;
 	readonly factor: number;
 	readonly portions: number;
+	readonly serving: PlanServing;
 	readonly pans: PanChoice;
 	readonly lines: readonly PlanLine[];
 	readonly colour: PlanColour | null;

@@ -20,7 +20,7 @@ interface Resting {
 
 /** From the lift to the plate: rest and sauce, or over the night when it is made ahead. */
 export function finishTasks(out: WorkedOut, goes: readonly GoTasks[]): Task[] {
-	const { recipe, order, work, sauce_l, portions } = out;
+	const { recipe, order, work, sauce_l, serving } = out;
 	const made = named(order.id);
 	const { tasks, ready, liquid } = isMadeAhead(recipe) ? aheadTasks(out, goes) : restTasks(out, goes);
 	const sauce =
@@ -48,7 +48,10 @@ export function finishTasks(out: WorkedOut, goes: readonly GoTasks[]): Task[] {
 			...before.map(({ id }) => after(id)),
 			...(isBoxed ? [] : carried.slice(-1).map(({ id }) => after(id))),
 		],
-		needs: [...cooks(order.hands), { kind: "warmer", plates: portions }],
+		needs: [
+			...cooks(order.hands),
+			...(serving.plates > 0 ? [{ kind: "warmer" as const, plates: serving.plates }] : []),
+		],
 		window: isBoxed && carried.length > 0 ? {} : { to: served },
 	});
 	return [...tasks, ...sauce, ...holdTasks(out, made, ready[0], served), ...carried, plate];

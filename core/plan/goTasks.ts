@@ -6,7 +6,7 @@ import { exactly, type Need, type Task, type TaskMinutes, taskMinutes } from "..
 import { countByType } from "./countByType.ts";
 import { beforeSear, lagAfterMarinade } from "./marinadeTask.ts";
 import { joinsLate } from "./panLines.ts";
-import { type BraiseGroup, minutesAtEach } from "./planBraise.ts";
+import { type BraiseGroup, isSecondSlower, minutesAtEach } from "./planBraise.ts";
 import { type PlanColour, searTaken } from "./planColour.ts";
 import { after, cooks, type Go, type Namer, named, shareOf, waits } from "./taskNamer.ts";
 import type { WorkedOut } from "./WorkedOut.ts";
@@ -51,7 +51,7 @@ export function goTasks(out: WorkedOut, of: Go, emptied: string | null): GoTasks
 		needs: [...cooks(order.hands), ...pansNeeded(pans, out.kitchen)],
 	});
 	const braising = braiseTasks(out, made, of);
-	const late = lateTasks(out, made, share);
+	const late = [...secondTasks(out, made, share), ...lateTasks(out, made, share)];
 	const lift = made("rest", "lift", {
 		idPart: "lift",
 		after: [
@@ -172,6 +172,22 @@ function heatNeeded(group: BraiseGroup, recipe: Recipe, { beliefs, kitchen }: Wo
 			temperature_C: { low, high },
 			minutesAt: minutesAtEach(group, recipe, beliefs),
 		},
+	];
+}
+
+/** The second main joins so long before the lift that both are tender then; with the first where it is the slower. */
+function secondTasks({ lines, braise }: WorkedOut, made: Namer, share: number): Task[] {
+	const own = lines.find(({ line }) => line.role === "second");
+	if (!own || !braise || isSecondSlower(braise.slowest)) return [];
+	return [
+		made("braise", "late", {
+			idPart: "second",
+			figures: {
+				ingredient: own.ingredient.name,
+				grams: (own.amount_g ?? 0) * share,
+				before_min: braise.slowest.secondAllowed_min,
+			},
+		}),
 	];
 }
 

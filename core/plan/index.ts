@@ -1,3 +1,12 @@
+export {
+	type ByProduct,
+	type ByProductRule,
+	type ByProductUses,
+	type ByProductWorth,
+	byProductsOf,
+	type GoingInto,
+	goingInto,
+} from "./byProducts.ts";
 export { countByType } from "./countByType.ts";
 export {
 	type Basis,
@@ -43,6 +52,8 @@ export { type DishToPlan, type PlannedDish, type PlannedSitting, planSitting } f
 export { USUALLY_AHEAD } from "./planWarnings.ts";
 export { type CookedIn, retimed } from "./retimed.ts";
 export type { SizedDish } from "./SizedDish.ts";
+export type { PlanSecond } from "./secondMain.ts";
+export type { PlanServing } from "./serving.ts";
 export { sizeDish } from "./sizeDish.ts";
 export { type Mends, type Tasting, tastingsOf } from "./tastings.ts";
 export { acidsUnderFoil, type WholeSpices, wholeSpices } from "./wholeSpices.ts";

@@ -8,6 +8,7 @@ import {
 	makesGrams,
 	type Preparation,
 	type Recipe,
+	trimLossOf,
 } from "../recipe/index.ts";
 import type { Plan } from "./Plan.ts";
 
@@ -95,7 +96,7 @@ function needsOf({ name, recipe, plan }: OrderedDish): Need[] {
 			ingredient,
 			grams: amount_g ?? (ingredient.each_g === null ? null : (count ?? 0) * ingredient.each_g),
 			pieces: count ?? 0,
-			trimLoss: isMain ? recipe.losses.trimLoss : (line.trimLoss ?? ingredient.trimLoss),
+			trimLoss: trimLossOf(recipe, line, ingredient),
 			pack_kg: isMain ? (recipe.pack_kg ?? null) : null,
 			here_kg: isMain && basis.from === "onHand" ? basis.onHand_kg : 0,
 			dish: name,

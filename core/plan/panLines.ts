@@ -1,3 +1,4 @@
+import { NO_BED, type Over } from "../pans/index.ts";
 import {
 	asScaleLine,
 	type Ingredient,
@@ -6,15 +7,19 @@ import {
 	type Recipe,
 	type RecipeLine,
 } from "../recipe/index.ts";
+import { joiningRoom } from "./secondMain.ts";
 
 interface LineOf {
 	readonly line: RecipeLine;
 	readonly ingredient: Ingredient;
 }
 
+/** What is no part of what the meat lies in: meat, a topping over it, fat of the searing. */
+const NOT_IN_LIQUID: ReadonlySet<RecipeLine["role"]> = new Set(["main", "second", "topping", "searFat"]);
+
 /** Whether a line goes into the braising pan at all: not the meat, not what is cooked apart or added at the end. */
 export function goesIntoPan({ line }: LineOf): boolean {
-	if (line.apart || line.role === "main" || line.role === "searFat") return false;
+	if (line.apart || NOT_IN_LIQUID.has(line.role)) return false;
 	return line.group === "base" || line.group === "liquid";
 }
 
@@ -41,10 +46,35 @@ export function bedUnder(
 	factor: number,
 	known: ReadonlyMap<string, Ingredient>,
 ): { volume_l: number; weight_kg: number } {
-	const grams = recipe.lines
-		.map((line) => ({ line, ingredient: ingredientOf(line, known) }))
-		.filter(liesUnderMeat)
-		.reduce((sum, { line, ingredient }) => sum + (asScaleLine(line, ingredient).amount_g ?? 0), 0);
-	const weight_kg = (grams * factor) / 1000;
+	const weight_kg = weightOnCard(recipe, known, liesUnderMeat) * factor;
 	return { weight_kg, volume_l: weight_kg / VEGETABLE_KG_PER_L };
+}
+
+/** What joins the pans later at this size, and what lies over them; undefined where nothing does. */
+export function laidOver(
+	recipe: Recipe,
+	factor: number,
+	known: ReadonlyMap<string, Ingredient>,
+): Over | undefined {
+	const { second, topping } = recipe;
+	if (!second && !topping) return undefined;
+	const isOf = (role: RecipeLine["role"]) => weightOnCard(recipe, known, ({ line }) => line.role === role);
+	return {
+		joins: second ? joiningRoom(isOf("second") * factor) : NO_BED,
+		topping_mm: topping?.thickness_mm ?? 0,
+		topping_kg: topping ? isOf("topping") * factor : 0,
+	};
+}
+
+/** Kilos of some lines as they stand on the card. */
+function weightOnCard(
+	{ lines }: Recipe,
+	known: ReadonlyMap<string, Ingredient>,
+	isWanted: (of: LineOf) => boolean,
+): number {
+	const grams = lines
+		.map((line) => ({ line, ingredient: ingredientOf(line, known) }))
+		.filter(isWanted)
+		.reduce((sum, { line, ingredient }) => sum + (asScaleLine(line, ingredient).amount_g ?? 0), 0);
+	return grams / 1000;
 }

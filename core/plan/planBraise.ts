@@ -47,6 +47,10 @@ export interface BraiseGroup {
 	/** The fullest of them, from the oven door to the four marks. */
 	readonly given: BraiseGiven;
 	readonly braised: Braised;
+	/** The second main from when it joins to fork-tender; null where there is none. */
+	readonly second_min: Range | null;
+	/** What the second main is given, so that it is as surely tender; whole minutes. */
+	readonly secondAllowed_min: number;
 	/** From the oven door to fork-tender. */
 	readonly tender_min: Range;
 	/** What they are given, so that they are tender as surely as the house wants; whole minutes. */
@@ -124,10 +128,14 @@ function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGrou
 	const set_C = setOf(recipe, load, policy);
 	const tenderness = beliefs.minutes[recipe.cut];
 	const alone = givenOf(braising, fullest, load, set_C);
-	const joined = withLate(alone, lines, fullest.pieces / all, beliefs);
+	const share = fullest.pieces / all;
+	const second = secondIn(alone, recipe, lines, share, beliefs);
+	const joined = withLate(withTopping(alone, lines, share), lines, share, beliefs, second);
 	const given = uncoveredAtEnd(joined, recipe);
 	const braised = braiseOf(given, tenderness);
 	const tender_min = tenderRange(braised);
+	const sure_min = Math.ceil(minutesToBeSure(tender_min, policy.confidence));
+	const secondAllowed_min = second ? Math.ceil(minutesToBeSure(second.tender_min, policy.confidence)) : 0;
 	return {
 		id: `${load?.oven.id ?? (heatOf(recipe) === "oven" ? "no-oven" : heatOf(recipe))}.${type.id}${go < braising.pans.goes ? `.go${go}` : ""}`,
 		go,
@@ -138,10 +146,77 @@ function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGrou
 		rungs: load ? (load.rungsTaken * pans.length) / Math.max(1, countOf(load)) : 0,
 		given,
 		braised,
+		second_min: second?.tender_min ?? null,
 		tender_min,
-		allowed_min: Math.ceil(minutesToBeSure(tender_min, policy.confidence)),
+		secondAllowed_min,
+		// Where the second main is the slower, it is in from the start and says when both are lifted.
+		allowed_min: Math.max(sure_min, secondAllowed_min),
 	};
 }
+
+/** Whether the second main takes longer than the first: it is in from the start and says when both are lifted. */
+export function isSecondSlower({
+	secondAllowed_min,
+	allowed_min,
+}: Pick<BraiseGroup, "secondAllowed_min" | "allowed_min">): boolean {
+	return secondAllowed_min >= allowed_min;
+}
+
+/** The second main's share of a pan, and how long it takes there. */
+interface SecondIn {
+	readonly kg: number;
+	readonly cookingLoss: number;
+	readonly tender_min: Range;
+}
+
+/** Meat holds heat like so much water, a share of its weight; for what is hot already when the second main joins. */
+const MEAT_AS_WATER = 0.85;
+
+/** The second main goes into a pan that simmers, with all the first main already hot in it. */
+function secondIn(
+	given: BraiseGiven,
+	recipe: Recipe,
+	lines: readonly PlanLine[],
+	share: number,
+	beliefs: Beliefs,
+): SecondIn | null {
+	const { second } = recipe;
+	const own = lines.find(({ line }) => line.role === "second");
+	if (!second || !own?.amount_g) return null;
+	const { cut, losses, piece } = second;
+	const kg = (own.amount_g / 1000) * share;
+	const { resets: _, additions: __, lids: ___, ...pan } = given;
+	const alone: BraiseGiven = {
+		...pan,
+		heat: "set_C" in pan.heat && given.resets?.[0] ? { ...pan.heat, set_C: given.resets[0].set_C } : pan.heat,
+		cut,
+		sides: sidesOf(piece),
+		boneShare: losses.boneShare ?? 0,
+		cookingLoss: losses.cookingLoss,
+		meat_kg: kg,
+		liquid_l: given.liquid_l + given.meat_kg * MEAT_AS_WATER,
+		start: { meat_C: beliefs.starts.piece_C, liquid_C: given.start.liquid_C },
+	};
+	return {
+		kg,
+		cookingLoss: losses.cookingLoss,
+		tender_min: tenderRange(braiseOf(alone, beliefs.minutes[cut])),
+	};
+}
+
+/** A topping is in from the start: it has to become hot, and gives the liquid nothing. */
+function withTopping(given: BraiseGiven, lines: readonly PlanLine[], share: number): BraiseGiven {
+	const grams = lines.reduce(
+		(sum, { line, amount_g }) => sum + (line.role === "topping" ? (amount_g ?? 0) : 0),
+		0,
+	);
+	if (grams === 0) return given;
+	const topping = { at_min: 0, kg: (grams / 1000) * share, temp_C: TOPPING_C, water: LATE_WATER, gives: 0 };
+	return { ...given, additions: [...(given.additions ?? []), topping] };
+}
+
+/** Sliced roots come from the cold, °C. */
+const TOPPING_C = 8;
 
 /** The same pans in another oven or at another temperature, for so many minutes. */
 export function cookedAt(
@@ -186,10 +261,22 @@ function withLate(
 	lines: readonly PlanLine[],
 	share: number,
 	beliefs: Beliefs,
+	second: SecondIn | null,
 ): BraiseGiven {
 	const late = lines.filter((line) => joinsLate(line) && line.amount_g);
-	if (late.length === 0) return given;
+	if (late.length === 0 && !second) return given;
 	const end_min = likelyOf(given);
+	const meat = second
+		? [
+				{
+					at_min: Math.max(0, end_min - second.tender_min.likely),
+					kg: second.kg,
+					temp_C: beliefs.starts.piece_C,
+					water: MEAT_WATER,
+					gives: second.cookingLoss * beliefs.liquid.juiceOfLoss,
+				},
+			]
+		: [];
 	const additions = late.map(({ line, ingredient, amount_g }) => ({
 		at_min: Math.max(0, end_min - (line.late_min ?? 0)),
 		kg: ((amount_g ?? 0) / 1000) * share,
@@ -197,8 +284,11 @@ function withLate(
 		water: LATE_WATER,
 		gives: line.role === "liquid" ? 1 : inPan(ingredient).givesWater,
 	}));
-	return { ...given, additions };
+	return { ...given, additions: [...(given.additions ?? []), ...meat, ...additions] };
 }
+
+/** Water of raw meat, a share of its weight. */
+const MEAT_WATER = 0.7;
 
 /** The cover off for the last minutes, to glaze or to brown. */
 function uncoveredAtEnd(given: BraiseGiven, { braise: { uncovered_min } }: Recipe): BraiseGiven {

@@ -16,7 +16,7 @@ import type { PansElsewhere } from "./heldPans.ts";
 import { liquorOf } from "./liquor.ts";
 import { tenderAt, waitOf } from "./onTheClock.ts";
 import { lastStartAt, type Plan, type PlanFigures } from "./Plan.ts";
-import { planBraise, usualTender } from "./planBraise.ts";
+import { isSecondSlower, planBraise, usualTender } from "./planBraise.ts";
 import { planCarry } from "./planCarry.ts";
 import { planChill } from "./planChill.ts";
 import { type PlanColour, planColour, searTaken } from "./planColour.ts";
@@ -28,6 +28,8 @@ import { planReheat } from "./planReheat.ts";
 import { LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
 import { planWarnings } from "./planWarnings.ts";
 import type { SizedDish } from "./SizedDish.ts";
+import { planSecond } from "./secondMain.ts";
+import { planServing } from "./serving.ts";
 import { sizeDish } from "./sizeDish.ts";
 import { workingsOf } from "./workings/index.ts";
 
@@ -118,6 +120,7 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 	};
 	const places = placesOf(recipe, batch, order.hands);
 	const sauce_l = sauceWanted(recipe, chain);
+	const serving = planServing(recipe, order, chain.portions, chain.cooked_kg);
 	const { handsOn_min } = places.sauce;
 	const time = {
 		handsOn_min,
@@ -136,6 +139,12 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 		factor,
 		batch,
 		lines,
+		serving,
+		second: planSecond(recipe, lines, chain.portions, {
+			tender_min: braise?.slowest.second_min ?? null,
+			joins_min: braise?.slowest.second_min ? braise.slowest.secondAllowed_min : null,
+			slower: braise ? isSecondSlower(braise.slowest) : false,
+		}),
 		pans,
 		elsewhere: given.elsewhere,
 		ovens,

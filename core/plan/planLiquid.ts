@@ -1,3 +1,4 @@
+import { sumBy } from "es-toolkit";
 import type { Beliefs } from "../beliefs/index.ts";
 import { afterStraining, type LiquidAccount, liquidAccount, type VegetablesAfter } from "../liquid/index.ts";
 import type { PanChoice } from "../pans/index.ts";
@@ -6,6 +7,7 @@ import type { YieldChain } from "../yields/index.ts";
 import { goesIntoPan, joinsLate, liesUnderMeat, takesRoom } from "./panLines.ts";
 import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
+import { type Meat, secondMeat } from "./secondMain.ts";
 
 /** What a line brings of salt. */
 export interface SaltFrom {
@@ -61,9 +63,8 @@ export function planLiquid(
 ): PlanLiquid | null {
 	if (pans.pans.length === 0) return null;
 	const believed = beliefs.liquid;
-	const gives = beliefs.gives[recipe.cut];
-	const raw_kg = meatOf(recipe, chain);
-	const juice = juiceOf(recipe, chain, colour, beliefs);
+	const meats = meatsOf(recipe, chain, lines);
+	const juice = juiceOf(meats, colour, beliefs);
 	const searFat_kg = weightOf(lines.filter(({ line }) => line.role === "searFat")) / 1000;
 	const inIt = lines.filter((line) => goesIntoPan(line) && line.line.role !== "liquid");
 	const waterFrom = waterOf(inIt);
@@ -72,24 +73,30 @@ export function planLiquid(
 		poured_l: pans.liquid_l + lateLiquid_l(lines),
 		vegetables_kg: weightOf(inIt.filter(({ ingredient }) => takesRoom(ingredient))) / 1000,
 		fromVegetables_l: waterFrom.reduce((sum, { kg, share }) => sum + kg * share, 0),
-		cooked_kg: chain.cooked_kg,
+		cooked_kg: sumBy(meats, ({ cooked_kg }) => cooked_kg),
 		juice_l: juice.juice_l,
 		fat_kg: juice.fat_kg,
-		gelatin_g: raw_kg * gives.gelatin * 1000,
+		gelatin_g: sumBy(meats, ({ cut, raw_kg }) => raw_kg * beliefs.gives[cut].gelatin * 1000),
 		fatPoured_kg: searFat_kg * believed.searFatKept,
 		gelatinPoured_g: stockGelatin_g(lines),
 		salt_g: salt.g,
 		evaporated_l,
-		absorbed_l: absorbed_l(recipe, chain, lines, beliefs),
+		absorbed_l: absorbed_l(recipe, meats, lines, beliefs),
 		minutes,
 		...strainedOf(recipe, inIt),
 	});
 	return { ...account, salt, waterFrom, juice };
 }
 
-/** Meat without bone as it goes in, kg. */
-function meatOf({ losses }: Recipe, { trimmed_kg }: YieldChain): number {
-	return trimmed_kg * (1 - (losses.boneShare ?? 0));
+/** The meat of each main without its bone, the first main's first. */
+function meatsOf(
+	recipe: Recipe,
+	{ trimmed_kg, cooked_kg }: YieldChain,
+	lines: readonly InPan[],
+): [Meat, ...Meat[]] {
+	const { cut, losses } = recipe;
+	const raw_kg = trimmed_kg * (1 - (losses.boneShare ?? 0));
+	return [{ cut, raw_kg, cooked_kg }, ...secondMeat(recipe, lines)];
 }
 
 /** Where the cooking loss of the meat goes. Masses kg, water as litres. */
@@ -105,18 +112,20 @@ export interface Juice {
 	readonly juice_l: number;
 }
 
-/** Juice is three quarters of the cooking loss, less its fat. @see model, section F */
-export function juiceOf(
-	recipe: Recipe,
-	chain: YieldChain,
+/** Juice is three quarters of the cooking loss, less its fat; only the first main is coloured. @see model, section F */
+function juiceOf(
+	meats: readonly [Meat, ...Meat[]],
 	colour: Pick<PlanColour, "way" | "givenOff_kg"> | null,
 	{ gives, liquid }: Beliefs,
 ): Juice {
-	const raw_kg = meatOf(recipe, chain);
-	const loss_kg = Math.max(0, raw_kg - chain.cooked_kg);
+	const loss_kg = sumBy(meats, ({ raw_kg, cooked_kg }) => Math.max(0, raw_kg - cooked_kg));
 	const inPan_kg = loss_kg * liquid.juiceOfLoss;
-	const fat_kg = Math.min(raw_kg * gives[recipe.cut].fat, inPan_kg);
+	const fat_kg = Math.min(
+		sumBy(meats, ({ cut, raw_kg }) => raw_kg * gives[cut].fat),
+		inPan_kg,
+	);
 	const searing_kg = Math.min(colour?.givenOff_kg ?? 0, inPan_kg - fat_kg);
+	const [{ raw_kg }] = meats;
 	const dried_l =
 		colour?.way === "oven" ? Math.min(raw_kg * liquid.juiceOnTrays, inPan_kg - fat_kg - searing_kg) : 0;
 	return {
@@ -130,11 +139,14 @@ export function juiceOf(
 }
 
 /** What the meat drinks back on cooling, and what grains and pulses in the pan take up, litres. */
-function absorbed_l(recipe: Recipe, chain: YieldChain, lines: readonly InPan[], { liquid }: Beliefs): number {
-	return (
-		(isMadeAhead(recipe) ? chain.cooked_kg * liquid.drunkBack : 0) +
-		dryPulses_kg(lines) * liquid.pulsesDrink_l_per_kg
-	);
+function absorbed_l(
+	recipe: Recipe,
+	meats: readonly Meat[],
+	lines: readonly InPan[],
+	{ liquid }: Beliefs,
+): number {
+	const drinks_kg = isMadeAhead(recipe) ? sumBy(meats, ({ cooked_kg }) => cooked_kg) : 0;
+	return drinks_kg * liquid.drunkBack + dryPulses_kg(lines) * liquid.pulsesDrink_l_per_kg;
 }
 
 /** What the liquid of a dish comes to without a drop poured, litres; below nothing where the dish drinks more. */
@@ -147,9 +159,10 @@ export function ownLiquid_l(
 ): number {
 	const inIt = lines.filter((line) => goesIntoPan(line) && line.line.role !== "liquid");
 	const water_l = waterOf(inIt).reduce((sum, { kg, share }) => sum + kg * share, 0);
-	const { juice_l } = juiceOf(recipe, chain, colour, beliefs);
+	const meats = meatsOf(recipe, chain, lines);
+	const { juice_l } = juiceOf(meats, colour, beliefs);
 	const { carried_l, puree_l } = strainedOf(recipe, inIt);
-	const drinks_l = absorbed_l(recipe, chain, lines, beliefs) + carried_l;
+	const drinks_l = absorbed_l(recipe, meats, lines, beliefs) + carried_l;
 	return juice_l + water_l + puree_l + lateLiquid_l(lines) - drinks_l;
 }
 

@@ -4,7 +4,7 @@ import type { PanLoad, PanType, PanWish } from "../pans/index.ts";
 import { heatOf, isInOven, layersOf, type Recipe } from "../recipe/index.ts";
 import { cardMain_kg } from "./cardMain.ts";
 import type { DishOrder } from "./DishOrder.ts";
-import { bedUnder } from "./panLines.ts";
+import { bedUnder, laidOver } from "./panLines.ts";
 import { usualTender } from "./planBraise.ts";
 import { wantedBeforePans } from "./planPour.ts";
 import type { SizedDish } from "./SizedDish.ts";
@@ -24,6 +24,7 @@ export function sizeDish(
 	const tender_min = usualTender(recipe, beliefs).likely;
 	const wanted_l = wantedBeforePans(recipe, order, size.chain, factor, tender_min, kitchen, beliefs);
 	const suiting = vesselsFor(heatOf(recipe), kitchen.equipment);
+	const over = laidOver(recipe, factor, kitchen.known.byId);
 	const load: PanLoad = {
 		piece: recipe.piece,
 		pieces: size.pieces,
@@ -32,6 +33,7 @@ export function sizeDish(
 		...(wanted_l === undefined ? {} : { wanted_l }),
 		layers: layersOf(recipe),
 		bed: bedUnder(recipe, factor, kitchen.known.byId),
+		...(over ? { over } : {}),
 		wishes: wishesOf(order, suiting),
 		among: suiting.map(({ id }) => id),
 		...(isInOven(recipe) ? {} : { stays: true }),

@@ -13,7 +13,7 @@ import {
 } from "../yields/index.ts";
 import { cardMain_kg } from "./cardMain.ts";
 import type { DishOrder } from "./DishOrder.ts";
-import { bedUnder } from "./panLines.ts";
+import { bedUnder, laidOver } from "./panLines.ts";
 
 export interface BatchSize {
 	/** Portions the sitting asks for. */
@@ -102,8 +102,10 @@ function portionsFrom({ portion, piece, losses }: Recipe, pieces: number): numbe
 /** Pieces in one pan of the kind chosen, or of the largest kind in stock. */
 function fullestPan(recipe: Recipe, order: DishOrder, kitchen: Kitchen): number {
 	const bed = bedUnder(recipe, 1, kitchen.known.byId);
+	const over = laidOver(recipe, 1, kitchen.known.byId);
 	const pieces = (cardMain_kg(recipe, kitchen) * 1000) / recipe.piece.weight_g;
-	const capacity = (type: PanType) => capacityOf(type, { ...recipe, layers: layersOf(recipe), bed, pieces });
+	const capacity = (type: PanType) =>
+		capacityOf(type, { ...recipe, layers: layersOf(recipe), bed, pieces, ...(over ? { over } : {}) });
 	const kinds = stockFor(recipe, order, kitchen);
 	const most = Math.max(0, ...kinds.map(capacity));
 	if (most === 0) {

@@ -23,6 +23,7 @@ export function requireWithinLimits(
 	recipe: Recipe,
 	{ covers, uptake, spare, hands, basis }: DishOrder,
 ): void {
+	if (uptake === 0) throw refuse("uptake", "the other dishes feed all covers; nobody is left for this one");
 	const broken = outsideLimits(recipe);
 	if (broken.length > 0) {
 		const first = broken

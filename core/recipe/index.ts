@@ -74,4 +74,12 @@ export { type BaseTaken, takeBaseChange } from "./takeBaseChange.ts";
 export { sideDraft, USUAL_SIDES } from "./usualSides.ts";
 export { sizesFor, type VegetableMinutes, vegetableMinutes } from "./vegetableMinutes.ts";
 export { givingWayTo, nextStates, type RecipeState, stateOf, versionInUse } from "./versionLife.ts";
-export { asScaleLine, countOf, gramsOrNull, ingredientOf, isCounted, lineGrams } from "./weighLine.ts";
+export {
+	asScaleLine,
+	countOf,
+	gramsOrNull,
+	ingredientOf,
+	isCounted,
+	lineGrams,
+	trimLossOf,
+} from "./weighLine.ts";

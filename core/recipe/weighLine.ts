@@ -1,7 +1,7 @@
 import { gramsOf, type Quantity, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
 import type { ScaleLine } from "../scaling/index.ts";
 import { type Ingredient, ingredient } from "./Ingredient.ts";
-import type { RecipeLine } from "./Recipe.ts";
+import type { Recipe, RecipeLine } from "./Recipe.ts";
 
 /** The ingredient of a line; one that is not in the book is taken as water by volume, and is not described. */
 export function ingredientOf(
@@ -17,6 +17,17 @@ export function ingredientOf(
 			described: false,
 		})
 	);
+}
+
+/** What cleaning or trimming takes off a line, a share of what is bought: meat by the card's own losses. */
+export function trimLossOf(
+	{ losses, second }: Pick<Recipe, "losses" | "second">,
+	line: RecipeLine,
+	ingredient: Ingredient,
+): number {
+	if (line.role === "main") return losses.trimLoss;
+	if (line.role === "second" && second) return second.losses.trimLoss;
+	return line.trimLoss ?? ingredient.trimLoss;
 }
 
 /** Whether a line is given as a number of things rather than a weight. */

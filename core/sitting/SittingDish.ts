@@ -1,7 +1,8 @@
 import type { PanWish } from "../pans/index.ts";
-import type { ChillChoice, ColourWay, DishOrder } from "../plan/index.ts";
-import type { Recipe } from "../recipe/index.ts";
+import type { ByProductUses, ChillChoice, ColourWay, DishOrder } from "../plan/index.ts";
+import { type Recipe, type Swap, swapped } from "../recipe/index.ts";
 import { type CookChoice, cookedThatWay } from "./CookChoice.ts";
+import { type DishShare, type GuestSizes, portionsAGuest } from "./shares.ts";
 
 /** What a dish is scaled from, as a sitting keeps it. */
 export const BASES = ["covers", "onHand", "pans"] as const;
@@ -13,6 +14,8 @@ export interface SittingDish {
 	readonly recipeVersionId: string;
 	/** Shares, 0 to 1. */
 	readonly uptake: number;
+	/** Who takes it, where that is no fixed per cent: uptake follows from it. */
+	readonly share: DishShare | null;
 	readonly spare: number;
 	readonly basis: BasisKey;
 	readonly onHand_g: number | null;
@@ -28,6 +31,10 @@ export interface SittingDish {
 	readonly chill: ChillChoice | null;
 	/** How it is made tender; null leaves it to the card. */
 	readonly cook: CookChoice | null;
+	/** What lines are made with in place of what the card says. */
+	readonly swaps: Swap[];
+	/** Where what is left of it goes, by what it is: the short name of what is made of it. */
+	readonly byProducts: ByProductUses;
 }
 
 /** A dish new on a sitting, from covers, with nothing chosen yet. */
@@ -36,6 +43,7 @@ export function newDish(id: string, recipeVersionId: string, uptake: number, spa
 		id,
 		recipeVersionId,
 		uptake,
+		share: null,
 		spare,
 		basis: "covers",
 		onHand_g: null,
@@ -47,6 +55,8 @@ export function newDish(id: string, recipeVersionId: string, uptake: number, spa
 		ahead: null,
 		chill: null,
 		cook: null,
+		swaps: [],
+		byProducts: {},
 	};
 }
 
@@ -56,16 +66,23 @@ export function cookedRecipe({
 	line,
 	ahead,
 	cook,
-}: { readonly recipe: Recipe } & Pick<SittingDish, "line" | "ahead" | "cook">): Recipe {
-	const cooked = cookedThatWay(recipe, cook);
+	swaps,
+}: { readonly recipe: Recipe } & Pick<SittingDish, "line" | "ahead" | "cook" | "swaps">): Recipe {
+	const cooked = cookedThatWay(swapped(recipe, swaps), cook);
 	const poured = line === null ? cooked : { ...cooked, braise: { ...cooked.braise, line } };
 	if (ahead === null) return poured;
 	return { ...poured, schools: { ...poured.schools, service: ahead ? "madeAhead" : "sameDay" } };
 }
 
+/** What a dish takes of its sitting. */
+interface SittingOrder extends Pick<DishOrder, "serviceAt" | "covers" | "hands" | "carry"> {
+	/** Guests who do not eat one portion each; all alike where it is left out. */
+	readonly guests?: GuestSizes | null;
+}
+
 /** A dish as the plan takes it. */
 export function orderOf(
-	{ serviceAt, covers, hands, carry }: Pick<DishOrder, "serviceAt" | "covers" | "hands" | "carry">,
+	{ serviceAt, covers, hands, carry, guests }: SittingOrder,
 	dish: SittingDish,
 ): DishOrder {
 	const { id, uptake, spare, panTypeId, panWishes, colour, chill } = dish;
@@ -81,6 +98,7 @@ export function orderOf(
 		colour,
 		chill,
 		...(carry ? { carry } : {}),
+		...(guests ? { perGuest: portionsAGuest(covers, guests) } : {}),
 		lineSettled: dish.line !== null,
 		basis: basisOf(dish),
 	};

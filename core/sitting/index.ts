@@ -8,3 +8,4 @@ export {
 	orderOf,
 	type SittingDish,
 } from "./SittingDish.ts";
+export { ALL_ALIKE, type DishShare, type GuestSizes, portionsAGuest, sharedOut } from "./shares.ts";

@@ -40,18 +40,18 @@ describe("a dish of a sitting", () => {
 	});
 
 	it("is cooked with its own liquid line where it has one, and nothing else is other", () => {
-		expect(cookedRecipe({ recipe: RECIPE, line: null, ahead: null, cook: null })).toBe(RECIPE);
-		const own = cookedRecipe({ recipe: RECIPE, line: { share: 0.5 }, ahead: null, cook: null });
+		expect(cookedRecipe({ recipe: RECIPE, line: null, ahead: null, cook: null, swaps: [] })).toBe(RECIPE);
+		const own = cookedRecipe({ recipe: RECIPE, line: { share: 0.5 }, ahead: null, cook: null, swaps: [] });
 		expect(own.braise).toEqual({ ...RECIPE.braise, line: { share: 0.5 } });
 		expect({ ...own, braise: RECIPE.braise }).toEqual(RECIPE);
 		expect(orderOf(SERVICE, { ...DISH, line: { share: 0.5 } }).lineSettled).toBe(true);
 	});
 
 	it("is cooked on its own day where the sitting says so", () => {
-		const before = cookedRecipe({ recipe: RECIPE, line: null, ahead: true, cook: null });
+		const before = cookedRecipe({ recipe: RECIPE, line: null, ahead: true, cook: null, swaps: [] });
 		expect(before.schools?.service).toBe("madeAhead");
-		expect(cookedRecipe({ recipe: before, line: null, ahead: false, cook: null }).schools?.service).toBe(
-			"sameDay",
-		);
+		expect(
+			cookedRecipe({ recipe: before, line: null, ahead: false, cook: null, swaps: [] }).schools?.service,
+		).toBe("sameDay");
 	});
 });

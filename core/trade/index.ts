@@ -1,3 +1,4 @@
+export { BY_PRODUCT_KINDS, BY_PRODUCTS, type ByProductKind } from "./byProducts.ts";
 export { CUTS, type Cut, cutWords } from "./cuts.ts";
 export { GROUPS, type Group } from "./groups.ts";
 export { HEAT_RANGES, HEAT_WAYS, HEATS, type HeatWay } from "./heats.ts";

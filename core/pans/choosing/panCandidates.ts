@@ -9,6 +9,8 @@ import {
 	type LiquidLine,
 	lineForLitres,
 	meatVolume,
+	NOTHING_OVER,
+	type Over,
 	type PanLimits,
 	type PanType,
 	type Piece,
@@ -37,6 +39,8 @@ export interface PanLoad {
 	readonly layers?: Layers;
 	/** Vegetables under all the pieces together. */
 	readonly bed: Bed;
+	/** What joins all the pieces together later, and lies over them; nothing where it is absent. */
+	readonly over?: Over;
 	/** Whether a pan that is too heavy or over-full when full is filled less instead. */
 	readonly filledLess?: boolean;
 	/** What the chef has settled. */
@@ -131,10 +135,19 @@ export function fillOne(type: PanType, load: PanLoad, pieces: number, limits: Pa
 	const bed = { volume_l: load.bed.volume_l * share, weight_kg: load.bed.weight_kg * share };
 	const { piece, layers = 1 } = load;
 	const within = limitsOf(type, load, limits);
-	const at = (line: LiquidLine) => fillPan(type.shape, piece, pieces, line, bed, within, layers);
+	const over = load.over ? shareOver(load.over, share) : NOTHING_OVER;
+	const at = (line: LiquidLine) => fillPan(type.shape, piece, pieces, line, bed, within, layers, over);
 	if (load.wanted_l === undefined) return at(load.line);
 	const litresAt = (line: LiquidLine) => at(line).liquid_l;
 	return at(lineForLitres(litresAt, load.wanted_l * share, piece, load.line, layers));
+}
+
+function shareOver({ joins, topping_mm, topping_kg }: Over, share: number): Over {
+	return {
+		joins: { volume_l: joins.volume_l * share, weight_kg: joins.weight_kg * share },
+		topping_mm,
+		topping_kg: topping_kg * share,
+	};
 }
 
 /** The gap gives so much before another pan is taken, mm, and never more than half of it. @see model, section C */
@@ -151,14 +164,14 @@ function limitsOf({ shape, fill = 1 }: PanType, { stays }: PanLoad, limits: PanL
 /** Pieces that one pan takes: when the gap gives a little, or as they are poured with what lies among them. */
 export function capacityOf(
 	{ shape, fill = 1 }: Pick<PanType, "shape" | "fill">,
-	load: Pick<PanLoad, "piece" | "gap_mm" | "layers" | "bed" | "pieces">,
+	load: Pick<PanLoad, "piece" | "gap_mm" | "layers" | "bed" | "pieces" | "over">,
 ): number {
-	const { piece, gap_mm, layers = 1, bed, pieces } = load;
+	const { piece, gap_mm, layers = 1, bed, pieces, over = NOTHING_OVER } = load;
 	if (layers !== "poured") return layers * piecesPerPan(shape, piece, tightGap(gap_mm));
 	if (piecesPerPan(shape, piece, 0) === 0) return 0;
 	const depth_mm = depthOf(shape);
-	const top_mm = Math.min(fill * depth_mm, depth_mm - HEADSPACE_LID_MM);
-	const each_l = meatVolume(piece) + bed.volume_l / pieces;
+	const top_mm = Math.min(fill * depth_mm, depth_mm - HEADSPACE_LID_MM) - over.topping_mm;
+	const each_l = meatVolume(piece) + (bed.volume_l + over.joins.volume_l) / pieces;
 	return Math.floor((volumeBelow(shape, Math.max(0, top_mm)) * POURED_FILL) / each_l);
 }
 

@@ -1,7 +1,7 @@
 import { type LiquidLine, lineUp } from "./liquidLine.ts";
-import { depthOf, emptyPanWeight, type PanShape, volumeBelow } from "./PanShape.ts";
+import { depthOf, emptyPanWeight, heightOf, type PanShape, volumeBelow } from "./PanShape.ts";
 import type { Piece } from "./Piece.ts";
-import { type Bed, type Layers, pileIn } from "./pile.ts";
+import { type Bed, bedHeight, type Layers, NO_BED, pileIn } from "./pile.ts";
 
 /** Density of braising liquid, kg/l; stock and wine are within 3 % of water. */
 export const LIQUID_KG_PER_L = 1;
@@ -22,6 +22,17 @@ export interface PanLimits {
 	readonly liftLimit_kg: number;
 }
 
+/** What joins the pieces of one pan later, and what lies over everything. */
+export interface Over {
+	/** Another main, laid on the first. */
+	readonly joins: Bed;
+	/** A topping of slices over all of it: how thick, mm, and its weight, kg. */
+	readonly topping_mm: number;
+	readonly topping_kg: number;
+}
+
+export const NOTHING_OVER: Over = { joins: NO_BED, topping_mm: 0, topping_kg: 0 };
+
 /** One pan with its pieces, brought to the line. */
 export interface FilledPan {
 	readonly pieces: number;
@@ -35,6 +46,8 @@ export interface FilledPan {
 	readonly pile_mm: number;
 	/** Liquid line above the floor, mm. */
 	readonly line_mm: number;
+	/** Where it stands when what joins later is in, mm; the line itself where nothing does. */
+	readonly joined_mm: number;
 	/** From the rim down to the liquid, mm. */
 	readonly dip_mm: number;
 	/** Pieces, bed and liquid, kg. */
@@ -64,6 +77,7 @@ export function litresToLine(pan: PanShape, line_mm: number, solid_l: number): n
  * Headspace is for the liquid; a piece may stand up to the cover.
  *
  * @param layers how many pieces lie on one another
+ * @param over   what joins later and lies over them; its room and weight count, the liquid is poured without it
  * @see model, section C
  */
 export function fillPan(
@@ -74,6 +88,7 @@ export function fillPan(
 	bed: Bed,
 	limits: PanLimits,
 	layers: Layers = 1,
+	over: Over = NOTHING_OVER,
 ): FilledPan {
 	const { bed_mm, height_mm, pieceBelow_l, bedBelow_l } = pileIn(pan, piece, pieces, bed, layers);
 	const line_mm = bed_mm + lineUp(height_mm, line);
@@ -82,12 +97,23 @@ export function fillPan(
 	const reached = Math.min(line_mm, depth);
 	const solid_l = pieces * pieceBelow_l(reached) + bedBelow_l(reached);
 	const liquid_l = litresToLine(pan, reached, solid_l);
-	const contents_kg = liquid_l * LIQUID_KG_PER_L + (pieces * piece.weight_g) / 1000 + bed.weight_kg;
+	const { joins, topping_mm, topping_kg } = over;
+	const joined_mm =
+		joins.volume_l > 0
+			? Math.max(line_mm, heightOf(pan, volumeBelow(pan, reached) + joins.volume_l))
+			: line_mm;
+	const contents_kg =
+		liquid_l * LIQUID_KG_PER_L +
+		(pieces * piece.weight_g) / 1000 +
+		bed.weight_kg +
+		joins.weight_kg +
+		topping_kg;
 	const lifted_kg = contents_kg + emptyPanWeight(pan);
 	const warnings: PanWarning[] = [];
-	if (line_mm > top) warnings.push("overfull");
+	if (joined_mm > top) warnings.push("overfull");
 	if (lifted_kg > limits.liftLimit_kg) warnings.push("heavy");
-	const pieceOver_mm = Math.max(0, bed_mm + height_mm - (depth - UNDER_COVER_MM));
+	const top_mm = bed_mm + height_mm + (joins.volume_l > 0 ? bedHeight(pan, joins) : 0) + topping_mm;
+	const pieceOver_mm = Math.max(0, top_mm - (depth - UNDER_COVER_MM));
 	if (pieceOver_mm > 0) warnings.push("tallPiece");
 	return {
 		pieces,
@@ -96,6 +122,7 @@ export function fillPan(
 		bed_mm,
 		pile_mm: height_mm,
 		line_mm,
+		joined_mm,
 		dip_mm: Math.max(0, depth - line_mm),
 		contents_kg,
 		lifted_kg,

@@ -6,6 +6,8 @@ export {
 	LIFT_LIMIT_KG,
 	LIQUID_KG_PER_L,
 	litresToLine,
+	NOTHING_OVER,
+	type Over,
 	type PanLimits,
 	type PanWarning,
 	UNDER_COVER_MM,

@@ -25,6 +25,7 @@ export function portionWorkings(plan: WorkedPlan): Working[] {
 			multiply(
 				figure(order.covers, "count", "covers"),
 				figure(order.uptake, "share", "takingIt"),
+				...(order.perGuest === undefined ? [] : [figure(order.perGuest, "number", "portionsAGuest")]),
 				add(figure(1, "number"), figure(order.spare, "share", "spare")),
 			),
 		),

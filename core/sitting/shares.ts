@@ -1,0 +1,51 @@
+import type { SittingDish } from "./SittingDish.ts";
+
+/** Who takes a dish, where that is not a fixed per cent of the covers. */
+export type DishShare =
+	/** So many guests, however many come. */
+	| { readonly by: "guests"; readonly guests: number }
+	/** All whom no other dish feeds. */
+	| { readonly by: "rest" };
+
+/**
+ * Dishes with the share of the covers that each is taken by: so many guests as their share of the
+ * covers, and the rest what the others leave, in equal parts where several take it.
+ *
+ * @param covers guests, a whole number above 0
+ */
+export function sharedOut<D extends Pick<SittingDish, "uptake" | "share">>(
+	covers: number,
+	dishes: readonly D[],
+): D[] {
+	const counted = dishes.map((dish) =>
+		dish.share?.by === "guests" ? { ...dish, uptake: Math.min(1, dish.share.guests / covers) } : dish,
+	);
+	const isRest = ({ share }: D) => share?.by === "rest";
+	const rests = counted.filter(isRest).length;
+	if (rests === 0) return counted;
+	const taken = counted.reduce((sum, dish) => sum + (isRest(dish) ? 0 : dish.uptake), 0);
+	const uptake = Math.max(0, 1 - taken) / rests;
+	return counted.map((dish) => (isRest(dish) ? { ...dish, uptake } : dish));
+}
+
+/** Guests who do not eat one portion each. */
+export interface GuestSizes {
+	/** Covers at half a portion, as children are. */
+	readonly half: number;
+	/** Covers at one and a half. */
+	readonly oneAndHalf: number;
+	/** Portions that are asked for again, a share of those first served. */
+	readonly seconds: number;
+}
+
+export const ALL_ALIKE: GuestSizes = { half: 0, oneAndHalf: 0, seconds: 0 };
+
+/**
+ * Portions that a guest takes on average, second helpings counted.
+ *
+ * @param covers guests, of whom those at half and at one and a half are a part
+ * @example portionsAGuest(100, { half: 20, oneAndHalf: 10, seconds: 0.1 }) // 1.045
+ */
+export function portionsAGuest(covers: number, { half, oneAndHalf, seconds }: GuestSizes): number {
+	return ((covers - half / 2 + oneAndHalf / 2) / covers) * (1 + seconds);
+}
