@@ -137,13 +137,14 @@ export const BOUNDS: readonly Bound[] = [
 
 /** The figures of one plan. */
 export function figuresOf(plan: Plan): Figures {
-	const { chain, pour, sauce, sauce_l, colour, pans, order, work, wait_min } = plan;
+	const { chain, pour, sauce, sauce_l, colour, pans, order, work, wait_min, second } = plan;
+	const second_kg = second?.asPurchased_kg ?? 0;
 	const { portions } = chain;
 	const pan = colour && searTaken(colour);
 	const handsOn_min = sumBy(Object.values(handsOnByPlace(plan)), (minutes) => minutes);
 	return {
-		buy_kg: chain.order_kg ?? chain.asPurchased_kg,
-		buy_g_per_portion: (chain.asPurchased_kg * 1000) / portions,
+		buy_kg: (chain.order_kg ?? chain.asPurchased_kg) + second_kg,
+		buy_g_per_portion: ((chain.asPurchased_kg + second_kg) * 1000) / portions,
 		poured_l: pour?.poured_l ?? 0,
 		poured_ml_per_portion: ((pour?.poured_l ?? 0) * 1000) / portions,
 		over_l: sauce?.over_l ?? 0,

@@ -15,6 +15,8 @@ const PART_WORDS: Readonly<Partial<Record<DayTask["part"], string>>> = {
 	carry: "Carry",
 	keep: "Keep cold",
 	make: "Make",
+	soak: "Soak",
+	finish: "Finish",
 };
 
 /** "Braise: Goat shoulder" */

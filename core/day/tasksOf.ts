@@ -56,7 +56,10 @@ function tasksOfBatch(batch: PreparedBatch, { id, serviceAt, batches }: SittingO
 		return {
 			...task,
 			id: `${id}/${task.id}`,
-			after: made.map((before) => afterMade(id, before)),
+			after: [
+				...task.after.map((before) => ({ ...before, task: `${id}/${before.task}` })),
+				...made.map((before) => afterMade(id, before)),
+			],
 			forName: batch.name,
 			sitting: id,
 			serviceAt,
@@ -64,6 +67,11 @@ function tasksOfBatch(batch: PreparedBatch, { id, serviceAt, batches }: SittingO
 	});
 }
 
-function afterMade(sitting: string, { tasks }: PreparedBatch) {
-	return { task: `${sitting}/${tasks[0]?.id ?? ""}`, least_min: 0, most_min: null };
+/** After the last task of what is made, and no longer after it than it holds. */
+function afterMade(sitting: string, { tasks, preparation }: PreparedBatch) {
+	return {
+		task: `${sitting}/${tasks.at(-1)?.id ?? ""}`,
+		least_min: 0,
+		most_min: preparation.holds_min ?? null,
+	};
 }

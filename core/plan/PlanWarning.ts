@@ -27,6 +27,16 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	  }
 	/** The kitchen counts nothing for the heat of the card, or nothing that these pieces go into. */
 	| { readonly code: "noVessel"; readonly heat: HeatWay }
+	/** The second main takes longer than the first, and both are in for so long. */
+	| { readonly code: "secondSlower"; readonly name: string; readonly minutes: number }
+	/** The slices lie so thick on these pans, and not as the card says. */
+	| {
+			readonly code: "toppingThickness";
+			readonly lies_mm: number;
+			readonly thickness_mm: number;
+			readonly there_kg: number;
+			readonly wanted_kg: number;
+	  }
 	/** More vessels stand on the hob at once than it has burners. */
 	| { readonly code: "burnersShort"; readonly wanted: number; readonly burners: number }
 	/** A vegetable that is served from the pan and cut so that it is not tender, or no longer whole, after its minutes. */

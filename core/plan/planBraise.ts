@@ -49,7 +49,7 @@ export interface BraiseGroup {
 	readonly braised: Braised;
 	/** The second main from when it joins to fork-tender; null where there is none. */
 	readonly second_min: Range | null;
-	/** What the second main is given, so that it is as surely tender; whole minutes. */
+	/** What the second main is given, so that it is as surely tender; to the five minutes. */
 	readonly secondAllowed_min: number;
 	/** From the oven door to fork-tender. */
 	readonly tender_min: Range;
@@ -131,11 +131,13 @@ function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGrou
 	const share = fullest.pieces / all;
 	const second = secondIn(alone, recipe, lines, share, beliefs);
 	const joined = withLate(withTopping(alone, lines, share), lines, share, beliefs, second);
-	const given = uncoveredAtEnd(joined, recipe);
-	const braised = braiseOf(given, tenderness);
-	const tender_min = tenderRange(braised);
-	const sure_min = Math.ceil(minutesToBeSure(tender_min, policy.confidence));
-	const secondAllowed_min = second ? Math.ceil(minutesToBeSure(second.tender_min, policy.confidence)) : 0;
+	const { given, braised, tender_min, sure_min } = uncoveredAtEnd(joined, recipe, (tried) => {
+		const found = braiseOf(tried, tenderness);
+		const range = tenderRange(found);
+		const sure = Math.ceil(minutesToBeSure(range, policy.confidence));
+		return { given: tried, braised: found, tender_min: range, sure_min: sure };
+	});
+	const secondAllowed_min = second ? toFive(minutesToBeSure(second.tender_min, policy.confidence)) : 0;
 	return {
 		id: `${load?.oven.id ?? (heatOf(recipe) === "oven" ? "no-oven" : heatOf(recipe))}.${type.id}${go < braising.pans.goes ? `.go${go}` : ""}`,
 		go,
@@ -152,6 +154,11 @@ function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGrou
 		// Where the second main is the slower, it is in from the start and says when both are lifted.
 		allowed_min: Math.max(sure_min, secondAllowed_min),
 	};
+}
+
+/** The clock is kept to the five minutes: the longer. */
+function toFive(minutes: number): number {
+	return Math.ceil(minutes / 5) * 5;
 }
 
 /** Whether the second main takes longer than the first: it is in from the start and says when both are lifted. */
@@ -237,10 +244,15 @@ function countOf({ pans }: OvenLoad): number {
 }
 
 /** What all pans of a group give off: as the fullest does, by their surfaces, and at every look under the cover. */
-function steamOf({ pans, braised, tender_min, given }: BraiseGroup, { liquid }: Beliefs): number {
+function steamOf(
+	{ pans, braised, tender_min, given, allowed_min }: BraiseGroup,
+	{ liquid }: Beliefs,
+): number {
 	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
 	const floors = pans.reduce((sum, pan) => sum + floor(pan), 0);
-	const shut_l = (steamAt(braised.likely, tender_min.likely) * floors) / floor(pans[0] as ChosenPan);
+	// An open pan goes on giving off steam until it is lifted.
+	const until_min = given.lids === undefined ? tender_min.likely : allowed_min;
+	const shut_l = (steamAt(braised.likely, until_min) * floors) / floor(pans[0] as ChosenPan);
 	// What steams off a bath is not the dish's own; a pressure pot is not opened on the way.
 	if (given.heat.kind === "waterBath") return 0;
 	if (given.lid === "open" || given.heat.kind === "pressure") return shut_l;
@@ -290,10 +302,27 @@ function withLate(
 /** Water of raw meat, a share of its weight. */
 const MEAT_WATER = 0.7;
 
-/** The cover off for the last minutes, to glaze or to brown. */
-function uncoveredAtEnd(given: BraiseGiven, { braise: { uncovered_min } }: Recipe): BraiseGiven {
-	if (uncovered_min === undefined || given.lid === "open") return given;
-	return { ...given, lids: [{ at_min: Math.max(0, likelyOf(given) - uncovered_min), lid: "open" }] };
+/** A pan as it was tried, and how long it takes. */
+interface Tried extends Pick<BraiseGroup, "given" | "braised" | "tender_min"> {
+	readonly sure_min: number;
+}
+
+/** The lift moves later as the open pan cools, and the cover comes off later with it: so often it is asked again. */
+const ASKED_AGAIN = 3;
+
+/** The cover off for the last minutes before the lift, to glaze or to brown. */
+function uncoveredAtEnd(
+	given: BraiseGiven,
+	{ braise: { uncovered_min } }: Recipe,
+	tried: (given: BraiseGiven) => Tried,
+): Tried {
+	let answer = tried(given);
+	if (uncovered_min === undefined || given.lid === "open") return answer;
+	for (let asked = 0; asked < ASKED_AGAIN; asked += 1) {
+		const at_min = Math.max(0, answer.sure_min - uncovered_min);
+		answer = tried({ ...given, lids: [{ at_min, lid: "open" }] });
+	}
+	return answer;
 }
 
 /** From the oven door to fork-tender in a usual pan, for a dish that has none. */

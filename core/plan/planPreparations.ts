@@ -2,16 +2,10 @@ import { heatsItself, type Kitchen, saucePotsOf, type Vessel } from "../kitchen/
 import { depthOf, volumeBelow } from "../pans/index.ts";
 import { toBase, UNITS, wholeUp } from "../quantity/index.ts";
 import { gramsOrNull, ingredientOf, makesGrams, type Preparation } from "../recipe/index.ts";
-import {
-	AT_ANY_TIME,
-	type PlacedTask,
-	placeBackwards,
-	type Task,
-	taskMinutes,
-	workMinutes,
-} from "../tasks/index.ts";
+import { type PlacedTask, placeBackwards } from "../tasks/index.ts";
 import { startBefore } from "../time/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
+import { batchTasks } from "./batchTasks.ts";
 import { type Plan, startAt, taskAt } from "./Plan.ts";
 import type { PlanLine } from "./planLines.ts";
 
@@ -48,7 +42,8 @@ const SIMMER_FULL = 0.85;
 
 /** The smallest pot that takes a batch with all that goes into it at once; else the largest, filled more often. */
 function potFor(preparation: Preparation, factor: number, { equipment, known }: Kitchen): PotTaken | null {
-	if (UNITS[preparation.makes.unit].dimension !== "volume") return null;
+	const isPoured = UNITS[preparation.makes.unit].dimension === "volume";
+	if (!isPoured && !preparation.steps.some(({ heat }) => heat === "burner")) return null;
 	const grams = preparation.lines.reduce(
 		(sum, line) => sum + (gramsOrNull(line, ingredientOf(line, known.byId)) ?? 0),
 		0,
@@ -89,16 +84,17 @@ export function planPreparations(plans: readonly Plan[], kitchen: Kitchen): Prep
 			want(wanted, line.ingredient, {
 				...before,
 				grams: grams * batch.factor,
-				neededBy: startOf(batch),
-				feeds: new Set(batch.tasks.map((task) => task.id)),
+				neededBy: madeFrom(batch),
+				feeds: new Set(batch.tasks.filter(({ part }) => part === "make").map(({ id: task }) => task)),
 			});
 		}
 		return [batch];
 	});
 }
 
-function startOf({ tasks, neededBy }: PreparedBatch): number {
-	return tasks[0]?.start ?? neededBy;
+/** When what it is made of is wanted: soaking is of what was bought. */
+function madeFrom({ tasks, neededBy }: PreparedBatch): number {
+	return (tasks.find(({ part }) => part !== "soak") ?? tasks[0])?.start ?? neededBy;
 }
 
 /** What the dishes themselves want; in whatever order they stand, they are added up in the same one. */
@@ -153,23 +149,9 @@ function batchOf(
 	const factor = grams / makesGrams(preparation);
 	const { makes } = preparation;
 	const pot = potFor(preparation, factor, kitchen);
-	const own = pot !== null && heatsItself(pot.vessel);
+	const ownHeat = pot !== null && heatsItself(pot.vessel);
 	const end = startBefore(neededBy, 0);
-	const task: Task = {
-		id: `${id}/make`,
-		for: id,
-		place: "make",
-		part: "make",
-		figures: { grams, name: preparation.name },
-		minutes: taskMinutes(workMinutes(preparation.steps, { factor }, hands), hands),
-		after: [],
-		needs: [
-			{ kind: "cooks", count: 1 },
-			...(own ? [] : [{ kind: "burners" as const, count: 1 }]),
-			...(pot ? [{ kind: "pot" as const, typeId: pot.vessel.id, count: 1 }] : []),
-		],
-		window: { ...AT_ANY_TIME, to: end, withinHours: true },
-	};
+	const tasks = batchTasks({ id, preparation, grams, factor, hands, end, pot, ownHeat }, kitchen);
 	return {
 		id,
 		name: preparation.name,
@@ -182,7 +164,7 @@ function batchOf(
 		dishes: [...dishes].sort(),
 		feeds: [...feeds].sort(),
 		pot,
-		tasks: placeBackwards([task], end, kitchen.policy),
+		tasks: placeBackwards(tasks, end, kitchen.policy),
 	};
 }
 

@@ -7,6 +7,7 @@ import { isOpen } from "../time/index.ts";
 import { cookedShare, isByPiece } from "../yields/index.ts";
 import { cutWarnings } from "./cutWarnings.ts";
 import { liquidWarnings } from "./liquidWarnings.ts";
+import { mainWarnings } from "./mainWarnings.ts";
 import { marinadeOf } from "./marinade.ts";
 import type { Plan } from "./Plan.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
@@ -34,6 +35,7 @@ export function planWarnings(planned: Planned, kitchen: Kitchen): PlanWarning[] 
 		...ovenTimeWarnings(planned.braise),
 		...liquidWarnings(kitchen.policy, planned),
 		...cutWarnings(planned),
+		...mainWarnings(planned),
 		...pieceWarnings(recipe),
 		...clockWarnings(planned, kitchen),
 		...chillWarnings(planned, kitchen.policy),

@@ -17,7 +17,13 @@ import {
 } from "./index.ts";
 
 const DOCS = DEMO_DOCS.map(({ doc }) => doc);
-const USED = [...new Set(DOCS.flatMap((doc) => doc.lines.map((line) => line.ingredient)))];
+const USED = [
+	...new Set(
+		DOCS.flatMap((doc) =>
+			doc.lines.flatMap((line) => [line, ...(line.substitutes ?? [])].map(({ ingredient: id }) => id)),
+		),
+	),
+];
 const ALLERGENS_OF: Readonly<Record<string, Allergen[]>> = { "wheat-flour": ["wheat"], butter: ["milk"] };
 const NAMES: Readonly<Record<string, string>> = { salt: "salt", "wheat-flour": "wheat flour" };
 const KNOWN = new Map(

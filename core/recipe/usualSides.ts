@@ -9,15 +9,28 @@ interface UsualSide {
 	/** How long it holds when it is done, covered and hot. */
 	readonly holds: string;
 	readonly lines: readonly string[];
-	readonly steps: readonly Pick<DraftStep, "text" | "handsOn" | "waiting" | "check" | "caution">[];
+	readonly steps: readonly (Pick<DraftStep, "text" | "handsOn" | "waiting" | "check" | "caution"> &
+		Required<Pick<DraftStep, "heat" | "when">>)[];
 }
 
 const step = (
 	text: string,
 	handsOn: string,
 	waiting = "0",
-	{ check = "", caution = "" }: { check?: string; caution?: string } = {},
-): UsualSide["steps"][number] => ({ text, handsOn, waiting, check, caution });
+	{
+		check = "",
+		caution = "",
+		...where
+	}: { check?: string; caution?: string; heat?: "burner" | "oven"; when?: "dayBefore" | "last" } = {},
+): UsualSide["steps"][number] => ({
+	text,
+	handsOn,
+	waiting,
+	check,
+	caution,
+	heat: where.heat ?? "",
+	when: where.when ?? "",
+});
 
 /** By short name, in the order in which they are offered. General practice. */
 export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
@@ -35,9 +48,14 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 		],
 		steps: [
 			step("Peel and cut the potatoes; into cold salted water.", "18"),
-			step("Bring up and simmer until a knife slides in.", "2", "30", { check: "No core, not falling." }),
+			step("Bring up and simmer until a knife slides in.", "2", "30", {
+				check: "No core, not falling.",
+				heat: "burner",
+			}),
 			step("Drain, dry on the heat, press, beat in butter and then the hot milk.", "10", "2", {
 				caution: "Steam when it is drained: away from the face.",
+				heat: "burner",
+				when: "last",
 			}),
 		],
 	},
@@ -58,11 +76,16 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 		steps: [
 			step("Boil the water and milk with the salt; rain the polenta in, whisking.", "6", "6", {
 				caution: "It spits as it thickens: a long whisk, the heat down.",
+				heat: "burner",
 			}),
 			step("Simmer, stirring from the floor every few minutes.", "8", "32", {
 				check: "No grain between the teeth.",
+				heat: "burner",
 			}),
-			step("Beat in butter and cheese; loosen with milk to serve.", "3"),
+			step("Beat in butter and cheese; loosen with milk to serve.", "3", "0", {
+				heat: "burner",
+				when: "last",
+			}),
 		],
 	},
 	noodles: {
@@ -73,10 +96,12 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 		holds: "15 min",
 		lines: ["800 g egg noodles", "8 l water", "80 g salt, in the water", "80 g butter"],
 		steps: [
-			step("Bring the salted water to a rolling boil.", "2", "20"),
+			step("Bring the salted water to a rolling boil.", "2", "20", { heat: "burner" }),
 			step("Boil the noodles, drain, turn in butter.", "5", "8", {
 				check: "A bite left: they go on in the butter.",
 				caution: "A full pot of boiling water is drained by two, or with a skimmer.",
+				heat: "burner",
+				when: "last",
 			}),
 		],
 	},
@@ -89,9 +114,10 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 		lines: ["750 g long rice, washed", "1.1 l water", "10 g salt", "30 g butter"],
 		steps: [
 			step("Wash the rice until the water is clear; drain.", "5"),
-			step("Boil up with water and salt, cover, lowest heat.", "3", "12"),
+			step("Boil up with water and salt, cover, lowest heat.", "3", "12", { heat: "burner" }),
 			step("Off the heat, covered; then fork the butter through.", "2", "10", {
 				caution: "What is left is cooled within the hour, or thrown away.",
+				when: "last",
 			}),
 		],
 	},
@@ -109,11 +135,12 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 			"10 g salt",
 		],
 		steps: [
-			step("Sweat the onions in half the butter, toast the barley.", "10"),
+			step("Sweat the onions in half the butter, toast the barley.", "10", "0", { heat: "burner" }),
 			step("Pour the hot stock and simmer, covered, stirring now and then.", "5", "38", {
 				check: "Soft, with a bite in the middle.",
+				heat: "burner",
 			}),
-			step("Stir the rest of the butter in.", "2"),
+			step("Stir the rest of the butter in.", "2", "0", { when: "last" }),
 		],
 	},
 	crackedWheat: {
@@ -131,7 +158,7 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 		],
 		steps: [
 			step("Pour the boiling water over the wheat and salt, cover.", "4", "25"),
-			step("Fork it loose with the oil; parsley at the last.", "6"),
+			step("Fork it loose with the oil; parsley at the last.", "6", "0", { when: "last" }),
 		],
 	},
 	dumplings: {
@@ -150,10 +177,12 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 			"14 g salt",
 		],
 		steps: [
-			step("Sweat the onions in butter; mix all and let it stand.", "14", "20"),
+			step("Sweat the onions in butter; mix all and let it stand.", "14", "20", { heat: "burner" }),
 			step("Roll dumplings of 80 g.", "18", "0", { check: "Poach one first: it must hold." }),
 			step("Poach just below the boil, a few layers apart.", "4", "18", {
 				caution: "Lift with a skimmer; they scald.",
+				heat: "burner",
+				when: "last",
 			}),
 		],
 	},
@@ -173,8 +202,12 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 		],
 		steps: [
 			step("Peel and cut the roots.", "20"),
-			step("Cover with paper and simmer in butter, stock, sugar and salt.", "4", "25"),
-			step("Uncover and roll in the glaze.", "6", "4", { check: "Shining, no liquid left." }),
+			step("Cover with paper and simmer in butter, stock, sugar and salt.", "4", "25", { heat: "burner" }),
+			step("Uncover and roll in the glaze.", "6", "4", {
+				check: "Shining, no liquid left.",
+				heat: "burner",
+				when: "last",
+			}),
 		],
 	},
 	greens: {
@@ -186,8 +219,12 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 		lines: ["1.8 kg kale, stalks out", "70 g butter", "10 g salt", "6 l water"],
 		steps: [
 			step("Strip and wash the leaves.", "20"),
-			step("Blanch in boiling salted water, refresh in iced water, press dry.", "8", "6"),
-			step("Turn in foaming butter.", "6", "0", { check: "Hot through and still green." }),
+			step("Blanch in boiling salted water, refresh in iced water, press dry.", "8", "6", { heat: "burner" }),
+			step("Turn in foaming butter.", "6", "0", {
+				check: "Hot through and still green.",
+				heat: "burner",
+				when: "last",
+			}),
 		],
 	},
 	mushrooms: {
@@ -208,6 +245,8 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 			step("Fry in loads in hot oil until they take colour; butter, thyme and salt to finish.", "16", "0", {
 				check: "Brown, no liquid in the pan.",
 				caution: "Wet mushrooms spit.",
+				heat: "burner",
+				when: "last",
 			}),
 		],
 	},
@@ -222,6 +261,7 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 			step("Cut strips across the slices.", "8"),
 			step("Start in a cold pan, render and crisp, drain on paper.", "6", "12", {
 				caution: "Hot fat: pour it off before it reaches the rim, and keep it for the next sear.",
+				heat: "burner",
 			}),
 		],
 	},
@@ -239,9 +279,13 @@ export const USUAL_SIDES: Readonly<Record<string, UsualSide>> = {
 			"8 g salt",
 		],
 		steps: [
-			step("Scald and peel the onions.", "25", "3"),
-			step("Simmer under paper in butter, sugar and stock.", "3", "18"),
-			step("Uncover and brown in the glaze.", "5", "3", { check: "Whole, brown and shining." }),
+			step("Scald and peel the onions.", "25", "3", { heat: "burner" }),
+			step("Simmer under paper in butter, sugar and stock.", "3", "18", { heat: "burner" }),
+			step("Uncover and brown in the glaze.", "5", "3", {
+				check: "Whole, brown and shining.",
+				heat: "burner",
+				when: "last",
+			}),
 		],
 	},
 };

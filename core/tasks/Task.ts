@@ -78,7 +78,9 @@ export type TaskPart =
 	| "reheat"
 	| "pack"
 	| "carry"
-	| "make";
+	| "soak"
+	| "make"
+	| "finish";
 
 export interface TaskWindow {
 	/** The earliest start and the latest end, ms since 1970 UTC; null where nothing says so. */

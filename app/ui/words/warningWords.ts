@@ -31,6 +31,16 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 		case "cutTooLarge":
 		case "cutTooSmall":
 			return cutWarning(warning, reading);
+		case "secondSlower":
+			return {
+				says: `The ${warning.name} are the slower: both mains are in for ${durationWords(warning.minutes)}.`,
+				remedy: "Write the slower one as the first main, or cut it smaller.",
+			};
+		case "toppingThickness":
+			return {
+				says: `The topping lies ${reading.length(Math.round(warning.lies_mm))} thick on these pans; the card wants ${reading.length(warning.thickness_mm)}.`,
+				remedy: `${reading.mass(warning.wanted_kg)} cover them so; ${reading.mass(warning.there_kg)} are on the card.`,
+			};
 		case "noVessel":
 			return {
 				says: `Nothing the kitchen counts makes it tender ${HEATS[warning.heat]}, or takes these pieces.`,
