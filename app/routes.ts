@@ -14,6 +14,8 @@ export default [
 	route("book/:recipeId/write", "book/write.route.tsx"),
 	route("book/:recipeId/versions", "book/versions.route.tsx"),
 	route("book/:recipeId/cost", "book/cost.route.tsx"),
+	route("book/:recipeId/base", "book/base.route.tsx"),
+	route("book/:recipeId/lesson", "book/lesson.route.tsx"),
 	route("book/:recipeId/print", "book/cardPrint.route.tsx"),
 	route("sittings", "sittings/sittings.route.tsx"),
 	route("sittings/new", "sittings/newSitting.route.tsx"),

@@ -86,7 +86,16 @@ export {
 	type StandingPlaceRow,
 } from "./kitchen.ts";
 export { readIngredients, readPreparations } from "./knownIngredients.ts";
-export { ensureListed, type Found, findRecipes, type ListingRow, readTags, type Sought } from "./listing.ts";
+export {
+	ensureListed,
+	type Found,
+	findBases,
+	findRecipes,
+	type ListingRow,
+	readFamily,
+	readTags,
+	type Sought,
+} from "./listing.ts";
 export {
 	type Crossing,
 	type NewReading,

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray, type SQL, sql } from "drizzle-orm";
+import { and, asc, desc, eq, inArray, isNull, ne, or, type SQL, sql } from "drizzle-orm";
 import { chunk, groupBy } from "es-toolkit";
 import {
 	ALLERGENS,
@@ -29,6 +29,8 @@ export interface Sought {
 	/** Without any of these. */
 	readonly without?: readonly Allergen[];
 	readonly tag?: string;
+	/** At its best in that month, 1 to 12, or all year. */
+	readonly month?: number;
 	readonly sort?: "name" | "newest";
 	readonly offset?: number;
 	readonly limit?: number;
@@ -45,7 +47,7 @@ const PAGE = 50;
 /** Recipes that are looked for, a page of them. Retired ones show only when they are asked for. */
 export async function findRecipes(db: Reader, sought: Sought): Promise<Found> {
 	const wanted = and(...conditionsOf(sought));
-	const order = sought.sort === "newest" ? [desc(recipeListing.at)] : [asc(recipeListing.sortName)];
+	const order = sought.sort === "newest" ? [desc(recipeListing.at)] : BY_FAMILY;
 	const [rows, [total]] = await Promise.all([
 		db
 			.select()
@@ -59,7 +61,50 @@ export async function findRecipes(db: Reader, sought: Sought): Promise<Found> {
 	return { rows, count: total?.count ?? 0 };
 }
 
-function conditionsOf({ find = "", kind, state, cut, without = [], tag }: Sought): SQL[] {
+/** More cards than this are not chosen from a list. */
+const MOST_BASES = 300;
+
+/** Dishes that another can be a variant of, by name: none that is a variant itself, and not that one. */
+export function findBases(
+	db: Reader,
+	besides: string,
+): Promise<{ readonly id: string; readonly name: string; readonly number: number }[]> {
+	return db
+		.select({ id: recipeListing.recipeId, name: recipeListing.name, number: recipeListing.number })
+		.from(recipeListing)
+		.where(
+			and(
+				eq(recipeListing.kind, "dish"),
+				isNull(recipeListing.variantOf),
+				ne(recipeListing.recipeId, besides),
+				sql`${recipeListing.state} <> 'retired'`,
+			),
+		)
+		.orderBy(asc(recipeListing.sortName))
+		.limit(MOST_BASES);
+}
+
+/** A base and its variants, or a dish alone: everything that is one family with a dish, the base first. */
+export async function readFamily(db: Reader, id: string): Promise<ListingRow[]> {
+	const [own] = await db.select().from(recipeListing).where(eq(recipeListing.recipeId, id));
+	const base = own?.variantOf ?? id;
+	const rows = await db
+		.select()
+		.from(recipeListing)
+		.where(or(eq(recipeListing.recipeId, base), eq(recipeListing.variantOf, base)))
+		.orderBy(asc(recipeListing.sortName));
+	const isBase = ({ recipeId }: ListingRow) => recipeId === base;
+	return [...rows.filter(isBase), ...rows.filter((row) => !isBase(row) && row.state !== "retired")];
+}
+
+/** By name, a variant after its base. */
+const BY_FAMILY: readonly SQL[] = [
+	sql`coalesce((select base.sort_name from ${recipeListing} base where base.recipe_id = ${recipeListing.variantOf}), ${recipeListing.sortName})`,
+	sql`${recipeListing.variantOf} is not null`,
+	asc(recipeListing.sortName),
+];
+
+function conditionsOf({ find = "", kind, state, cut, without = [], tag, month }: Sought): SQL[] {
 	const match = matching(find);
 	return [
 		...(match
@@ -76,6 +121,11 @@ function conditionsOf({ find = "", kind, state, cut, without = [], tag }: Sought
 				(column) => sql`not exists (select 1 from json_each(${column}) where value = ${allergen})`,
 			),
 		),
+		...(month
+			? [
+					sql`(${recipeListing.season} = '[]' or exists (select 1 from json_each(${recipeListing.season}) where value = ${month}))`,
+				]
+			: []),
 		...(tag ? [sql`exists (select 1 from json_each(${recipeListing.tags}) where value = ${tag})`] : []),
 	];
 }

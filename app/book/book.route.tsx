@@ -10,6 +10,7 @@ import {
 	type Allergen,
 	type AllergenListKey,
 	onList,
+	seasonWords,
 } from "#core/recipe";
 import { CUTS, cutWords } from "#core/trade";
 import { type Database, findRecipes, type ListingRow, readDrafts, readTags, type Sought } from "#db";
@@ -35,6 +36,7 @@ const SoughtForm = Type.Object({
 	cut: Type.Optional(oneOf(["", ...CUTS] as const)),
 	without: Type.Optional(oneOf(["", ...ALLERGEN_NAMES] as const)),
 	tag: Type.Optional(Type.String({ maxLength: 30 })),
+	month: Type.Optional(Type.Integer({ minimum: 1, maximum: 12 })),
 	sort: Type.Optional(oneOf(["name", "newest"] as const)),
 	page: Type.Optional(Type.Integer({ minimum: 1, maximum: 100_000 })),
 });
@@ -55,6 +57,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 		...(asked.state ? { state: asked.state } : {}),
 		...(asked.cut ? { cut: asked.cut } : {}),
 		...(asked.tag ? { tag: asked.tag } : {}),
+		...(asked.month ? { month: asked.month } : {}),
 		...(without ? { without: [without] } : {}),
 		sort: asked.sort ?? "name",
 		limit: PAGE,
@@ -71,7 +74,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 		page,
 		pages: Math.max(1, Math.ceil(count / PAGE)),
 		isNarrowed: Object.entries(asked).some(([field, value]) => field !== "sort" && field !== "page" && value),
-		recipes: rows.map((row) => rowView(row, house.allergenList)),
+		recipes: inFamilies(rows.map((row) => rowView(row, house.allergenList))),
 		tags: tags.map(({ tag }) => tag),
 		cuts: CUTS.map((cut) => ({ key: cut, words: cutWords(cut) })),
 		allergens: offered.map((key) => ({ key, words: ALLERGENS[key] })),
@@ -95,8 +98,21 @@ function rowView(row: ListingRow, list: AllergenListKey) {
 		summary: row.summary,
 		about: `${what} · ${stateWords(row.state).toLowerCase()} no. ${row.number}`,
 		tags: row.tags,
+		season: row.season.length > 0 ? seasonWords(row.season) : null,
+		variantOf: row.variantOf,
 		allergens: listedAllergens(row, list),
 	};
+}
+
+type RowView = ReturnType<typeof rowView>;
+
+/** Each card with the variants of it that were found with it. */
+function inFamilies(rows: readonly RowView[]) {
+	const found = new Set(rows.map(({ id }) => id));
+	const isWithBase = ({ variantOf }: RowView) => variantOf !== null && found.has(variantOf);
+	return rows
+		.filter((row) => !isWithBase(row))
+		.map((row) => ({ ...row, variants: rows.filter(({ variantOf }) => variantOf === row.id) }));
 }
 
 /** "Contains celery. May contain mustard." */
@@ -152,14 +168,42 @@ export default function Book({ loaderData: book }: Route.ComponentProps) {
 						<Muted>
 							{recipe.about}
 							{recipe.tags.length > 0 ? ` · ${recipe.tags.join(", ")}` : ""}
+							{recipe.season ? ` · ${recipe.season}` : ""}
 						</Muted>
 						<Muted>{recipe.allergens}</Muted>
+						{recipe.variants.length > 0 ? <Variants variants={recipe.variants} /> : null}
 					</Sheet>
 				))}
 			</List>
 			{book.recipes.length === 0 ? <Nothing book={book} /> : null}
 			<Pages page={book.page} pages={book.pages} />
 		</Page>
+	);
+}
+
+/** What goes back to the card, under it. */
+function Variants({ variants }: { readonly variants: BookData["recipes"][number]["variants"] }) {
+	return (
+		<chakra.ul display="grid" gap="8px" marginTop="4px" aria-label="Variants of it">
+			{variants.map(({ id, name, summary, season, allergens }) => (
+				<chakra.li
+					key={id}
+					borderTop="1px solid"
+					borderColor="hair"
+					paddingTop="8px"
+					paddingInlineStart="18px"
+				>
+					<Link to={`/book/${id}`}>
+						<b>{name}</b>
+					</Link>
+					<chakra.p>{summary}</chakra.p>
+					<Muted>
+						{season ? `${season} · ` : ""}
+						{allergens}
+					</Muted>
+				</chakra.li>
+			))}
+		</chakra.ul>
 	);
 }
 
@@ -224,6 +268,14 @@ function Search({ book: { asked, cuts, allergens, tags } }: { readonly book: Boo
 						<option key={tag}>{tag}</option>
 					))}
 				</Filter>
+				<Filter label="Season" name="month" value={asked.month === undefined ? "" : String(asked.month)}>
+					<option value="">any</option>
+					{MONTHS.map((month) => (
+						<option key={month} value={month}>
+							{seasonWords([month])}
+						</option>
+					))}
+				</Filter>
 				<Filter label="Order" name="sort" value={asked.sort}>
 					<option value="name">by name</option>
 					<option value="newest">newest first</option>
@@ -233,6 +285,8 @@ function Search({ book: { asked, cuts, allergens, tags } }: { readonly book: Boo
 		</Form>
 	);
 }
+
+const MONTHS = [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12] as const;
 
 function isText(target: EventTarget): boolean {
 	return target instanceof HTMLInputElement;

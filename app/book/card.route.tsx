@@ -1,7 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, Link } from "react-router";
-import { isPreparation } from "#core/recipe";
-import { readDraftOf, readKitchen, readRecipe, readRecipeRow, readVersions } from "#db";
+import { isPreparation, type Preparation, type Recipe, seasonWords } from "#core/recipe";
+import {
+	readDraftOf,
+	readFamily,
+	readKitchen,
+	readRecipe,
+	readRecipeRow,
+	readVersions,
+	type Store,
+} from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { Allergens } from "../ui/parts/Allergens.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
@@ -49,8 +57,36 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		tags: doc.tags ?? [],
 		typed: { basis: typed.basis ?? "covers", size: typed.size ?? typed.portions ?? "" },
 		wrong: read && "wrong" in read ? Object.values(read.wrong)[0] : undefined,
+		family: await familyOf(store, version.recipeId, doc),
+		about: aboutDish(doc),
 		...cardOf(doc, size, cardHouse),
 	};
+}
+
+/** What it goes back to, what goes back to it, and a newer number of its base; null where it stands alone. */
+async function familyOf({ db }: Store, id: string, doc: Recipe | Preparation) {
+	if (isPreparation(doc)) return null;
+	const family = await readFamily(db, id);
+	const base = family.find(({ recipeId }) => recipeId === (doc.variantOf?.recipe ?? id));
+	const newer = doc.variantOf && base && base.number > doc.variantOf.number ? base : null;
+	const others = family.filter(({ recipeId }) => recipeId !== id);
+	if (others.length === 0) return null;
+	return {
+		isVariant: doc.variantOf !== undefined,
+		members: others.map(({ recipeId, name, summary }) => ({ id: recipeId, name, summary })),
+		newer: newer && { name: newer.name, number: newer.number },
+	};
+}
+
+/** When it is in season, where it comes from, what is drunk with it. */
+function aboutDish(doc: Recipe | Preparation) {
+	if (isPreparation(doc)) return [];
+	const { season, origin, drinks } = doc;
+	return [
+		...(season ? [{ what: "Season", words: seasonWords(season) }] : []),
+		...(origin ? [{ what: "Where it comes from", words: origin }] : []),
+		...(drinks ? [{ what: "Drunk with it", words: drinks }] : []),
+	];
 }
 
 function versionIn(address: URLSearchParams): number | undefined {
@@ -131,6 +167,7 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 					) : null}
 				</Sheet>
 				<chakra.div display="grid" gap="10px">
+					{card.family ? <Family id={card.id} family={card.family} /> : null}
 					{card.kind === "dish" ? <Warnings warnings={card.dish.warnings} /> : null}
 					<CostSheet id={card.id} kind={card.kind} cost={shown.cost} />
 					<Sheet>
@@ -146,6 +183,7 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 					</Sheet>
 					<Allergens view={shown.allergens} />
 					<Out id={card.id} />
+					<AboutDish about={card.about} />
 					{card.kind === "dish" ? <SchoolSheet schools={card.dish.schools} /> : null}
 				</chakra.div>
 			</chakra.div>
@@ -207,6 +245,12 @@ function Doings({ card }: { readonly card: CardData }) {
 				{card.hasDraft ? "Go on writing" : "Change it"} <Key aria-hidden>w</Key>
 			</ActLink>
 			<ActLink to={`/book/new?from=${card.id}`}>Copy to a new card</ActLink>
+			{card.kind === "dish" ? (
+				<>
+					<ActLink to={`/book/new?from=${card.id}&as=variant`}>Begin a variant</ActLink>
+					<ActLink to="lesson">Teach it</ActLink>
+				</>
+			) : null}
 			<ActLink to="versions" aria-keyshortcuts="v">
 				Versions <Key aria-hidden>v</Key>
 			</ActLink>
@@ -219,6 +263,53 @@ function Doings({ card }: { readonly card: CardData }) {
 				Print <Key aria-hidden>p</Key>
 			</ActLink>
 		</chakra.nav>
+	);
+}
+
+/** The cards it belongs together with, and a change of its base that it has not seen. */
+function Family({ id, family }: { readonly id: string; readonly family: NonNullable<CardData["family"]> }) {
+	return (
+		<Sheet display="grid" gap="8px">
+			<Heading>{family.isVariant ? "A variant, of the family" : "Its variants"}</Heading>
+			{family.newer ? (
+				<Note display="flex" flexWrap="wrap" gap="6px 14px" alignItems="center">
+					<span>
+						{family.newer.name} is at no. {family.newer.number} now.
+					</span>
+					<ActLink to={`/book/${id}/base`}>See what changed, and take it</ActLink>
+				</Note>
+			) : null}
+			<chakra.ul display="grid" gap="6px">
+				{family.members.map((member) => (
+					<li key={member.id}>
+						<Link to={`/book/${member.id}`}>
+							<b>{member.name}</b>
+						</Link>{" "}
+						<Muted>{member.summary}</Muted>
+					</li>
+				))}
+			</chakra.ul>
+		</Sheet>
+	);
+}
+
+function AboutDish({ about }: { readonly about: CardData["about"] }) {
+	if (about.length === 0) return null;
+	return (
+		<Sheet>
+			<dl>
+				{about.map(({ what, words }) => (
+					<div key={what}>
+						<chakra.dt color="muted" display="inline">
+							{what}:
+						</chakra.dt>{" "}
+						<chakra.dd display="inline" margin="0">
+							{words}
+						</chakra.dd>
+					</div>
+				))}
+			</dl>
+		</Sheet>
 	);
 }
 

@@ -39,6 +39,8 @@ export function draftIn(form: FormData): Draft {
 			tools: text(`step.${key}.tools`),
 			caution: text(`step.${key}.caution`),
 			check: text(`step.${key}.check`),
+			heat: text(`step.${key}.heat`),
+			when: text(`step.${key}.when`),
 			...school(`step.${key}.school`),
 		})),
 		schools: Object.fromEntries(

@@ -21,6 +21,7 @@ const NewForm = Type.Object({
 	/** The card it begins from, or the usual side; an empty one where both are left out. */
 	from: Type.Optional(Slug),
 	side: Type.Optional(Type.String({ maxLength: 40 })),
+	as: Type.Optional(oneOf(["", "variant"] as const)),
 });
 
 export async function loader({ context, request }: Route.LoaderArgs) {
@@ -39,6 +40,7 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 		copied: {
 			id: from,
 			name: doc.name,
+			isVariant: search.get("as") === "variant" && !isPreparation(doc),
 			kind: isPreparation(doc) ? ("preparation" as const) : ("dish" as const),
 		},
 	};
@@ -48,9 +50,12 @@ export async function action({ context, request }: Route.ActionArgs) {
 	const { store, who, reading } = await visitOf(context);
 	const read = readForm(NewForm, await formOf(request));
 	if ("wrong" in read) return data(read, { status: 400 });
-	const { name, kind, from, side } = read.value;
+	const { name, kind, from, side, as } = read.value;
 	const id = await freeRecipeId(store.db, name);
-	const begun = from === undefined ? (sideDraft(side ?? "") ?? emptyDraft(kind)) : await copyOf(store, from);
+	const begun =
+		from === undefined
+			? (sideDraft(side ?? "") ?? emptyDraft(kind))
+			: await copyOf(store, from, as === "variant");
 	const draft = changeField(begun, "measures", measuresOf(reading.units));
 	await saveDraft(store, id, 0, changeField(draft, "name", name), { who, basedOn: null });
 	return redirect(`/book/${id}/write`);
@@ -60,17 +65,31 @@ function sidesToChoose() {
 	return Object.entries(USUAL_SIDES).map(([key, { name, summary }]) => ({ key, name, summary }));
 }
 
-/** Another card as a draft of its own. */
-async function copyOf({ db }: Store, id: string): Promise<Draft> {
-	const [{ doc }, known] = await Promise.all([foundOr404(readRecipe(db, id), "recipe"), readIngredients(db)]);
-	return draftOf(doc, known);
+/** Another card as a draft of its own, or of a variant: a variant of a variant goes back to the same base. */
+async function copyOf({ db }: Store, id: string, asVariant: boolean): Promise<Draft> {
+	const [{ doc, number }, known] = await Promise.all([
+		foundOr404(readRecipe(db, id), "recipe"),
+		readIngredients(db),
+	]);
+	const draft = draftOf(doc, known);
+	if (!asVariant || isPreparation(doc) || doc.variantOf) return draft;
+	return changeField(draft, "variantOf", `${id} ${number}`);
+}
+
+function titleOf(
+	copied: { readonly name: string; readonly isVariant: boolean } | null,
+	side: { readonly name: string } | null,
+): string {
+	if (copied?.isVariant) return `A variant of ${copied.name}`;
+	const from = copied ?? side;
+	return from ? `A new card from ${from.name}` : "Write a recipe";
 }
 
 export default function NewRecipe({ loaderData: { copied, side, sides }, actionData }: Route.ComponentProps) {
 	const typed = actionData?.typed ?? {};
 	return (
 		<Page maxWidth="720px">
-			<Title>{copied || side ? `A new card from ${(copied ?? side)?.name}` : "Write a recipe"}</Title>
+			<Title>{titleOf(copied, side)}</Title>
 			<Form method="post">
 				<Sheet marginTop="14px" display="grid" gap="14px">
 					<Field
@@ -92,7 +111,12 @@ export default function NewRecipe({ loaderData: { copied, side, sides }, actionD
 						<>
 							<input type="hidden" name="kind" value={copied.kind} />
 							<input type="hidden" name="from" value={copied.id} />
-							<p>It begins as {copied.name} stands now, and goes its own way from there.</p>
+							<input type="hidden" name="as" value={copied.isVariant ? "variant" : ""} />
+							<p>
+								{copied.isVariant
+									? `It begins as ${copied.name} stands now. When that changes, the change is offered here.`
+									: `It begins as ${copied.name} stands now, and goes its own way from there.`}
+							</p>
 						</>
 					) : (
 						<Choice

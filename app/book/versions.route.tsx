@@ -6,7 +6,6 @@ import { difference, isPreparation, isSame, nextStates } from "#core/recipe";
 import { readKitchen, readRecipeRow, readVersions, setRecipeState } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm, type Wrong } from "../ui/forms/form.ts";
-import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
@@ -14,6 +13,7 @@ import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
 import type { Route } from "./+types/versions.route";
+import { ComparedTable } from "./ComparedTable.tsx";
 import { compareView } from "./compareView.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -181,19 +181,7 @@ function Compare({ view }: { readonly view: View }) {
 			{compared === null ? <p>The same one is on both sides.</p> : null}
 			{compared && view.same ? <Note>The two say the same.</Note> : null}
 			{compared && !view.same ? (
-				<ColumnTable
-					columns={[
-						{ words: "What", width: "20%", cell: ({ what }) => what },
-						{
-							words: `No. ${view.from}`,
-							width: "40%",
-							cell: ({ from }) => (from ? <del>{from}</del> : <Muted>–</Muted>),
-						},
-						{ words: `No. ${view.to}`, cell: ({ to }) => (to ? <b>{to}</b> : <Muted>gone</Muted>) },
-					]}
-					groups={compared.map(({ heading, pairs }) => ({ heading, rows: pairs }))}
-					keyOf={({ what }) => what}
-				/>
+				<ComparedTable parts={compared} from={`No. ${view.from}`} to={`No. ${view.to}`} />
 			) : null}
 		</Sheet>
 	);

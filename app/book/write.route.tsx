@@ -16,6 +16,7 @@ import {
 } from "#core/recipe";
 import {
 	discardDraft,
+	findBases,
 	Missing,
 	numberDraft,
 	readDraftOf,
@@ -78,6 +79,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		open: wrong,
 		lineNote: doc && !isPreparation(doc) ? noteOf(doc, await costing()) : null,
 		known: [...new Set(known.values())],
+		dishes: draft.kind === "dish" ? await findBases(store.db, params.recipeId) : [],
 	};
 }
 
@@ -239,7 +241,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 								<b>▲</b> {loaderData.lineNote}
 							</Note>
 						) : null}
-						<FieldSheets draft={draft} wrong={wrong} onChange={change} />
+						<FieldSheets draft={draft} dishes={loaderData.dishes} wrong={wrong} onChange={change} />
 						{draft.kind === "dish" ? <SchoolChooser draft={draft} named={named} onChange={change} /> : null}
 					</chakra.div>
 				</chakra.div>

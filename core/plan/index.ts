@@ -21,6 +21,7 @@ export type { PlanWork } from "./dishWork.ts";
 export { shareInGo } from "./goTasks.ts";
 export { HAZARDS, type Hazard, hazardsOf } from "./hazards.ts";
 export { type HeldPans, type PansElsewhere, pansHeld } from "./heldPans.ts";
+export { type LessonMistake, mistakesOf } from "./lesson.ts";
 export type { Liquor } from "./liquor.ts";
 export { type Marinade, marinadeOf } from "./marinade.ts";
 export { onePanMore, type PanSaving } from "./onePanMore.ts";

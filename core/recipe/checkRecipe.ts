@@ -141,7 +141,7 @@ function wholeProblems(recipe: Recipe): Problem[] {
 }
 
 /** A second main and a topping stand on the card with their lines, or not at all. */
-function secondProblems({ lines, second, topping, servedIn, serving }: Recipe): Problem[] {
+function secondProblems({ lines, second, topping, servedIn, serving, portion }: Recipe): Problem[] {
 	const seconds = lines.filter(({ role }) => role === "second").length;
 	const slices = lines.filter(({ role }) => role === "topping").length;
 	const problems: Problem[] = [];
@@ -172,7 +172,28 @@ function secondProblems({ lines, second, topping, servedIn, serving }: Recipe): 
 			message: "is missing; what is lost again and what a portion takes are needed",
 		});
 	}
-	return problems;
+	return [
+		...problems,
+		...pulledProblems({ portion, ...(servedIn ? { servedIn } : {}), ...(serving ? { serving } : {}) }),
+	];
+}
+
+/** What is pulled leaves as much as the other dish takes, to a hundredth. */
+function pulledProblems({
+	servedIn,
+	serving,
+	portion,
+}: Pick<Recipe, "portion"> & Partial<Pick<Recipe, "servedIn" | "serving">>): Problem[] {
+	if (servedIn !== "pulled" || !serving?.pulled) return [];
+	const { loss, portion_g } = serving.pulled;
+	const cooked_g = portion_g / (1 - loss);
+	if ("portion_g" in portion && Math.abs(portion.portion_g / cooked_g - 1) < 0.01) return [];
+	return [
+		{
+			field: "serving.pulled.portion_g",
+			message: `${portion_g} g after ${Math.round(loss * 100)} % is lost asks for a cooked portion of ${Math.round(cooked_g)} g; another was given`,
+		},
+	];
 }
 
 /** A piece of a size may weigh so many times less, hollow or with air between, or more than solid meat. */

@@ -219,10 +219,7 @@ function dishOf(fields: FieldReader, draft: Draft) {
 		...given("drinks", fields.text("drinks") || undefined),
 		cut: fields.text("cut"),
 		portions: fields.number("portions"),
-		portion:
-			fields.text("portionBy") === "piece"
-				? { piecesPerPortion: fields.number("piecesPerPortion"), piece_g: fields.grams("bought") }
-				: { portion_g: fields.grams("portion") },
+		portion: portionOf(fields),
 		losses: {
 			trimLoss: fields.share("trimLoss"),
 			...given(
@@ -256,6 +253,18 @@ function dishOf(fields: FieldReader, draft: Draft) {
 		sauce_ml: fields.millilitres("sauce"),
 		...(Object.keys(draft.schools).length > 0 ? { schools: draft.schools } : {}),
 	};
+}
+
+/** By the piece, by weight, or what has to be cooked for what another dish takes of it pulled. */
+function portionOf(fields: FieldReader) {
+	if (fields.text("servedIn") === "pulled") {
+		const cooked_g = fields.grams("pulledPortion") / (1 - fields.share("pulledLoss"));
+		return { portion_g: Number(cooked_g.toPrecision(12)) };
+	}
+	if (fields.text("portionBy") === "piece") {
+		return { piecesPerPortion: fields.number("piecesPerPortion"), piece_g: fields.grams("bought") };
+	}
+	return { portion_g: fields.grams("portion") };
 }
 
 /** The fields that say the sides and the weight of a piece. */

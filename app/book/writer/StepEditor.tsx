@@ -57,13 +57,25 @@ const GROWS = [
 	["fixed", "work stays the same"],
 ] as const;
 
+const STANDS_ON = [
+	["", "on no heat"],
+	["burner", "on a burner"],
+	["oven", "in an oven"],
+] as const;
+
+const WHENS = [
+	["", "with what is before it"],
+	["dayBefore", "the day before"],
+	["last", "at the very last"],
+] as const;
+
 function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 	const problem = wrong[`step.${step.key}`];
 	const which = `step ${number}`;
 	/** What every control of a step has in common: its name, its value, and what changes it. */
 	const field = (name: TextField, label: string) => ({
 		name: `step.${step.key}.${name}`,
-		value: step[name],
+		value: step[name] ?? "",
 		"aria-label": `${label} ${which}`,
 		onChange: (event: { target: { value: string } }) =>
 			onChange(changeStep(draft, step.key, { [name]: event.target.value }), `${step.key}.${name}`),
@@ -131,6 +143,24 @@ function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 				<Input {...field("temperature", "Temperature of")} placeholder="Temperature" />
 				<Input {...field("tools", "Tools of")} placeholder="Tools" />
 			</chakra.div>
+			{draft.kind === "preparation" ? (
+				<chakra.div display="grid" gap="6px" gridTemplateColumns="repeat(2, minmax(0, 1fr))">
+					<Select {...field("heat", "On what")}>
+						{STANDS_ON.map(([value, words]) => (
+							<option key={value} value={value}>
+								{words}
+							</option>
+						))}
+					</Select>
+					<Select {...field("when", "When")}>
+						{WHENS.map(([value, words]) => (
+							<option key={value} value={value}>
+								{words}
+							</option>
+						))}
+					</Select>
+				</chakra.div>
+			) : null}
 			{problem ? (
 				<chakra.p color="next" fontWeight="650">
 					▲ {problem}
