@@ -90,7 +90,7 @@ const Slot = chakra("div", { base: { flexGrow: 1, minWidth: 0 } });
 /** How long typing may pause before the table follows, ms. */
 const PAUSE_MS = 180;
 /** What drawings put into the form; nobody types in these. */
-const SETTLED = ["wishes", "line", "colour", "chill", "cook"] as const;
+const SETTLED = ["wishes", "line", "colour", "chill", "cook", "swaps"] as const;
 
 function settledIn(form: HTMLFormElement): Record<string, string> {
 	const typed = new FormData(form);
@@ -198,12 +198,11 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								data-key-name="Covers"
 							/>
 						</Slot>
-						<Slot data-for="covers" width="80px">
+						<Slot data-for="covers" width="96px">
 							<Field
 								label="Uptake"
 								name="uptake"
-								inputMode="decimal"
-								after="%"
+								after={view.control.uptakeAfter}
 								defaultValue={typed.uptake}
 								wrong={wrong.uptake}
 							/>

@@ -48,24 +48,19 @@ beforeAll(async () => {
 		typed: null,
 		wrong: {},
 	};
-	const { uptake, spare, basis, onHand_g, panCount, panTypeId, panWishes, line, colour, ahead, chill, cook } =
-		goat;
+	const {
+		id: _,
+		recipeVersionId: __,
+		recipeId: ___,
+		number: ____,
+		state: _____,
+		recipe: ______,
+		...rest
+	} = goat;
+	const { byProducts: _______, ...dish } = rest;
 	stored = {
 		sitting: { serviceAt: sitting.serviceAt, covers: sitting.covers },
-		dish: {
-			uptake,
-			spare,
-			basis,
-			onHand_g,
-			panCount,
-			panTypeId,
-			panWishes,
-			line,
-			colour,
-			ahead,
-			chill,
-			cook,
-		},
+		dish,
 	};
 });
 

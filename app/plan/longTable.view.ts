@@ -3,20 +3,21 @@ import { type Kitchen, vesselsFor } from "#core/kitchen";
 import { type Plan, startAt, taskAt } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { heatOf, isInOven } from "#core/recipe";
-import { cookedRecipe } from "#core/sitting";
+import { cookedRecipe, sharedOut } from "#core/sitting";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
 import { type PlaceView, placesOf, tasksOf } from "../places/index.ts";
 import { pansWords } from "../places/words.ts";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
-import { chillTyped, cookTyped, lineTyped, wishesTyped } from "../ui/forms/settled.ts";
+import { chillTyped, cookTyped, lineTyped, swapsTyped, wishesTyped } from "../ui/forms/settled.ts";
 import { planDishes } from "../ui/server/planned.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
 import { percent, percentTyped, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
+import { uptakeTyped } from "../ui/words/uptakeTyped.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 import { detailOf } from "./detail.ts";
 import type { Trial } from "./trial.ts";
@@ -90,7 +91,9 @@ function dishIn(dishes: readonly DishWithRecipe[], id: string): DishWithRecipe {
 /** Plans the whole sitting, since its dishes share pans and ovens, and gives the one. */
 function planOne({ dishes, kitchen }: LongTableGiven, dish: DishWithRecipe, sitting: Sitting) {
 	const all = dishes.map((other) => (other.id === dish.id ? dish : other));
-	const planned = planDishes(all, sitting, kitchen).rows.find((row) => row.dish.id === dish.id);
+	const planned = planDishes(sharedOut(sitting.covers, all), sitting, kitchen).rows.find(
+		(row) => row.dish.id === dish.id,
+	);
 	return { plan: planned?.plan, refused: planned?.refused };
 }
 
@@ -114,7 +117,7 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 			: `${threeDigits(reading.units === "us" ? kg / 0.45359237 : kg).replace(",", "")} ${unit}`;
 	const stored = {
 		covers: String(sitting.covers),
-		uptake: percentTyped(dish.uptake),
+		uptake: uptakeTyped(dish),
 		spare: percentTyped(dish.spare),
 		date,
 		time,
@@ -127,10 +130,13 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 		colour: dish.colour ?? "",
 		chill: chillTyped(dish.chill),
 		cook: cookTyped(dish.cook),
+		swaps: swapsTyped(dish.swaps),
 		ahead: dish.ahead === null ? "" : dish.ahead ? "yes" : "no",
 	};
 	return {
 		typed: { ...stored, ...given.typed },
+		/** Beside the uptake, where it is a per cent. */
+		uptakeAfter: dish.share === null ? "%" : undefined,
 		unit,
 		segments: [
 			{

@@ -26,6 +26,7 @@ describe("the scale control", () => {
 				sitting: { covers: 140, serviceAt: Date.UTC(2026, 10, 28, 19, 30) },
 				dish: {
 					uptake: 0.62,
+					share: null,
 					spare: 0.05,
 					basis: "covers",
 					onHand_g: null,
@@ -37,6 +38,7 @@ describe("the scale control", () => {
 					ahead: null,
 					chill: null,
 					cook: null,
+					swaps: [],
 				},
 			},
 		});
@@ -65,6 +67,8 @@ describe("the scale control", () => {
 		[{ wishes: "gn:many" }, "wishes"],
 		[{ line: "deep" }, "line"],
 		[{ colour: "blue" }, "colour"],
+		[{ swaps: "cider" }, "swaps"],
+		[{ uptake: "200 guests" }, "uptake"],
 	])("%o is refused at its field, and kept", (changed, field) => {
 		const result = read(changed);
 		expect("wrong" in result && Object.keys(result.wrong)).toEqual([field]);
@@ -78,6 +82,19 @@ describe("the scale control", () => {
 				dish: { panWishes: [{ typeId: "gn-1-1-100", count: 3 }], line: { over_mm: 2 }, colour: "oven" },
 			},
 		});
+	});
+
+	it("reads so many guests, the rest, and what lines are made with", () => {
+		expect(read({ uptake: "70 guests", swaps: "dry-cider>perry" })).toMatchObject({
+			value: {
+				dish: {
+					uptake: 0.5,
+					share: { by: "guests", guests: 70 },
+					swaps: [{ from: "dry-cider", to: "perry" }],
+				},
+			},
+		});
+		expect(read({ uptake: "the rest" })).toMatchObject({ value: { dish: { share: { by: "rest" } } } });
 	});
 
 	it("is only there when the address carries it", () => {

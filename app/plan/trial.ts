@@ -1,11 +1,11 @@
 import type { Static } from "@sinclair/typebox";
 import { Refusal, refuse } from "#core/check";
 import { parseWeight, type UnitSystem } from "#core/quantity";
-import { TrialEntry } from "#core/sitting";
+import { readUptake, TrialEntry } from "#core/sitting";
 import { fromWallClock } from "#core/time";
 import type { DishWithRecipe, Sitting } from "#db";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
-import { readChill, readCook, readLine, readWishes } from "../ui/forms/settled.ts";
+import { readChill, readCook, readLine, readSwaps, readWishes } from "../ui/forms/settled.ts";
 
 /** The sitting and the dish with the control's figures in. */
 export interface Trial {
@@ -13,6 +13,7 @@ export interface Trial {
 	readonly dish: Pick<
 		DishWithRecipe,
 		| "uptake"
+		| "share"
 		| "spare"
 		| "basis"
 		| "onHand_g"
@@ -24,6 +25,7 @@ export interface Trial {
 		| "ahead"
 		| "chill"
 		| "cook"
+		| "swaps"
 	>;
 }
 
@@ -60,7 +62,7 @@ function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: Unit
 	return {
 		sitting: { covers: typed.covers, serviceAt },
 		dish: {
-			uptake: typed.uptake / 100,
+			...readUptake(typed.uptake, typed.covers),
 			spare: typed.spare / 100,
 			basis: typed.basis,
 			onHand_g:
@@ -73,6 +75,7 @@ function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: Unit
 			ahead: typed.ahead ? typed.ahead === "yes" : null,
 			chill: readChill(typed.chill ?? ""),
 			cook: readCook(typed.cook ?? ""),
+			swaps: readSwaps(typed.swaps ?? ""),
 		},
 	};
 }

@@ -135,6 +135,35 @@ export function DetailFields({
 					</Choice>
 				</Grid>
 			</chakra.details>
+			<chakra.details gridColumn="1 / -1" open={hasSizes(typed, wrong)}>
+				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
+					Half portions, large ones, second helpings
+				</chakra.summary>
+				<Grid>
+					<Field
+						label="Guests at half a portion"
+						name="half"
+						inputMode="numeric"
+						defaultValue={typed.half}
+						wrong={wrong.half}
+					/>
+					<Field
+						label="Guests at one and a half"
+						name="oneAndHalf"
+						inputMode="numeric"
+						defaultValue={typed.oneAndHalf}
+						wrong={wrong.oneAndHalf}
+					/>
+					<Field
+						label="Second helpings"
+						name="seconds"
+						after="% of portions"
+						inputMode="decimal"
+						defaultValue={typed.seconds}
+						wrong={wrong.seconds}
+					/>
+				</Grid>
+			</chakra.details>
 			<chakra.details gridColumn="1 / -1" open={hasDiets(typed, wrong)}>
 				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
 					Guests counted by diet
@@ -154,6 +183,10 @@ export function DetailFields({
 			</chakra.details>
 		</Grid>
 	);
+}
+
+function hasSizes(typed: Typed, wrong: Wrong): boolean {
+	return ["half", "oneAndHalf", "seconds"].some((name) => Boolean(typed[name] || wrong[name]));
 }
 
 function hasDiets(typed: Typed, wrong: Wrong): boolean {

@@ -67,15 +67,14 @@ export function DishRow({ sittingId, dish, typed, wrong, asTyped }: DishRowProps
 			))}
 			<chakra.div
 				display="grid"
-				gridTemplateColumns={{ base: "1fr 1fr", md: "130px 130px 1fr" }}
+				gridTemplateColumns={{ base: "1fr 1fr", md: "210px 130px 1fr" }}
 				gap="10px 14px"
 				alignItems="end"
 			>
 				<Field
-					label="Uptake"
+					label="Uptake, %, guests or rest"
 					name={`uptake.${dish.id}`}
-					after="%"
-					inputMode="decimal"
+					after={dish.uptakeAfter}
 					defaultValue={typed[`uptake.${dish.id}`] ?? dish.uptake}
 					wrong={wrong[`uptake.${dish.id}`]}
 				/>

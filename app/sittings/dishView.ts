@@ -5,7 +5,8 @@ import { type HeatWay, PLACE_WORDS, type PlaceKey } from "#core/trade";
 import { tasksOf } from "../places/index.ts";
 import { pansWords } from "../places/words.ts";
 import type { PlannedDishRow } from "../ui/server/planned.server.ts";
-import { percentTyped, type Reading } from "../ui/words/reading.ts";
+import { percent, percentTyped, type Reading } from "../ui/words/reading.ts";
+import { uptakeTyped } from "../ui/words/uptakeTyped.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 
 /** A dish on its sitting in brief: its figures, or why there are none. Only days other than that of service are named. @param standards numbers in use, by recipe */
@@ -24,7 +25,9 @@ export function dishView(
 		newer: current !== undefined && current > dish.number ? current : null,
 		name: dish.recipe.name,
 		number: dish.number,
-		uptake: percentTyped(dish.uptake),
+		uptake: uptakeTyped(dish),
+		uptakeAfter:
+			dish.share === null ? "%" : dish.share.by === "rest" ? `now ${percent(dish.uptake)}` : undefined,
 		spare: percentTyped(dish.spare),
 		/** Whether its portions follow the covers. */
 		byCovers: dish.basis === "covers",

@@ -39,8 +39,8 @@ describe("a sitting as it is typed", () => {
 			intent: "save",
 		});
 		expect([...result.value.shares]).toEqual([
-			["a", { uptake: 0.62, spare: 0.05 }],
-			["b", { uptake: 0.2, spare: 0.025 }],
+			["a", { uptake: 0.62, share: null, spare: 0.05 }],
+			["b", { uptake: 0.2, share: null, spare: 0.025 }],
 		]);
 	});
 

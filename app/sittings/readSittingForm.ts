@@ -1,13 +1,19 @@
 import { nanoid } from "nanoid";
-import { ShareEntry } from "#core/sitting";
+import { Refusal } from "#core/check";
+import { readUptake, ShareEntry, type SittingDish } from "#core/sitting";
 import type { SittingDetails } from "#db";
-import { readForm, type Typed, typedIn, versionOf, type Wrong } from "../ui/forms/form.ts";
+import {
+	type FormRead,
+	readForm,
+	type Typed,
+	typedIn,
+	versionOf,
+	type Wrong,
+	wrongOf,
+} from "../ui/forms/form.ts";
 import { readDetails } from "./sittingForm.ts";
 
-interface Shares {
-	readonly uptake: number;
-	readonly spare: number;
-}
+type Shares = Pick<SittingDish, "uptake" | "share" | "spare">;
 
 export interface SittingRead {
 	readonly details: SittingDetails;
@@ -29,7 +35,8 @@ export function readSittingForm(
 ): { value: SittingRead; typed: Typed } | { typed: Typed; wrong: Wrong } {
 	const typed = typedIn(form);
 	const details = readDetails(form, timeZone, codes);
-	const { shares, wrong } = readShares(form, typed);
+	const covers = "value" in details ? details.value.covers : Number(typed.covers);
+	const { shares, wrong } = readShares(form, typed, covers);
 	if ("wrong" in details) return { typed, wrong: { ...details.wrong, ...wrong } };
 	if (Object.keys(wrong).length > 0) return { typed, wrong };
 	const [intent = "save", dish = ""] = (typed.intent ?? "save").split(":");
@@ -47,18 +54,31 @@ export function readSittingForm(
 }
 
 /** The share of the covers of each dish, and what is wrong with any of them. */
-function readShares(form: FormData, typed: Typed): { shares: Map<string, Shares>; wrong: Wrong } {
+function readShares(
+	form: FormData,
+	typed: Typed,
+	covers: number,
+): { shares: Map<string, Shares>; wrong: Wrong } {
 	const shares = new Map<string, Shares>();
 	const wrong: Record<string, string> = {};
 	for (const id of form.getAll("dish").map(String)) {
-		const own = new FormData();
-		for (const field of ["uptake", "spare"]) own.set(field, typed[`${field}.${id}`] ?? "");
-		const read = readForm(ShareEntry, own);
-		if ("value" in read) {
-			shares.set(id, { uptake: read.value.uptake / 100, spare: read.value.spare / 100 });
-			continue;
-		}
-		for (const [field, message] of Object.entries(read.wrong)) wrong[`${field}.${id}`] = message;
+		const read = readShare(typed[`uptake.${id}`] ?? "", typed[`spare.${id}`] ?? "", covers);
+		if ("value" in read) shares.set(id, read.value);
+		else for (const [field, message] of Object.entries(read.wrong)) wrong[`${field}.${id}`] = message;
 	}
 	return { shares, wrong };
+}
+
+function readShare(uptake: string, spare: string, covers: number): FormRead<Shares> {
+	const own = new FormData();
+	own.set("uptake", uptake);
+	own.set("spare", spare);
+	const read = readForm(ShareEntry, own);
+	if ("wrong" in read) return read;
+	try {
+		return { value: { ...readUptake(read.value.uptake, covers), spare: read.value.spare / 100 } };
+	} catch (error) {
+		if (error instanceof Refusal) return { typed: typedIn(own), wrong: wrongOf(error) };
+		throw error;
+	}
 }

@@ -1,12 +1,12 @@
 import isEqual from "fast-deep-equal";
-import { newDish, type SittingDish } from "#core/sitting";
+import { newDish, type SittingDish, sharedOut } from "#core/sitting";
 import type { Sitting, StoredEvent } from "#db";
 import type { SittingRead } from "./readSittingForm.ts";
 
 /** What was typed on the page, and what its button asks for. */
 export interface SittingAsked extends Pick<SittingRead, "intent" | "subject"> {
 	readonly details: Partial<SittingRead["details"]>;
-	readonly shares: ReadonlyMap<string, Partial<Pick<SittingDish, "uptake" | "spare">>>;
+	readonly shares: ReadonlyMap<string, Partial<Pick<SittingDish, "uptake" | "share" | "spare">>>;
 	/** The dish to add: its own id, so that what is sent twice is added once, and its recipe version. */
 	readonly added: { readonly id: string; readonly recipeVersionId: string } | null;
 	/** The version to bring a dish to. */
@@ -37,7 +37,7 @@ export function editedSitting(now: Sitting, asked: SittingAsked): Sitting {
 		...now,
 		...details,
 		...(intent === "callOff" ? { calledOff: !now.calledOff } : {}),
-		dishes,
+		dishes: sharedOut(details.covers ?? now.covers, dishes),
 	};
 }
 

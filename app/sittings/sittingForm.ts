@@ -64,6 +64,9 @@ function detailsOf(
 		carryAir_C,
 		carryHot,
 		carryOpened,
+		half = 0,
+		oneAndHalf = 0,
+		seconds = 0,
 		...details
 	}: Static<typeof SittingEntry>,
 	timeZone: string,
@@ -82,9 +85,17 @@ function detailsOf(
 	if (houseCode && !codeReason) {
 		throw refuse("codeReason", "is missing; why this sitting works to another house code is needed");
 	}
+	if (half + oneAndHalf > details.covers) {
+		throw refuse(
+			"half",
+			`${half} and ${oneAndHalf} guests were given; up to the ${details.covers} covers together is allowed`,
+		);
+	}
+	const areAlike = half + oneAndHalf + seconds === 0;
 	return {
 		...details,
 		serviceAt,
+		guests: areAlike ? null : { half, oneAndHalf, seconds: seconds / 100 },
 		houseCode: houseCode || null,
 		codeReason: houseCode ? codeReason : "",
 		carry:

@@ -1,4 +1,5 @@
 import { nanoid } from "nanoid";
+import type { GuestSizes } from "#core/sitting";
 import { wallClock } from "#core/time";
 import { namesOfVersions, readBook, readSitting } from "#db";
 import { tasksOf } from "../places/index.ts";
@@ -6,11 +7,19 @@ import { codeChoices } from "../ui/server/codeChoices.ts";
 import { plannedInDay } from "../ui/server/placedDay.server.ts";
 import { lastEvents } from "../ui/server/sittingNames.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
-import { counted } from "../ui/words/reading.ts";
+import { counted, percentTyped } from "../ui/words/reading.ts";
 import { dietViews } from "./dietViews.ts";
 import { dishView } from "./dishView.ts";
 import { missingWords, outsideHoursWords } from "./missingWords.ts";
 import { removedDishes } from "./sittingEdit.ts";
+
+/** Guests who do not eat one portion, as they are typed; nothing where all are alike. */
+function guestsTyped(guests: GuestSizes | null): Record<string, string> {
+	if (guests === null) return {};
+	const { half, oneAndHalf, seconds } = guests;
+	const or = (count: number) => (count === 0 ? "" : String(count));
+	return { half: or(half), oneAndHalf: or(oneAndHalf), seconds: seconds === 0 ? "" : percentTyped(seconds) };
+}
 
 /** One sitting with its dishes, planned, and what may be put on it. */
 export async function sittingPage(
@@ -74,6 +83,7 @@ export async function sittingPage(
 			carryAir_C: sitting.carry === null ? "" : String(sitting.carry.air_C),
 			carryOpened: sitting.carry?.openings ? String(sitting.carry.openings) : "",
 			carryHot: sitting.carry === null ? "" : sitting.carry.hot ? "hot" : "cold",
+			...guestsTyped(sitting.guests),
 			...Object.fromEntries(sitting.diets.map(({ diet, covers }) => [`diet.${diet}`, String(covers)])),
 		},
 		codes: await codeChoices(store.db),

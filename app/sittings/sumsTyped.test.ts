@@ -32,6 +32,13 @@ describe("a sitting while it is typed", () => {
 		expect(sumsTyped(form({ ...USUAL, covers }))).toEqual({ taken: 100, portions: {} });
 	});
 
+	it("counts guests, leaves the rest to the last dish, and adds up half portions and second helpings", () => {
+		const shared = form({ ...USUAL, "uptake.goat": "84 guests", "uptake.mutton": "rest" });
+		expect(sumsTyped(shared)).toEqual({ taken: 100, portions: { goat: 89, mutton: 56 } });
+		const children = form({ ...USUAL, half: "40", seconds: "10" });
+		expect(sumsTyped(children).portions.goat).toBe(Math.ceil(140 * 0.62 * (120 / 140) * 1.1 * 1.05));
+	});
+
 	it("leaves out a dish whose share can not be read, or is more than all", () => {
 		const { taken, portions } = sumsTyped(form({ ...USUAL, "uptake.goat": "half", "uptake.mutton": "130" }));
 		expect(taken).toBe(130);

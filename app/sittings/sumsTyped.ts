@@ -1,6 +1,13 @@
 import { fits, Refusal } from "#core/check";
 import { readNumber } from "#core/quantity";
-import { SittingEntry } from "#core/sitting";
+import {
+	type GuestSizes,
+	portionsAGuest,
+	readUptake,
+	SittingEntry,
+	sharedOut,
+	type UptakeRead,
+} from "#core/sitting";
 import { portionsWanted } from "#core/yields";
 
 /** What the dishes of a sitting come to as they are typed. */
@@ -13,18 +20,38 @@ export interface TypedSums {
 
 /** Adds up what stands in the fields of a sitting at this moment. */
 export function sumsTyped(form: FormData): TypedSums {
-	const covers = numberIn(form, "covers");
-	const portions: Record<string, number> = {};
-	let taken = 0;
-	for (const dish of form.getAll("dish").map(String)) {
-		const uptake = numberIn(form, `uptake.${dish}`);
-		const spare = numberIn(form, `spare.${dish}`) ?? 0;
-		if (uptake === null) continue;
-		taken += uptake;
-		if (covers === null || !fits(SittingEntry.properties.covers, covers) || uptake > 100) continue;
-		portions[dish] = portionsWanted({ covers, uptake: uptake / 100, spare: spare / 100 });
-	}
+	const typed = numberIn(form, "covers");
+	const covers = typed !== null && fits(SittingEntry.properties.covers, typed) ? typed : null;
+	const dishes = form.getAll("dish").map((id) => dishIn(form, String(id), covers ?? 0));
+	const shared = sharedOut(covers ?? 1, dishes);
+	const perGuest = covers === null ? 1 : portionsAGuest(covers, guestsIn(form));
+	const portions = Object.fromEntries(
+		shared.flatMap(({ id, uptake, spare }) =>
+			covers === null || uptake <= 0 || uptake > 1
+				? []
+				: [[id, portionsWanted({ covers, uptake, spare: spare / 100, perGuest })]],
+		),
+	);
+	const taken = shared.reduce((sum, { uptake }) => sum + uptake * 100, 0);
 	return { taken: Math.round(taken), portions };
+}
+
+/** What cannot be read is taken by nobody, and more than all is shown for what it is. */
+function dishIn(form: FormData, id: string, covers: number): UptakeRead & { id: string; spare: number } {
+	const spare = numberIn(form, `spare.${id}`) ?? 0;
+	try {
+		return { id, spare, ...readUptake(String(form.get(`uptake.${id}`) ?? ""), covers) };
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		return { id, spare, uptake: (numberIn(form, `uptake.${id}`) ?? 0) / 100, share: null };
+	}
+}
+
+function guestsIn(form: FormData): GuestSizes {
+	const [half, oneAndHalf, seconds] = ["half", "oneAndHalf", "seconds"].map(
+		(name) => numberIn(form, name) ?? 0,
+	);
+	return { half: half ?? 0, oneAndHalf: oneAndHalf ?? 0, seconds: (seconds ?? 0) / 100 };
 }
 
 function numberIn(form: FormData, name: string): number | null {

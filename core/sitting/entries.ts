@@ -1,5 +1,5 @@
 import { Type } from "@sinclair/typebox";
-import { Count, Covers, Day, Name, oneOf, TimeOfDay } from "../check/index.ts";
+import { Count, Covers, Day, LARGEST_COUNT, Name, oneOf, TimeOfDay } from "../check/index.ts";
 import { COLOUR_WAYS } from "../plan/index.ts";
 import { BASES } from "./SittingDish.ts";
 
@@ -10,8 +10,13 @@ const service = {
 	time: TimeOfDay,
 };
 
+const Guests = Type.Optional(
+	Type.Integer({ minimum: 0, maximum: LARGEST_COUNT, allowed: "a whole number of guests from 0" }),
+);
+
 const share = {
-	uptake: Type.Number({ minimum: 0.1, maximum: 100, allowed: "a percentage from 0.1 to 100" }),
+	/** Per cent, so many guests, or the rest: read by `readUptake`. */
+	uptake: Type.String({ minLength: 1, maxLength: 40, allowed: "a percentage, so many guests, or the rest" }),
 	spare: Type.Number({ minimum: 0, maximum: 100, allowed: "a percentage from 0 to 100" }),
 };
 
@@ -35,6 +40,12 @@ export const SittingEntry = Type.Object({
 		Type.Integer({ minimum: 0, maximum: 100, allowed: "a whole number from 0 to 100, or nothing" }),
 	),
 	carryHot: Type.Optional(oneOf(["", "hot", "cold"] as const)),
+	/** Guests at half a portion, at one and a half, and second helpings in per cent. */
+	half: Guests,
+	oneAndHalf: Guests,
+	seconds: Type.Optional(
+		Type.Number({ minimum: 0, maximum: 100, allowed: "a percentage from 0 to 100, or nothing" }),
+	),
 	/** Another house code than the house's, and why. */
 	houseCode: Type.Optional(Type.String({ maxLength: 40, allowed: "a house code from the list" })),
 	codeReason: Type.Optional(Type.String({ maxLength: 200, allowed: "a reason of up to 200 characters" })),
@@ -57,5 +68,6 @@ export const TrialEntry = Type.Object({
 	colour: Type.Optional(oneOf(["", ...COLOUR_WAYS] as const)),
 	chill: Type.Optional(Type.String({ maxLength: 60 })),
 	cook: Type.Optional(Type.String({ maxLength: 60 })),
+	swaps: Type.Optional(Type.String({ maxLength: 2000 })),
 	ahead: Type.Optional(oneOf(["", "yes", "no"] as const)),
 });

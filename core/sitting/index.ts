@@ -8,4 +8,12 @@ export {
 	orderOf,
 	type SittingDish,
 } from "./SittingDish.ts";
-export { ALL_ALIKE, type DishShare, type GuestSizes, portionsAGuest, sharedOut } from "./shares.ts";
+export {
+	ALL_ALIKE,
+	type DishShare,
+	type GuestSizes,
+	portionsAGuest,
+	readUptake,
+	sharedOut,
+	type UptakeRead,
+} from "./shares.ts";

@@ -1,3 +1,5 @@
+import { refuse } from "../check/index.ts";
+import { readNumber } from "../quantity/index.ts";
 import type { SittingDish } from "./SittingDish.ts";
 
 /** Who takes a dish, where that is not a fixed per cent of the covers. */
@@ -26,6 +28,39 @@ export function sharedOut<D extends Pick<SittingDish, "uptake" | "share">>(
 	const taken = counted.reduce((sum, dish) => sum + (isRest(dish) ? 0 : dish.uptake), 0);
 	const uptake = Math.max(0, 1 - taken) / rests;
 	return counted.map((dish) => (isRest(dish) ? { ...dish, uptake } : dish));
+}
+
+/** A share as it is typed, and what it stands for. */
+export interface UptakeRead {
+	/** 0 to 1; of the rest, what it was when it was last shared out. */
+	readonly uptake: number;
+	readonly share: DishShare | null;
+}
+
+const PERCENT = "a percentage from 0.1 to 100, so many guests such as “110 guests”, or “the rest”";
+
+/**
+ * "62", "62 %", "110 guests", "the rest".
+ *
+ * @param before what the dish had before, for the rest until it is shared out
+ * @throws {Refusal} naming `uptake`
+ */
+export function readUptake(text: string, covers: number, before = 0): UptakeRead {
+	const typed = text.trim();
+	if (/^(?:the\s+)?rest$/i.test(typed)) return { uptake: before, share: { by: "rest" } };
+	const guests = /^(\d{1,6})\s*(?:guests?|covers?)$/i.exec(typed);
+	if (guests) {
+		const count = Number(guests[1]);
+		if (count < 1 || count > covers) {
+			throw refuse("uptake", `${count} guests were given; from 1 to the ${covers} covers is allowed`);
+		}
+		return { uptake: count / covers, share: { by: "guests", guests: count } };
+	}
+	const percent = readNumber(typed.replace(/\s*%$/, ""), "uptake");
+	if (percent === undefined || percent < 0.1 || percent > 100) {
+		throw refuse("uptake", `“${typed}” was given; ${PERCENT} is allowed`);
+	}
+	return { uptake: percent / 100, share: null };
 }
 
 /** Guests who do not eat one portion each. */

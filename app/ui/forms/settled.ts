@@ -1,6 +1,7 @@
 import { refuse } from "#core/check";
 import type { LiquidLine, PanWish } from "#core/pans";
 import { type ChillChoice, MOST_PARTS } from "#core/plan";
+import type { Swap } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
 import { HEAT_WAYS, type HeatWay, LID_KEYS, type Lid } from "#core/trade";
 
@@ -114,3 +115,26 @@ const COOLEST_C = 55;
 const HOTTEST_C = 260;
 const isHeat = (text: string): text is HeatWay => (HEAT_WAYS as string[]).includes(text);
 const isLid = (text: string): text is Lid => (LID_KEYS as string[]).includes(text);
+
+/** "dry-cider>perry,almond>breadcrumbs": what lines are made with in place of what the card says. */
+export function swapsTyped(swaps: readonly Swap[]): string {
+	return swaps.map(({ from, to }) => `${from}>${to}`).join(",");
+}
+
+/** @throws {Refusal} naming `swaps` */
+export function readSwaps(text: string): Swap[] {
+	if (text === "") return [];
+	return text.split(",").map((swap) => {
+		const [from = "", to = "", more] = swap.split(">");
+		if (![from, to].every((id) => /^[a-z0-9-]{1,60}$/.test(id)) || more !== undefined) {
+			throw refuse("swaps", `“${swap}” was given; an ingredient and what stands in its place are allowed`);
+		}
+		return { from, to };
+	});
+}
+
+/** The swaps with one line made with something else, or with its own again (null). */
+export function withSwap(swaps: readonly Swap[], from: string, to: string | null): Swap[] {
+	const others = swaps.filter((swap) => swap.from !== from);
+	return to === null ? others : [...others, { from, to }];
+}
