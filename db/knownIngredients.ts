@@ -9,7 +9,10 @@ type IngredientRow = typeof ingredient.$inferSelect;
 
 /** Whatever is made of lines. */
 export interface Made {
-	readonly lines: readonly { readonly ingredient: string }[];
+	readonly lines: readonly {
+		readonly ingredient: string;
+		readonly substitutes?: readonly { readonly ingredient: string }[];
+	}[];
 }
 
 /**
@@ -47,7 +50,8 @@ export async function readKnown(
 }
 
 function namedBy(recipes: readonly Made[]): string[] {
-	return [...new Set(recipes.flatMap(({ lines }) => lines.map(({ ingredient: id }) => id)))];
+	const named = recipes.flatMap(({ lines }) => lines.flatMap((line) => [line, ...(line.substitutes ?? [])]));
+	return [...new Set(named.map(({ ingredient: id }) => id))];
 }
 
 /** Short names that one statement asks for. */

@@ -34,6 +34,7 @@ export function OrderPaper({ view }: { readonly view: OrderView }) {
 				lines={[view.about, `${view.house}, printed ${view.printed}`]}
 				{...(view.orderBy ? { figure: { label: "order by", words: view.orderBy } } : {})}
 			/>
+			{view.together.length > 0 ? <p>With {view.together.join(", ")}, in one delivery.</p> : null}
 			<GuestNotes note={view.note} />
 			{view.without.length > 0 ? (
 				<Note>▲ Without a plan, so nothing of it is ordered here: {view.without.join(", ")}.</Note>
@@ -49,9 +50,31 @@ export function OrderPaper({ view }: { readonly view: OrderView }) {
 					<ColumnTable columns={COLUMNS} rows={rows} keyOf={(row) => row.name} onPaper />
 				</section>
 			))}
+			{view.butcher.length > 0 ? (
+				<section>
+					<h2>To the butcher</h2>
+					<ul>
+						{view.butcher.map(({ dish, what, how }) => (
+							<li key={dish + what}>
+								<b>{what}</b>, {dish}: {how.join("; ")}.
+							</li>
+						))}
+					</ul>
+				</section>
+			) : null}
+			{view.left.length > 0 ? (
+				<section>
+					<h2>Of the day's own trim and bones</h2>
+					<ul>
+						{view.left.map((words) => (
+							<li key={words}>{words}</li>
+						))}
+					</ul>
+				</section>
+			) : null}
 			{view.here.length > 0 ? (
 				<section>
-					<h2>Here already, weighed on hand: nothing to order</h2>
+					<h2>Here already: nothing to order</h2>
 					<ColumnTable columns={FROM_STORE} rows={view.here} keyOf={(row) => row.name} onPaper />
 				</section>
 			) : null}

@@ -1,12 +1,30 @@
-import { type OrderRow, orderList, startAt } from "#core/plan";
+import type { KnownIngredients } from "#core/kitchen";
+import {
+	type ByProductUses,
+	type GoingInto,
+	goingInto,
+	type OrderRow,
+	orderList,
+	type Plan,
+	startAt,
+} from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
-import { readSitting, type Sitting } from "#db";
+import { type Database, readSitting, readSittings, type Sitting } from "#db";
 import { plannedInDay } from "../ui/server/placedDay.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 
 /** What has to be bought for a sitting, by supplier. */
 export interface Order {
 	readonly sitting: Sitting;
+	/** Sittings that are ordered for with it, and all that could be. */
+	readonly together: readonly Sitting[];
+	readonly others: readonly Sitting[];
+	/** Of all that is ordered for. */
+	readonly covers: number;
+	/** What the butcher cuts, dish by dish. */
+	readonly cuts: readonly { readonly plan: Plan; readonly uses: ByProductUses }[];
+	/** Trim and bones of the day, by what is made with them. */
+	readonly left: readonly { readonly name: string; readonly from: GoingInto["from"] }[];
 	readonly groups: readonly {
 		readonly supplier: Supplier;
 		readonly name: string;
@@ -24,17 +42,41 @@ export interface Order {
 	readonly orderBy: number | null;
 }
 
-/** Everything a sitting needs, all dishes together, rounded up to packs, by supplier. */
-export async function orderFor({ store }: HouseVisit, sittingId: string): Promise<Order> {
+/**
+ * Everything a sitting needs, or several that are delivered together, rounded up to packs, by supplier.
+ * What is in the house, and trim and bones of the day that go into a stock, are not ordered again.
+ *
+ * @param together further sittings, by id; those that are gone are left out
+ */
+export async function orderFor(
+	{ store, house }: HouseVisit,
+	sittingId: string,
+	together: readonly string[] = [],
+): Promise<Order> {
 	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
-	const { rows, kitchen } = await plannedInDay(store.db, sitting);
+	const others = await orderedWith(store.db, sitting);
+	const all = [sitting, ...others.filter(({ id }) => together.includes(id))];
+	const planned = await Promise.all(all.map((each) => plannedInDay(store.db, each)));
+	const rows = planned.flatMap((each) => each.rows);
+	const [{ kitchen }] = planned as [(typeof planned)[number]];
+	const { byId, preparations } = knownOfAll(planned.map(({ kitchen: { known } }) => known));
 	const dishes = rows.flatMap(({ dish, plan }) =>
-		plan ? [{ name: dish.recipe.name, recipe: dish.recipe, plan }] : [],
+		plan ? [{ name: dish.recipe.name, recipe: dish.recipe, plan, uses: dish.byProducts }] : [],
 	);
-	const list = orderList(dishes, kitchen.known.preparations, kitchen.known.byId);
+	const rule = { timeZone: kitchen.policy.timeZone, keeps_days: house.chilled_days };
+	const into = goingInto(dishes, rule);
+	const list = orderList(dishes, preparations, byId, {
+		inHouse_g: added(all.map(({ inHouse_g }) => inHouse_g)),
+		byProducts: new Map([...into].map(([id, { kg }]) => [id, kg])),
+	});
 	const starts = dishes.map(({ plan }) => startAt(plan, "buy"));
 	return {
 		sitting,
+		together: all.slice(1),
+		others,
+		covers: all.reduce((sum, { covers }) => sum + covers, 0),
+		cuts: dishes.map(({ plan, uses }) => ({ plan, uses })),
+		left: [...into].map(([id, { from }]) => ({ name: preparations.get(id)?.name ?? id, from })),
 		groups: (Object.keys(SUPPLIERS) as Supplier[])
 			.map((supplier) => ({
 				supplier,
@@ -48,6 +90,29 @@ export async function orderFor({ store }: HouseVisit, sittingId: string): Promis
 		without: rows.filter(({ plan }) => !plan).map(({ dish }) => dish.recipe.name),
 		orderBy: starts.length > 0 ? Math.min(...starts) : null,
 	};
+}
+
+/** Sittings within so many days of each other may come in one delivery. */
+const TOGETHER_DAYS = 4;
+const DAY_MS = 86_400_000;
+
+/** Other sittings near enough to come in the same delivery, the soonest first. */
+async function orderedWith(db: Database, { id, serviceAt }: Sitting): Promise<Sitting[]> {
+	const near = await readSittings(db, serviceAt - TOGETHER_DAYS * DAY_MS, serviceAt + TOGETHER_DAYS * DAY_MS);
+	return near.filter((other) => other.id !== id && !other.calledOff && other.dishes.length > 0);
+}
+
+function knownOfAll(all: readonly KnownIngredients[]): KnownIngredients {
+	return {
+		byId: new Map(all.flatMap(({ byId }) => [...byId])),
+		preparations: new Map(all.flatMap(({ preparations }) => [...preparations])),
+	};
+}
+
+function added(all: readonly Readonly<Record<string, number>>[]): Record<string, number> {
+	const sums: Record<string, number> = {};
+	for (const [id, grams] of all.flatMap((each) => Object.entries(each))) sums[id] = (sums[id] ?? 0) + grams;
+	return sums;
 }
 
 /** What some rows cost together, minor units, and how many of them have no price. */

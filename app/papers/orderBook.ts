@@ -19,7 +19,7 @@ const COLUMNS = [
 
 /** The order as a workbook of one sheet. */
 export function orderBook(
-	{ sitting, groups, store, here, without }: Order,
+	{ sitting, groups, store, here, without, covers }: Order,
 	currency: string,
 	house: string,
 ): ExcelJS.Workbook {
@@ -32,7 +32,7 @@ export function orderBook(
 	for (const { name, rows } of groups) sheet.addRows(rows.map((row) => cellsOf(row, name, currency)));
 	sheet.addRows(store.map((row) => ({ ...cellsOf(row, "From the store", currency), order: null })));
 	sheet.addRows(here.map((row) => ({ ...cellsOf(row, "Here already", currency), order: null })));
-	addTotal(sheet, [...groups.flatMap(({ rows }) => rows), ...store, ...here], sitting.covers, currency);
+	addTotal(sheet, [...groups.flatMap(({ rows }) => rows), ...store, ...here], covers, currency);
 	for (const name of without) sheet.addRow({ what: `▲ ${name}: no plan, so nothing of it is ordered here` });
 	for (const key of ["needed", "pack", "order", "litres"]) sheet.getColumn(key).numFmt = KILOGRAMS;
 	const cents = "0".repeat(Math.round(Math.log10(minorUnitsOf(currency))));

@@ -1,19 +1,46 @@
+import { upperFirst } from "es-toolkit";
 import type { OrderRow } from "#core/plan";
 import { type Ingredient, isBoughtByVolume } from "#core/recipe";
 import { wallClock } from "#core/time";
+import { BY_PRODUCTS } from "#core/trade";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, money, type Reading } from "../ui/words/reading.ts";
+import { butcherWords } from "./butcherWords.ts";
 import { costOf, type Order, orderFor } from "./order.ts";
 
-/** The order sheet of a sitting. */
-export async function orderPage(visit: HouseVisit, { id }: { readonly id: string }) {
-	const order = await orderFor(visit, id);
+/** Which sitting is ordered for, and with which others; the others stand in the address as often as there are any. */
+export interface OrderAsked {
+	readonly id: string;
+	readonly search?: string;
+}
+
+function togetherIn({ search = "" }: OrderAsked): string[] {
+	return new URLSearchParams(search).getAll("with").slice(0, MOST_TOGETHER);
+}
+
+const MOST_TOGETHER = 12;
+
+/** The order sheet of a sitting, or of several that are delivered together. */
+export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
+	const order = await orderFor(visit, asked.id, togetherIn(asked));
 	const { sitting, groups } = order;
 	const reading = visit.reading.towards(sitting.serviceAt);
 	const { currency } = visit.house;
 	return {
 		id: sitting.id,
 		name: sitting.name,
+		version: sitting.version,
+		together: order.together.map(({ name }) => name),
+		others: order.others.map((other) => ({
+			id: other.id,
+			words: `${other.name}, ${reading.day(other.serviceAt)}, ${counted(other.covers, "cover")}`,
+			isOn: order.together.includes(other),
+		})),
+		butcher: order.cuts.flatMap(({ plan, uses }) => butcherWords(plan, uses, reading)),
+		left: order.left.map(
+			({ name, from }) =>
+				`${upperFirst(name)}: ${from.map(({ kind, dish, kg }) => `${reading.mass(kg)} of ${BY_PRODUCTS[kind]} of ${dish}`).join("; ")}.`,
+		),
 		about: `${sitting.room ? `${sitting.room} · ` : ""}${reading.day(sitting.serviceAt)} ${wallClock(sitting.serviceAt, reading.timeZone).time} · ${counted(sitting.covers, "cover")}`,
 		note: sitting.note,
 		house: visit.house.name,
@@ -22,8 +49,10 @@ export async function orderPage(visit: HouseVisit, { id }: { readonly id: string
 		paper: visit.preferences.paper,
 		without: order.without,
 		total: costWords(order.cost, currency),
-		aCover:
-			order.cost.gaps > 0 ? null : `${money(order.cost.known_minor / sitting.covers, currency)} a cover`,
+		aCover: order.cost.gaps > 0 ? null : `${money(order.cost.known_minor / order.covers, currency)} a cover`,
+		inHouse: Object.fromEntries(
+			Object.entries(sitting.inHouse_g).map(([id, grams]) => [id, reading.mass(grams / 1000)]),
+		),
 		here: order.here.map((row) => rowView(row, reading, currency)),
 		store: order.store.map((row) => rowView(row, reading, currency)),
 		groups: groups.map(({ name, rows }) => ({
@@ -40,6 +69,7 @@ function rowView(row: OrderRow, reading: Reading, currency: string) {
 	const amount = (kg: number) => amountWords(kg, ingredient, reading);
 	const here = here_kg > 0 && row.from === "order" ? `, ${amount(here_kg)} of it here` : "";
 	return {
+		id: ingredient.id,
 		name: ingredient.name,
 		needed: byPiece ? counted(pieces, "piece") : `${amount(row.asPurchased_kg)}${here}`,
 		order: byPiece
@@ -67,8 +97,8 @@ function costWords({ known_minor, gaps }: Order["cost"], currency: string): stri
 }
 
 /** The order list of a sitting as a spreadsheet: real numbers, so that it can be reckoned with. */
-export async function orderXlsx(visit: HouseVisit, { id }: { readonly id: string }) {
-	const order = await orderFor(visit, id);
+export async function orderXlsx(visit: HouseVisit, asked: OrderAsked) {
+	const order = await orderFor(visit, asked.id, togetherIn(asked));
 	const { date } = wallClock(order.sitting.serviceAt, visit.house.timeZone);
 	// Large, and wanted seldom: no thread waits for it when it begins.
 	const { orderBook } = await import("./orderBook.ts");

@@ -1,6 +1,7 @@
 import type { Kitchen } from "#core/kitchen";
 import type { LiquidLine } from "#core/pans";
-import type { Plan, PlanLine } from "#core/plan";
+import type { ByProductRule, ByProductUses, ByProductWorth, Plan, PlanLine } from "#core/plan";
+import type { Recipe, Swap } from "#core/recipe";
 import type { CookChoice } from "#core/sitting";
 import type { PlacedTask } from "#core/tasks";
 import type { PlaceKey } from "#core/trade";
@@ -20,6 +21,24 @@ export interface TableGiven extends PlaceGiven {
 	readonly cardLine: LiquidLine | null;
 	/** How the sitting makes it tender, where that is another way than the card's. */
 	readonly cook?: CookChoice | null;
+	/** What can be settled of what it is made of; none where nothing can. */
+	readonly making?: Making;
+}
+
+/** What a sitting settles of the lines of a dish, and of what is left of it. */
+export interface Making {
+	/** As the book has it. */
+	readonly card: Recipe;
+	readonly swaps: Swap[];
+	readonly byProducts: ByProductUses;
+	readonly cook: CookChoice | null;
+	/** What came, as it is typed; empty where nobody has said. */
+	readonly came: string;
+	/** The dish with something settled otherwise; undefined where it cannot be planned so. */
+	readonly tried: (other: { readonly swaps?: Swap[]; readonly cook?: CookChoice | null }) => Plan | undefined;
+	readonly rule: ByProductRule;
+	readonly worth: ByProductWorth;
+	readonly currency: string;
 }
 
 /** The answer of a place in one line, with the figures beside it. */

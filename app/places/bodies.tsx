@@ -2,6 +2,7 @@ import type { ComponentType } from "react";
 import type { PlaceKey } from "#core/trade";
 import { BraiseSheet } from "./braise/BraiseSheet.tsx";
 import { BuildBody } from "./build/BuildBody.tsx";
+import { BuyBody } from "./buy/BuyBody.tsx";
 import { CarryBody } from "./carry/CarryBody.tsx";
 import { ChillBody } from "./chill/ChillBody.tsx";
 import type { BodyProps } from "./PlaceBody.ts";
@@ -16,6 +17,7 @@ function bodyOf<View>(body: ComponentType<BodyProps<View>>): ComponentType<BodyP
 
 /** Places with a drawing of their own; the others are told in words. */
 export const BODY: Readonly<Partial<Record<PlaceKey, ComponentType<BodyProps<unknown>>>>> = {
+	buy: bodyOf(BuyBody),
 	sear: bodyOf(SearBody),
 	build: bodyOf(BuildBody),
 	panUp: bodyOf(PanUp),

@@ -116,4 +116,4 @@ function tastingTasks({ plan }: PlaceGiven): TaskView[] {
 	}));
 }
 
-export type { Headline, PaperLine, Place, PlaceGiven, TableGiven } from "./Place.ts";
+export type { Headline, Making, PaperLine, Place, PlaceGiven, TableGiven } from "./Place.ts";

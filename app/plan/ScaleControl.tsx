@@ -90,7 +90,7 @@ const Slot = chakra("div", { base: { flexGrow: 1, minWidth: 0 } });
 /** How long typing may pause before the table follows, ms. */
 const PAUSE_MS = 180;
 /** What drawings put into the form; nobody types in these. */
-const SETTLED = ["wishes", "line", "colour", "chill", "cook", "swaps"] as const;
+const SETTLED = ["wishes", "line", "colour", "chill", "cook", "swaps", "byProducts"] as const;
 
 function settledIn(form: HTMLFormElement): Record<string, string> {
 	const typed = new FormData(form);

@@ -47,6 +47,7 @@ beforeAll(async () => {
 		inDay: null,
 		typed: null,
 		wrong: {},
+		came: "",
 	};
 	const {
 		id: _,
@@ -57,7 +58,7 @@ beforeAll(async () => {
 		recipe: ______,
 		...rest
 	} = goat;
-	const { byProducts: _______, ...dish } = rest;
+	const dish = rest;
 	stored = {
 		sitting: { serviceAt: sitting.serviceAt, covers: sitting.covers },
 		dish,

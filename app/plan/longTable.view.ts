@@ -7,10 +7,10 @@ import { cookedRecipe, sharedOut } from "#core/sitting";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
-import { type PlaceView, placesOf, tasksOf } from "../places/index.ts";
+import { type Making, type PlaceView, placesOf, tasksOf } from "../places/index.ts";
 import { pansWords } from "../places/words.ts";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
-import { chillTyped, cookTyped, lineTyped, swapsTyped, wishesTyped } from "../ui/forms/settled.ts";
+import { chillTyped, cookTyped, lineTyped, swapsTyped, usesTyped, wishesTyped } from "../ui/forms/settled.ts";
 import { planDishes } from "../ui/server/planned.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { allergenView } from "../ui/words/allergenView.ts";
@@ -41,6 +41,8 @@ export interface LongTableGiven {
 	readonly inDay: Plan | null;
 	readonly typed: Typed | null;
 	readonly wrong: Wrong;
+	/** What came of the main, as it is typed. */
+	readonly came: string;
 }
 
 /** The long table of one dish, ready to show. */
@@ -131,6 +133,7 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 		chill: chillTyped(dish.chill),
 		cook: cookTyped(dish.cook),
 		swaps: swapsTyped(dish.swaps),
+		byProducts: usesTyped(dish.byProducts),
 		ahead: dish.ahead === null ? "" : dish.ahead ? "yes" : "no",
 	};
 	return {
@@ -167,11 +170,35 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 		inDay: given.inDay && inDayView(given.inDay, plan, reading),
 		places,
 		selected,
-		detail: detailOf(selected, { plan, kitchen, reading, cardLine, cook: dish.cook }),
+		detail: detailOf(selected, {
+			plan,
+			kitchen,
+			reading,
+			cardLine,
+			cook: dish.cook,
+			making: makingOf(given, dish),
+		}),
 		yieldBar: yieldBarView(plan, given),
 		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
 		allergens: allergenView(plan.allergens, house.allergenList),
 		cautions: cautionsOf(plan, kitchen.policy.code, kitchen.policy.liftLimit_kg, reading),
+	};
+}
+
+/** What can be settled of what the dish is made of. */
+function makingOf(given: LongTableGiven, dish: DishWithRecipe): Making {
+	const { house } = given.visit;
+	const sitting = given.trial ? { ...given.sitting, ...given.trial.sitting } : given.sitting;
+	return {
+		card: dish.recipe,
+		swaps: dish.swaps,
+		byProducts: dish.byProducts,
+		cook: dish.cook,
+		came: given.came,
+		tried: (other) => planOne(given, { ...dish, ...other }, sitting).plan,
+		rule: { timeZone: house.timeZone, keeps_days: house.chilled_days },
+		worth: house.byProductWorth,
+		currency: house.currency,
 	};
 }
 

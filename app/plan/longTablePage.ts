@@ -49,5 +49,6 @@ export async function longTablePage(visit: HouseVisit, asked: DishAsked) {
 		inDay: rows.find(({ dish }) => dish.id === dishId)?.plan ?? null,
 		typed: read && "typed" in read ? read.typed : null,
 		wrong: read && "wrong" in read ? read.wrong : {},
+		came: (address.get("came") ?? "").slice(0, 40),
 	});
 }

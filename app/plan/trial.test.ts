@@ -39,6 +39,7 @@ describe("the scale control", () => {
 					chill: null,
 					cook: null,
 					swaps: [],
+					byProducts: {},
 				},
 			},
 		});
@@ -68,6 +69,7 @@ describe("the scale control", () => {
 		[{ line: "deep" }, "line"],
 		[{ colour: "blue" }, "colour"],
 		[{ swaps: "cider" }, "swaps"],
+		[{ byProducts: "feathers>broth" }, "byProducts"],
 		[{ uptake: "200 guests" }, "uptake"],
 	])("%o is refused at its field, and kept", (changed, field) => {
 		const result = read(changed);

@@ -5,7 +5,7 @@ import { readUptake, TrialEntry } from "#core/sitting";
 import { fromWallClock } from "#core/time";
 import type { DishWithRecipe, Sitting } from "#db";
 import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
-import { readChill, readCook, readLine, readSwaps, readWishes } from "../ui/forms/settled.ts";
+import { readChill, readCook, readLine, readSwaps, readUses, readWishes } from "../ui/forms/settled.ts";
 
 /** The sitting and the dish with the control's figures in. */
 export interface Trial {
@@ -26,6 +26,7 @@ export interface Trial {
 		| "chill"
 		| "cook"
 		| "swaps"
+		| "byProducts"
 	>;
 }
 
@@ -76,6 +77,7 @@ function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: Unit
 			chill: readChill(typed.chill ?? ""),
 			cook: readCook(typed.cook ?? ""),
 			swaps: readSwaps(typed.swaps ?? ""),
+			byProducts: readUses(typed.byProducts ?? ""),
 		},
 	};
 }

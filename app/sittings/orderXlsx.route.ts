@@ -3,7 +3,12 @@ import type { Route } from "./+types/orderXlsx.route";
 
 /** The order list of a sitting as a file. */
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-	const { date, bytes } = await heavily(context, "orderXlsx", { id: params.sittingId }, request);
+	const { date, bytes } = await heavily(
+		context,
+		"orderXlsx",
+		{ id: params.sittingId, search: new URL(request.url).search },
+		request,
+	);
 	return new Response(bytes, {
 		headers: {
 			"Content-Type": "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",

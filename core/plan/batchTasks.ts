@@ -1,9 +1,14 @@
-import type { Kitchen } from "../kitchen/index.ts";
+import type { Kitchen, Vessel } from "../kitchen/index.ts";
 import { wholeUp } from "../quantity/index.ts";
 import type { Preparation, RecipeStep } from "../recipe/index.ts";
 import { AT_ANY_TIME, exactly, type Need, type Task, taskMinutes, workMinutes } from "../tasks/index.ts";
-import type { PotTaken } from "./planPreparations.ts";
 import { after, cooks } from "./taskNamer.ts";
+
+/** A pot of the kitchen, and how often it is filled. */
+export interface PotTaken {
+	readonly vessel: Vessel;
+	readonly goes: number;
+}
 
 /** What one batch of something made in the house is, for its tasks. */
 export interface BatchWanted {

@@ -1,5 +1,6 @@
 import { wholeUp } from "../quantity/index.ts";
 import {
+	CATEGORIES,
 	countOf,
 	type Ingredient,
 	ingredientOf,
@@ -27,7 +28,7 @@ export interface OrderRow {
 	/** Whole pieces, where the weight of one is not known. */
 	readonly pieces: number;
 	readonly pack_kg: number | null;
-	/** Weighed on hand already, kg as purchased: it is needed, and not ordered again. */
+	/** Here already, kg as purchased: weighed on hand, counted in the house, or left of a dish; it is needed, and not ordered again. */
 	readonly here_kg: number;
 	/**
 	 * Ordered; taken from the store: what keeps, where it is a small part of a pack; or all of it
@@ -60,19 +61,50 @@ interface Sum {
  *
  * @param preparations what is made in the house, by short name
  * @param known        everything a line can name, by short name
+ * @param here         what is in the house already, or left of the day's dishes
  */
 export function orderList(
 	dishes: readonly OrderedDish[],
 	preparations: ReadonlyMap<string, Preparation>,
 	known: ReadonlyMap<string, Ingredient>,
+	here: AlreadyHere = NOTHING_HERE,
 ): OrderRow[] {
 	const sums = new Map<string, Sum>();
-	for (const need of dishes.flatMap(needsOf)) {
-		for (const bought of takenApart(need, preparations, known)) add(sums, bought);
+	const needs = dishes.flatMap(needsOf).flatMap((need) => takenApart(need, preparations, known));
+	for (const need of needs) add(sums, need);
+	for (const [id, grams] of Object.entries(here.inHouse_g)) {
+		const sum = sums.get(id);
+		if (sum) sum.here_kg += grams / 1000;
 	}
+	for (const [id, kg] of here.byProducts) spare(sums, needs, id, kg);
 	return [...sums.values()]
 		.map(rowOf)
 		.sort((a, b) => a.ingredient.name.localeCompare(b.ingredient.name, "en"));
+}
+
+/** What need not be bought again. */
+export interface AlreadyHere {
+	/** As purchased, g, by short name. */
+	readonly inHouse_g: Readonly<Record<string, number>>;
+	/** Trim and bones that go into something made in the house, kg by its short name. */
+	readonly byProducts: ReadonlyMap<string, number>;
+}
+
+const NOTHING_HERE: AlreadyHere = { inHouse_g: {}, byProducts: new Map() };
+
+/** Trim and bones of the day stand in for the bones that would be bought for a stock, and for no more of them. */
+function spare(sums: Map<string, Sum>, needs: readonly Need[], made: string, kg: number): void {
+	const bones = needs.filter(
+		({ madeFor, ingredient, grams }) =>
+			madeFor === made && grams !== null && CATEGORIES[ingredient.category].role === "main",
+	);
+	const wanted_kg = bones.reduce((sum, { grams }) => sum + (grams ?? 0) / 1000, 0);
+	if (wanted_kg === 0) return;
+	const share = Math.min(1, kg / wanted_kg);
+	for (const { ingredient, grams, trimLoss } of bones) {
+		const sum = sums.get(ingredient.id);
+		if (sum) sum.here_kg += (share * (grams ?? 0)) / 1000 / (1 - trimLoss);
+	}
 }
 
 interface Need {
@@ -85,6 +117,8 @@ interface Need {
 	/** Of the main that was weighed on hand, kg. */
 	readonly here_kg: number;
 	readonly dish: string;
+	/** What is made in the house of it; null where it goes into the dish itself. */
+	readonly madeFor: string | null;
 }
 
 /** What the lines of one dish need, ready to use. */
@@ -100,6 +134,7 @@ function needsOf({ name, recipe, plan }: OrderedDish): Need[] {
 			pack_kg: isMain ? (recipe.pack_kg ?? null) : null,
 			here_kg: isMain && basis.from === "onHand" ? basis.onHand_kg : 0,
 			dish: name,
+			madeFor: null,
 		};
 	});
 }
@@ -125,6 +160,7 @@ function takenApart(
 			pack_kg: null,
 			here_kg: 0,
 			dish: need.dish,
+			madeFor: need.ingredient.id,
 		};
 		return takenApart(inside, preparations, known);
 	});

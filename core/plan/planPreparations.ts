@@ -5,7 +5,7 @@ import { gramsOrNull, ingredientOf, makesGrams, type Preparation } from "../reci
 import { type PlacedTask, placeBackwards } from "../tasks/index.ts";
 import { startBefore } from "../time/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
-import { batchTasks } from "./batchTasks.ts";
+import { batchTasks, type PotTaken } from "./batchTasks.ts";
 import { type Plan, startAt, taskAt } from "./Plan.ts";
 import type { PlanLine } from "./planLines.ts";
 
@@ -29,12 +29,6 @@ export interface PreparedBatch {
 	/** The tasks, of dishes or of other preparations, that it has to be ready for. */
 	readonly feeds: readonly string[];
 	readonly tasks: readonly PlacedTask[];
-}
-
-/** A pot of the kitchen, and how often it is filled. */
-export interface PotTaken {
-	readonly vessel: Vessel;
-	readonly goes: number;
 }
 
 /** How full a pot may be in which bones and water simmer, as a share of its depth. General practice. */

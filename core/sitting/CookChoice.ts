@@ -1,4 +1,4 @@
-import { smallerPiece } from "../pans/index.ts";
+import { type Piece, smallerPiece } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { HEAT_RANGES, type HeatWay, type Lid } from "../trade/index.ts";
 
@@ -9,7 +9,12 @@ export interface CookChoice {
 	readonly lid: Lid | null;
 	/** The butcher cuts each piece into so many alike. */
 	readonly parts: (typeof PARTS)[number];
+	/** A smaller portion, and pieces as much smaller: a share of the card's; the card's own where it is left out. */
+	readonly portion?: number;
 }
+
+/** A portion is no smaller than this share of its card's, on a day that is short. */
+export const LEAST_PORTION = 0.6;
 
 /** Into so many a piece can be cut: whole, halved, in four. */
 export const PARTS = [1, 2, 4] as const;
@@ -17,11 +22,43 @@ export const PARTS = [1, 2, 4] as const;
 /** The recipe cooked that way. */
 export function cookedThatWay(recipe: Recipe, choice: CookChoice | null): Recipe {
 	if (choice === null) return recipe;
-	const { heat, set_C, lid, parts } = choice;
+	const { heat, set_C, lid, parts, portion = 1 } = choice;
 	const other = heat === null || heat === (recipe.braise.heat ?? "oven") ? recipe : onHeat(recipe, heat);
 	const heated = set_C === null ? other : heatedAt(other, set_C);
 	const braise = lid === null ? heated.braise : { ...heated.braise, lid };
-	return { ...heated, braise, piece: smallerPiece(recipe.piece, Math.log2(parts)) };
+	const cut = { ...heated, braise, piece: smallerPiece(recipe.piece, Math.log2(parts)) };
+	return portion === 1 ? cut : withPortion(cut, portion);
+}
+
+/** The recipe with portions of so much, and pieces that are as much lighter and alike in shape. */
+function withPortion(recipe: Recipe, share: number): Recipe {
+	const { portion, piece } = recipe;
+	return {
+		...recipe,
+		portion:
+			"portion_g" in portion
+				? { portion_g: portion.portion_g * share }
+				: { ...portion, piece_g: portion.piece_g * share },
+		piece: lighterPiece(piece, share),
+	};
+}
+
+/** The same shape at a share of the weight. */
+function lighterPiece(piece: Piece, share: number): Piece {
+	const side = Math.cbrt(share);
+	const weight_g = piece.weight_g * share;
+	if (piece.shape === "ball") return { ...piece, diameter_mm: piece.diameter_mm * side, weight_g };
+	const length_mm = piece.length_mm * side;
+	if (piece.shape === "cylinder") {
+		return { ...piece, length_mm, diameter_mm: piece.diameter_mm * side, weight_g };
+	}
+	return {
+		...piece,
+		length_mm,
+		width_mm: piece.width_mm * side,
+		height_mm: piece.height_mm * side,
+		weight_g,
+	};
 }
 
 /** A recipe that may also be braised at another temperature: it is planned at that one. */

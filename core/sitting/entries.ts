@@ -69,5 +69,6 @@ export const TrialEntry = Type.Object({
 	chill: Type.Optional(Type.String({ maxLength: 60 })),
 	cook: Type.Optional(Type.String({ maxLength: 60 })),
 	swaps: Type.Optional(Type.String({ maxLength: 2000 })),
+	byProducts: Type.Optional(Type.String({ maxLength: 400 })),
 	ahead: Type.Optional(oneOf(["", "yes", "no"] as const)),
 });

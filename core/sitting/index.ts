@@ -1,4 +1,4 @@
-export { type CookChoice, heatedAt, PARTS } from "./CookChoice.ts";
+export { type CookChoice, heatedAt, LEAST_PORTION, PARTS } from "./CookChoice.ts";
 export { ShareEntry, SittingEntry, TrialEntry } from "./entries.ts";
 export {
 	BASES,

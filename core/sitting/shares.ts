@@ -1,6 +1,5 @@
 import { refuse } from "../check/index.ts";
 import { readNumber } from "../quantity/index.ts";
-import type { SittingDish } from "./SittingDish.ts";
 
 /** Who takes a dish, where that is not a fixed per cent of the covers. */
 export type DishShare =
@@ -15,10 +14,7 @@ export type DishShare =
  *
  * @param covers guests, a whole number above 0
  */
-export function sharedOut<D extends Pick<SittingDish, "uptake" | "share">>(
-	covers: number,
-	dishes: readonly D[],
-): D[] {
+export function sharedOut<D extends UptakeRead>(covers: number, dishes: readonly D[]): D[] {
 	const counted = dishes.map((dish) =>
 		dish.share?.by === "guests" ? { ...dish, uptake: Math.min(1, dish.share.guests / covers) } : dish,
 	);

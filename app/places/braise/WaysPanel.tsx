@@ -110,7 +110,7 @@ function OtherHeats({ drawing: { heats, cook } }: { readonly drawing: BraiseDraw
 					type="button"
 					onClick={() =>
 						setTrial({
-							cook: cookTyped({ heat, set_C: null, lid: cook?.lid ?? null, parts: cook?.parts ?? 1 }),
+							cook: cookTyped({ parts: 1, lid: null, ...cook, heat, set_C: null }),
 						})
 					}
 				>
@@ -188,7 +188,7 @@ function List({ ways, drawing }: { readonly ways: readonly WayToTender[]; readon
 /** The pieces as they would be then: cut again, or as they are settled. */
 function chosen({ oven_C, lid, parts }: WayToTender, { cook }: BraiseDrawing): CookChoice {
 	const cut = PARTS.find((one) => one === parts * (cook?.parts ?? 1)) ?? 1;
-	return { heat: cook?.heat ?? null, set_C: oven_C, lid, parts: cut };
+	return { heat: null, ...cook, set_C: oven_C, lid, parts: cut };
 }
 
 function wayWords(way: WayToTender, drawing: BraiseDrawing, { temperature }: Measures): string {

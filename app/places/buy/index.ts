@@ -3,6 +3,7 @@ import { startAt } from "#core/plan";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
 import { mainName, portionWords } from "../words.ts";
+import { makingView } from "./making.view.ts";
 
 export const buy: Place = {
 	key: "buy",
@@ -16,9 +17,18 @@ export const buy: Place = {
 			{ figure: reading.mass(plan.chain.asPurchased_kg), label: "needed as purchased" },
 			{ figure: reading.mass(plan.chain.trimmed_kg), label: "after trimming" },
 			{ figure: reading.mass(plan.chain.cooked_kg), label: "cooked" },
+			...(plan.second
+				? [
+						{
+							figure: reading.mass(plan.second.asPurchased_kg),
+							label: `of ${plan.second.ingredient.name}, as purchased`,
+						},
+					]
+				: []),
 		],
 	}),
 	takes: () => true,
+	drawing: (given) => makingView(given) ?? undefined,
 };
 
 function bought({ chain }: Plan, reading: Reading): string {

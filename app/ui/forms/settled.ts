@@ -1,9 +1,9 @@
 import { refuse } from "#core/check";
 import type { LiquidLine, PanWish } from "#core/pans";
-import { type ChillChoice, MOST_PARTS } from "#core/plan";
+import { type ByProductUses, type ChillChoice, MOST_PARTS } from "#core/plan";
 import type { Swap } from "#core/recipe";
-import { type CookChoice, PARTS } from "#core/sitting";
-import { HEAT_WAYS, type HeatWay, LID_KEYS, type Lid } from "#core/trade";
+import { type CookChoice, LEAST_PORTION, PARTS } from "#core/sitting";
+import { BY_PRODUCT_KINDS, HEAT_WAYS, type HeatWay, LID_KEYS, type Lid } from "#core/trade";
 
 /** What the chef has settled for a dish, as it stands in an address or a form. */
 
@@ -82,19 +82,27 @@ export function readChill(text: string): ChillChoice | null {
 	return { coolerId: coolerId || null, parts, ice: ice === "ice" };
 }
 
-/** "oven:170:lid:2", "hob:::1"; nothing where the card's way holds. */
+/** "oven:170:lid:2", "hob:::1", ":::1:0.9" for a smaller portion; nothing where the card's way holds. */
 export function cookTyped(cook: CookChoice | null): string {
 	if (cook === null) return "";
-	return [cook.heat ?? "", cook.set_C ?? "", cook.lid ?? "", cook.parts].join(":");
+	const { heat, set_C, lid, parts, portion } = cook;
+	return [heat ?? "", set_C ?? "", lid ?? "", parts, ...(portion === undefined ? [] : [portion])].join(":");
 }
 
 /** @throws {Refusal} naming `cook` */
 export function readCook(text: string): CookChoice | null {
 	if (text === "") return null;
-	const [heat = "", degrees = "", lid = "", digits = ""] = text.split(":");
+	const [heat = "", degrees = "", lid = "", digits = "", share = ""] = text.split(":");
+	const portion = share === "" ? 1 : Number(share);
 	const set_C = degrees === "" ? null : Number(degrees);
 	const parts = PARTS.find((one) => String(one) === digits);
 	const knows = (heat === "" || isHeat(heat)) && (lid === "" || isLid(lid));
+	if (!(portion >= LEAST_PORTION && portion <= 1)) {
+		throw refuse(
+			"cook",
+			`a portion of ${share} was given; from ${LEAST_PORTION} to 1 of the card's is allowed`,
+		);
+	}
 	if (
 		!knows ||
 		parts === undefined ||
@@ -107,7 +115,13 @@ export function readCook(text: string): CookChoice | null {
 			`“${text}” was given; a heat, ${COOLEST_C} to ${HOTTEST_C} °C, a lid, and pieces whole, in 2 or in 4 are allowed`,
 		);
 	}
-	return { heat: isHeat(heat) ? heat : null, set_C, lid: isLid(lid) ? lid : null, parts };
+	return {
+		heat: isHeat(heat) ? heat : null,
+		set_C,
+		lid: isLid(lid) ? lid : null,
+		parts,
+		...(portion === 1 ? {} : { portion }),
+	};
 }
 
 /** Between these a dish is made tender, °C. */
@@ -137,4 +151,25 @@ export function readSwaps(text: string): Swap[] {
 export function withSwap(swaps: readonly Swap[], from: string, to: string | null): Swap[] {
 	const others = swaps.filter((swap) => swap.from !== from);
 	return to === null ? others : [...others, { from, to }];
+}
+
+/** "trim>house-broth,bones>house-broth": where what is left of it goes. */
+export function usesTyped(uses: ByProductUses): string {
+	return Object.entries(uses)
+		.map(([kind, to]) => `${kind}>${to}`)
+		.join(",");
+}
+
+/** @throws {Refusal} naming `byProducts` */
+export function readUses(text: string): ByProductUses {
+	if (text === "") return {};
+	const uses = text.split(",").map((use) => {
+		const [kind = "", to = "", more] = use.split(">");
+		const known = BY_PRODUCT_KINDS.find((key) => key === kind);
+		if (known === undefined || !/^[a-z0-9-]{1,60}$/.test(to) || more !== undefined) {
+			throw refuse("byProducts", `“${use}” was given; what is left and what is made with it are allowed`);
+		}
+		return [known, to];
+	});
+	return Object.fromEntries(uses);
 }

@@ -1,5 +1,6 @@
 import type { CookChoice } from "#core/sitting";
 import { HEATS, LIDS } from "#core/trade";
+import { percent } from "./reading.ts";
 
 /** How a piece is cut by the butcher. */
 export const PIECES: Readonly<Record<number, string>> = {
@@ -10,7 +11,7 @@ export const PIECES: Readonly<Record<number, string>> = {
 
 /** "in the oven, 170 °C, tight lid, pieces halved": what is settled beside the card. */
 export function cookWords(
-	{ heat, set_C, lid, parts }: CookChoice,
+	{ heat, set_C, lid, parts, portion }: CookChoice,
 	temperature: (C: number) => string,
 ): string {
 	return [
@@ -18,5 +19,6 @@ export function cookWords(
 		...(set_C === null ? [] : [temperature(set_C)]),
 		...(lid === null ? [] : [LIDS[lid]]),
 		...(parts === 1 ? [] : [PIECES[parts] ?? ""]),
+		...(portion === undefined ? [] : [`portions of ${percent(portion)}`]),
 	].join(", ");
 }

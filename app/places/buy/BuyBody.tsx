@@ -1,0 +1,162 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Form } from "react-router";
+import { Field, Select } from "../../ui/forms/Field.tsx";
+import { Act, ActLink, Heading, Muted } from "../../ui/parts/parts.tsx";
+import { DrawnColumns } from "../DrawnColumns.tsx";
+import type { BodyProps } from "../PlaceBody.ts";
+import { setTrial } from "../setTrial.ts";
+import type { MakingView } from "./making.view.ts";
+
+const Rows = chakra("ul", {
+	base: { display: "grid", "& li": { borderTop: "1px solid", borderColor: "hair", paddingBlock: "8px" } },
+});
+
+/** The buy place: what else lines can be made with, and what is left of the dish. */
+export function BuyBody({ view, head, facts, warnings, arithmetic }: BodyProps<MakingView>) {
+	return (
+		<DrawnColumns
+			answer={
+				<>
+					{head}
+					{facts}
+					{warnings}
+					{arithmetic}
+				</>
+			}
+			drawing={
+				<chakra.div display="grid" gap="16px" alignContent="start">
+					<Came came={view.came} />
+					<Instead instead={view.instead} />
+					<Left left={view.left} />
+				</chakra.div>
+			}
+		/>
+	);
+}
+
+/** What came, weighed at the door, against what is wanted. */
+function Came({ came }: Pick<MakingView, "came">) {
+	return (
+		<section>
+			<Heading marginBottom="6px">What came</Heading>
+			<Form method="get" preventScrollReset>
+				<input type="hidden" name="place" value="buy" />
+				<chakra.div display="flex" flexWrap="wrap" gap="8px 12px" alignItems="end">
+					<chakra.div width="170px">
+						<Field
+							label="Weighed at the door"
+							name="came"
+							defaultValue={came.typed}
+							wrong={came.wrong ?? undefined}
+							maxLength={40}
+							autoComplete="off"
+						/>
+					</chakra.div>
+					<Act>Is it enough?</Act>
+				</chakra.div>
+			</Form>
+			{came.says ? (
+				<chakra.p marginTop="8px" role="status">
+					<b>{came.says}</b>
+				</chakra.p>
+			) : null}
+			<Rows>
+				{came.ways.map(({ words, says, trial }) => (
+					<chakra.li
+						key={words}
+						display="grid"
+						gridTemplateColumns="minmax(0,1fr) auto"
+						gap="4px 12px"
+						alignItems="center"
+					>
+						<div>
+							<b>{words}</b>
+							<Muted display="block">{says}</Muted>
+						</div>
+						{trial ? (
+							<Act type="button" aria-label={`Take it: ${words}`} onClick={() => setTrial(trial)}>
+								Take it
+							</Act>
+						) : (
+							<ActLink to="../../order" relative="path">
+								Order sheet
+							</ActLink>
+						)}
+					</chakra.li>
+				))}
+			</Rows>
+		</section>
+	);
+}
+
+function Instead({ instead }: Pick<MakingView, "instead">) {
+	if (instead.length === 0) return null;
+	return (
+		<section>
+			<Heading marginBottom="6px">If something is missing</Heading>
+			<Rows>
+				{instead.map(({ words, changes, swaps }) => (
+					<chakra.li
+						key={words}
+						display="grid"
+						gridTemplateColumns="minmax(0,1fr) auto"
+						gap="4px 12px"
+						alignItems="center"
+					>
+						<div>
+							<b>{words}</b>
+							<Muted display="block">{changes.join(" · ")}</Muted>
+						</div>
+						<Act type="button" aria-label={`Take ${words}`} onClick={() => setTrial({ swaps })}>
+							Take it
+						</Act>
+					</chakra.li>
+				))}
+			</Rows>
+		</section>
+	);
+}
+
+function Left({ left }: Pick<MakingView, "left">) {
+	if (left.length === 0) return null;
+	return (
+		<section>
+			<Heading marginBottom="6px">What is left of it</Heading>
+			<Rows>
+				{left.map(({ what, mass, when, worth, to, choices, kept }) => (
+					<chakra.li
+						key={what}
+						display="grid"
+						gridTemplateColumns="minmax(0,1fr) minmax(130px, 190px)"
+						gap="4px 12px"
+						alignItems="center"
+					>
+						<div>
+							<b>
+								{mass} of {what}
+							</b>
+							<Muted display="block">
+								{when}
+								{worth ? ` · worth ${worth}` : ""}
+							</Muted>
+						</div>
+						<Select
+							aria-label={`Where the ${what} goes`}
+							value={to}
+							onChange={({ target: { value } }) =>
+								setTrial({ byProducts: choices.find(({ id }) => id === value)?.uses ?? kept })
+							}
+						>
+							<option value="">kept</option>
+							{choices.map(({ id, name }) => (
+								<option key={id} value={id}>
+									into {name}
+								</option>
+							))}
+						</Select>
+					</chakra.li>
+				))}
+			</Rows>
+		</section>
+	);
+}

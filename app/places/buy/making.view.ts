@@ -1,0 +1,135 @@
+import { costOfPlan } from "#core/cost";
+import { type BeforeAfter, byProductsOf, type Plan, type SwapEffect, swapEffect } from "#core/plan";
+import { threeDigits } from "#core/quantity";
+import { ALLERGENS, type Ingredient, ingredientOf, type RecipeLine, type Substitute } from "#core/recipe";
+import { dayWords } from "#core/time";
+import { BY_PRODUCTS } from "#core/trade";
+import { swapsTyped, usesTyped, withSwap } from "../../ui/forms/settled.ts";
+import { money, type Reading } from "../../ui/words/reading.ts";
+import type { Making, TableGiven } from "../Place.ts";
+import { cameView } from "./came.view.ts";
+
+/** One way to make a line, and what it does to the dish. */
+export interface InsteadView {
+	readonly words: string;
+	readonly changes: readonly string[];
+	/** What the control holds when it is taken. */
+	readonly swaps: string;
+}
+
+/** What is left of the dish, and where it can go. */
+export interface LeftView {
+	readonly what: string;
+	readonly mass: string;
+	readonly when: string;
+	readonly worth: string | null;
+	/** Empty where it is kept for something else. */
+	readonly to: string;
+	readonly choices: readonly { readonly id: string; readonly name: string; readonly uses: string }[];
+	/** What the control holds when it goes nowhere. */
+	readonly kept: string;
+}
+
+/** What can be settled of what a dish is made of. */
+export function makingView({ plan, kitchen, reading, making }: TableGiven) {
+	if (!making) return null;
+	const instead = making.card.lines.flatMap((line) =>
+		insteadOf(line, plan, making, kitchen.known.byId, reading),
+	);
+	const left = leftOf(plan, making, stocksOf(kitchen.known), reading);
+	return { instead, left, came: cameView(plan, making, reading) };
+}
+
+export type MakingView = NonNullable<ReturnType<typeof makingView>>;
+
+function stocksOf({ preparations }: TableGiven["kitchen"]["known"]) {
+	return [...preparations]
+		.filter(([, { category }]) => category === "stock")
+		.map(([id, { name }]) => ({ id, name }));
+}
+
+/** What may stand in place of a line; and its own again, where something else does. */
+function insteadOf(
+	line: RecipeLine,
+	plan: Plan,
+	making: Making,
+	known: ReadonlyMap<string, Ingredient>,
+	reading: Reading,
+): InsteadView[] {
+	const { swaps, card, tried, currency } = making;
+	const taken = swaps.find(({ from }) => from === line.ingredient)?.to ?? null;
+	const nameOf = ({ ingredient }: Pick<Substitute, "ingredient">) => ingredientOf({ ingredient }, known).name;
+	const own = nameOf(line);
+	const others: readonly { readonly to: string | null; readonly name: string }[] = [
+		...(taken === null ? [] : [{ to: null, name: own }]),
+		...(line.substitutes ?? [])
+			.filter(({ ingredient }) => ingredient !== taken)
+			.map((instead) => ({ to: instead.ingredient, name: nameOf(instead) })),
+	];
+	const now = taken === null ? own : nameOf({ ingredient: taken });
+	return others.map(({ to, name }) => {
+		const then = withSwap(swaps, line.ingredient, to);
+		const after = tried({ swaps: then });
+		const costs = (of: Plan) => costOfPlan(of, card, null).total_minor;
+		return {
+			words: to === null ? `${name} again, in place of ${now}` : `${name} in place of ${now}`,
+			changes: after
+				? [
+						...effectWords(swapEffect(plan, after), reading),
+						...costWords(costs(plan), costs(after), currency),
+					]
+				: ["it cannot be planned so"],
+			swaps: swapsTyped(then),
+		};
+	});
+}
+
+/** Less than this share is not told: nobody pours or tastes it. */
+const TOLD = 0.01;
+
+function effectWords(effect: SwapEffect, { volume }: Reading): string[] {
+	const told = ({ before, after }: BeforeAfter, words: (value: number) => string, what: string) =>
+		Math.abs(after - before) <= TOLD * Math.max(before, after, 1e-9)
+			? []
+			: [`${what} ${words(after)}, is ${words(before)}`];
+	const percent = (value: number) => `${threeDigits(Math.round(value * 100) / 100)} %`;
+	const names = (allergens: SwapEffect["brings"]) => allergens.map((key) => ALLERGENS[key]).join(", ");
+	const changes = [
+		...told(effect.poured_l, volume, "poured"),
+		...told(effect.sauce_l, volume, "sauce"),
+		...told(effect.salt_pct, percent, "salt"),
+		...told(effect.gelatin_g_per_l, (grams) => `${Math.round(grams)} g/l`, "gelatin"),
+		...(effect.brings.length > 0 ? [`brings ${names(effect.brings)}`] : []),
+		...(effect.takesAway.length > 0 ? [`takes ${names(effect.takesAway)} out`] : []),
+	];
+	return changes.length > 0 ? changes : ["litres, salt, body and allergens stay"];
+}
+
+function costWords(before: number | null, after: number | null, currency: string): string[] {
+	if (before === null || after === null) return ["cost not known"];
+	const more = Math.round(after - before);
+	if (more === 0) return ["costs the same"];
+	return [`${money(Math.abs(more), currency)} ${more > 0 ? "dearer" : "cheaper"}`];
+}
+
+function leftOf(
+	plan: Plan,
+	{ byProducts, rule, worth, currency }: Making,
+	stocks: readonly { readonly id: string; readonly name: string }[],
+	reading: Reading,
+): LeftView[] {
+	return byProductsOf(plan, rule).map(({ kind, kg, at, useBy }) => {
+		const { [kind]: to = "", ...others } = byProducts;
+		const perKg = worth[kind];
+		const day = dayWords(Date.parse(`${useBy}T12:00:00Z`), "UTC");
+		return {
+			what: BY_PRODUCTS[kind],
+			mass: kind === "liquid" ? reading.volume(kg) : reading.mass(kg),
+			when: `from ${reading.clock(at)}, use by ${day}`,
+			worth: perKg ? money(kg * perKg, currency) : null,
+			to,
+			choices: stocks.map(({ id, name }) => ({ id, name, uses: usesTyped({ ...others, [kind]: id }) })),
+			kept: usesTyped(others),
+		};
+	});
+}
