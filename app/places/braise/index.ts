@@ -1,7 +1,7 @@
 import { type BraiseGroup, joinsLate, lastStartAt, type Plan } from "#core/plan";
 import { heatOf, isInOven } from "#core/recipe";
 import type { PlacedTask } from "#core/tasks";
-import { durationWords } from "#core/time";
+import { durationWords, minutesBefore } from "#core/time";
 import { type HeatWay, LIDS } from "#core/trade";
 import type { Reading } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
@@ -64,7 +64,7 @@ function headline({ plan, reading }: PlaceGiven): Headline {
 	const { oven_C } = plan.recipe.braise;
 	return {
 		title: `${INTO[heatOf(plan.recipe)]} ${reading.clock(into)}`,
-		says: `${setWords(plan, reading)}, ${coverWords(plan)}. Tender ${tenderWords(plan, into, reading)}.${orderWords(plan, reading)}`,
+		says: `${setWords(plan, reading)}, ${coverWords(plan)}. Tender ${tenderWords(plan, into, reading)}.${secondWords(plan, lift, reading)}${orderWords(plan, reading)}`,
 		facts: [
 			{ figure: reading.clockAfter(plan.tender.low, into), label: "check first at" },
 			{ figure: reading.clockAfter(lift, into), label: "lift; if not tender by then, sauce first" },
@@ -103,6 +103,14 @@ function coverWords({ recipe }: Plan): string {
 function tenderWords({ tender }: Plan, into: number, reading: Reading): string {
 	const at = (instant: number) => reading.clockAfter(instant, into);
 	return `${at(tender.low)}–${at(tender.high)}, likely ${at(tender.likely)}`;
+}
+
+/** When the second main joins, so that both are lifted together. */
+function secondWords({ second }: Plan, lift: number, reading: Reading): string {
+	if (!second || second.joins_min === null) return "";
+	const { name } = second.ingredient;
+	if (second.slower) return ` The ${name} are in from the start and are the slower.`;
+	return ` The ${name} join at ${reading.clockAfter(minutesBefore(lift, second.joins_min), lift)}, so that both are tender together.`;
 }
 
 /** Which pans go in first, where they do not all take as long. */

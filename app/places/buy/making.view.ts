@@ -91,7 +91,7 @@ function effectWords(effect: SwapEffect, { volume }: Reading): string[] {
 	const told = ({ before, after }: BeforeAfter, words: (value: number) => string, what: string) =>
 		Math.abs(after - before) <= TOLD * Math.max(before, after, 1e-9)
 			? []
-			: [`${what} ${words(after)}, is ${words(before)}`];
+			: [`${what} ${words(after)}, now ${words(before)}`];
 	const percent = (value: number) => `${threeDigits(Math.round(value * 100) / 100)} %`;
 	const names = (allergens: SwapEffect["brings"]) => allergens.map((key) => ALLERGENS[key]).join(", ");
 	const changes = [

@@ -1,4 +1,5 @@
 import {
+	bedHeight,
 	depthOf,
 	type FilledPan,
 	fillPan,
@@ -66,7 +67,7 @@ export function lineState(view: PanUpView, chosen: number, line: LiquidLine): Li
 }
 
 function fill({ piece, layers, limits }: PanUpView, pan: AlikePans, line: LiquidLine): FilledPan {
-	return fillPan(pan.shape, piece, pan.pieces, line, pan.bed, limits, layers);
+	return fillPan(pan.shape, piece, pan.pieces, line, pan.bed, limits, layers, pan.over);
 }
 
 function cutOf(
@@ -82,6 +83,7 @@ function cutOf(
 		line_mm: filled.line_mm,
 		bed_mm: filled.bed_mm,
 		pile_mm: filled.pile_mm,
+		over: overOf(view, pan, filled),
 		layers: Math.max(1, Math.round(filled.pile_mm / pieceHeight(piece))),
 		lid: view.lid,
 		lineWords: words,
@@ -92,8 +94,49 @@ function cutOf(
 			name: school.name,
 			mm: filled.bed_mm + lineUp(filled.pile_mm, school.line),
 		})).filter(({ mm }) => mm <= depthOf(pan.shape)),
-		words: `${pan.name} cut through: ${length(filled.bed_mm)} of vegetables, pieces ${length(pieceHeight(piece))} high${standWords(filled, view, length)}, liquid line ${length(filled.line_mm)} above the floor (${words}), dip ${length(filled.dip_mm)} from the rim.`,
+		words: `${pan.name} cut through: ${length(filled.bed_mm)} of vegetables, pieces ${length(pieceHeight(piece))} high${standWords(filled, view, length)}, liquid line ${length(filled.line_mm)} above the floor (${words}), dip ${length(filled.dip_mm)} from the rim${overWords(view, pan)}.`,
 	};
+}
+
+/** "; 16 mm of potatoes over it" */
+function overWords({ overNames, units }: PanUpView, { over }: AlikePans): string {
+	const { length, mass } = measuresIn(units);
+	const joins =
+		over.joins.weight_kg > 0 ? [`${mass(over.joins.weight_kg)} of ${overNames.joins} join later`] : [];
+	const topping = over.topping_mm > 0 ? [`${length(over.topping_mm)} of ${overNames.topping} over it`] : [];
+	return [...joins, ...topping].map((words) => `; ${words}`).join("");
+}
+
+/** The second main on the pieces, and a topping over all of it, each from its foot to its top. */
+function overOf(
+	{ overNames, layers }: PanUpView,
+	{ shape, over }: AlikePans,
+	filled: FilledPan,
+): NonNullable<CutDrawing["over"]> {
+	const top_mm = filled.bed_mm + filled.pile_mm;
+	const joins_mm = over.joins.volume_l > 0 ? bedHeight(shape, over.joins) : 0;
+	return [
+		...(joins_mm > 0 && layers !== "poured"
+			? [
+					{
+						from_mm: top_mm,
+						to_mm: top_mm + joins_mm,
+						of: "meat" as const,
+						name: `${overNames.joins}, later`,
+					},
+				]
+			: []),
+		...(over.topping_mm > 0
+			? [
+					{
+						from_mm: top_mm + joins_mm,
+						to_mm: top_mm + joins_mm + over.topping_mm,
+						of: "bed" as const,
+						name: overNames.topping,
+					},
+				]
+			: []),
+	];
 }
 
 /** ", 2 deep", ", poured 110 mm deep" */

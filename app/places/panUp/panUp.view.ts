@@ -1,11 +1,21 @@
 import { sumBy } from "es-toolkit";
 import { vesselsFor } from "#core/kitchen";
-import type { Bed, ChosenPan, Layers, LiquidLine, PanLimits, PanShape, PanWish, Piece } from "#core/pans";
+import type {
+	Bed,
+	ChosenPan,
+	Layers,
+	LiquidLine,
+	Over,
+	PanLimits,
+	PanShape,
+	PanWish,
+	Piece,
+} from "#core/pans";
 import { capacityOf, lineWords, piecesPerPan, rimOf, tightGap } from "#core/pans";
 import { countByType, type HeldPans, type Plan } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import { heatOf, isInOven, layersOf, type Recipe } from "#core/recipe";
-import { LIDS } from "#core/trade";
+import { LIDS, type Role } from "#core/trade";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
 import { counted, type Reading } from "../../ui/words/reading.ts";
@@ -23,6 +33,8 @@ export interface PanUpView {
 	/** The card's own line, where the chef has set another; null while the plan decides. */
 	readonly cardLine: LiquidLine | null;
 	readonly lid: string;
+	/** What joins later, and what lies over everything; empty where nothing does. */
+	readonly overNames: { readonly joins: string; readonly topping: string };
 	readonly limits: PanLimits;
 	/** One entry for each pan that is filled alike. */
 	readonly pans: readonly AlikePans[];
@@ -40,6 +52,8 @@ export interface AlikePans {
 	readonly pieces: number;
 	readonly capacity: number;
 	readonly bed: Bed;
+	/** What joins later and lies over the pieces. */
+	readonly over: Over;
 	readonly drawing: PanDrawing;
 }
 
@@ -78,6 +92,7 @@ export function panUpView(given: TableGiven): PanUpView {
 		lineWords: lineWords(recipe.braise.line),
 		cardLine,
 		lid: LIDS[recipe.braise.lid],
+		overNames: { joins: nameOf(plan, "second"), topping: nameOf(plan, "topping") },
 		limits: {
 			headspace_mm: policy.headspace_mm,
 			// What stays where it is heated is not lifted full.
@@ -101,6 +116,13 @@ export function panUpView(given: TableGiven): PanUpView {
 	};
 }
 
+function nameOf({ lines }: Plan, role: Role): string {
+	return lines
+		.filter(({ line }) => line.role === role)
+		.map(({ ingredient }) => ingredient.name)
+		.join(", ");
+}
+
 /** What goes into the pans: for how much of it each kind has room. */
 function loadOf({ recipe, pans }: Plan) {
 	return {
@@ -112,6 +134,11 @@ function loadOf({ recipe, pans }: Plan) {
 			sumBy(pans.pans, ({ pieces }) => pieces),
 		),
 		bed: { volume_l: sumBy(pans.pans, ({ bed }) => bed.volume_l), weight_kg: 0 },
+		over: {
+			joins: { volume_l: sumBy(pans.pans, ({ over }) => over.joins.volume_l), weight_kg: 0 },
+			topping_mm: recipe.topping?.thickness_mm ?? 0,
+			topping_kg: 0,
+		},
 	};
 }
 
@@ -130,6 +157,7 @@ function alikePans({ plan, reading }: PlaceGiven): AlikePans[] {
 		pieces: pan.pieces,
 		capacity: pan.capacity,
 		bed: pan.bed,
+		over: pan.over,
 		drawing: drawingOf(pan, recipe, reading),
 	}));
 }

@@ -16,6 +16,14 @@ export const trim: Place = {
 				figure: reading.mass(plan.chain.asPurchased_kg - plan.chain.trimmed_kg),
 				label: "trim, to stock",
 			},
+			...(plan.second && plan.recipe.second
+				? [
+						{
+							figure: `${reading.mass(plan.second.trimmed_kg)}, ${counted(plan.second.pieces, "piece")}`,
+							label: `of ${plan.second.ingredient.name}, ${pieceWeightWords(plan.recipe.second, reading)}`,
+						},
+					]
+				: []),
 			{
 				figure: durationWords(plan.work.places.trim.wall_min),
 				label: `for ${counted(plan.order.hands, "cook")}`,

@@ -81,6 +81,19 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 					stroke="meatEdge"
 				/>
 			))}
+			{(cut.over ?? []).map(({ from_mm, to_mm, of, name }) => (
+				<g key={name}>
+					<PanLayer
+						from={from_mm}
+						to={Math.min(to_mm, pan.depth_mm)}
+						fill={of}
+						{...walls}
+					/>
+					<Label x={WIDTH / 2} y={up((from_mm + to_mm) / 2) + 5} textAnchor="middle">
+						{name}
+					</Label>
+				</g>
+			))}
 			<PanWall lean={lean} width={WIDTH} depth={depth} />
 			<Line
 				x1={lean.rim}

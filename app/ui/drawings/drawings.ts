@@ -20,6 +20,13 @@ export interface PanDrawing {
 
 /** A pan brought to its line, cut through. */
 export interface CutDrawing {
+	/** What lies over the pieces, from the bottom up; nothing where it is left out. */
+	readonly over?: readonly {
+		readonly from_mm: number;
+		readonly to_mm: number;
+		readonly of: "meat" | "bed";
+		readonly name: string;
+	}[];
 	readonly line_mm: number;
 	readonly bed_mm: number;
 	/** How high the pieces stand over what lies under them, mm. */

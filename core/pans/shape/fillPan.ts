@@ -38,6 +38,8 @@ export interface FilledPan {
 	readonly pieces: number;
 	/** The vegetables in it. */
 	readonly bed: Bed;
+	/** What joins it later, and lies over everything. */
+	readonly over: Over;
 	/** Litres to pour. */
 	readonly liquid_l: number;
 	/** Top of the bed above the floor, where the pieces stand, mm. */
@@ -118,6 +120,7 @@ export function fillPan(
 	return {
 		pieces,
 		bed,
+		over,
 		liquid_l,
 		bed_mm,
 		pile_mm: height_mm,

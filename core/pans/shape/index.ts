@@ -47,6 +47,7 @@ export {
 export {
 	BED_FILL,
 	type Bed,
+	bedHeight,
 	type Layers,
 	meatVolume,
 	NO_BED,
