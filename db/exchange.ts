@@ -9,7 +9,7 @@ import {
 	type RecipeEntry,
 	type VersionEntry,
 } from "#core/exchange";
-import { isPreparation, stateOf } from "#core/recipe";
+import { isPreparation, namedIn, stateOf } from "#core/recipe";
 import { retireOthers } from "./book.ts";
 import { AT_ONCE, reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
@@ -42,11 +42,7 @@ export async function readBookFile(db: Reader, only?: string): Promise<BookFile>
 		readIngredientEntries(db),
 		readRecipeEntries(db, wanted),
 	]);
-	const named = new Set(
-		recipes.flatMap(({ versions }) =>
-			versions.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient)),
-		),
-	);
+	const named = new Set(recipes.flatMap(({ versions }) => versions.flatMap(({ doc }) => namedIn(doc.lines))));
 	return {
 		...emptyBook(found?.currency ?? "EUR"),
 		ingredients: wanted ? ingredients.filter(({ id }) => named.has(id)) : ingredients,
@@ -73,7 +69,7 @@ async function neededFor(db: Reader, id: string): Promise<string[]> {
 			.from(recipeVersion)
 			.where(inArray(recipeVersion.recipeId, next));
 		if (rows.length === 0) throw new Missing("recipe", id);
-		const named = rows.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient));
+		const named = rows.flatMap(({ doc }) => namedIn(doc.lines));
 		next = [...new Set(named)].filter((used) => preparations.has(used) && !needed.has(used));
 	}
 	return [...needed];

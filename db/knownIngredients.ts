@@ -1,7 +1,15 @@
 import { and, asc, eq, inArray, lte } from "drizzle-orm";
 import { chunk } from "es-toolkit";
 import type { KnownIngredients } from "#core/kitchen";
-import { CATEGORIES, type Ingredient, type Preparation, ingredient as usual, withMade } from "#core/recipe";
+import {
+	CATEGORIES,
+	type Ingredient,
+	type Naming,
+	namedIn,
+	type Preparation,
+	ingredient as usual,
+	withMade,
+} from "#core/recipe";
 import type { Reader } from "./Store.ts";
 import { ingredient, ingredientPrice, recipeListing, recipeVersion } from "./schema.ts";
 
@@ -9,10 +17,7 @@ type IngredientRow = typeof ingredient.$inferSelect;
 
 /** Whatever is made of lines. */
 export interface Made {
-	readonly lines: readonly {
-		readonly ingredient: string;
-		readonly substitutes?: readonly { readonly ingredient: string }[];
-	}[];
+	readonly lines: readonly Naming[];
 }
 
 /**
@@ -50,8 +55,7 @@ export async function readKnown(
 }
 
 function namedBy(recipes: readonly Made[]): string[] {
-	const named = recipes.flatMap(({ lines }) => lines.flatMap((line) => [line, ...(line.substitutes ?? [])]));
-	return [...new Set(named.map(({ ingredient: id }) => id))];
+	return namedIn(recipes.flatMap(({ lines }) => lines));
 }
 
 /** Short names that one statement asks for. */

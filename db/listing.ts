@@ -6,6 +6,7 @@ import {
 	carriedBy,
 	type Ingredient,
 	isPreparation,
+	namedIn,
 	type Preparation,
 	plainName,
 	type Recipe,
@@ -231,7 +232,7 @@ async function writeListing(
 		await tx.delete(recipeListing).where(inArray(recipeListing.recipeId, ids));
 		await tx.insert(recipeListing).values(some.map((version) => listed(version, known)));
 		const uses = some.flatMap(({ recipeId, doc }) =>
-			[...new Set(doc.lines.map((line) => line.ingredient))].map((ingredientId) => ({
+			namedIn(doc.lines).map((ingredientId) => ({
 				recipeId,
 				ingredientId,
 			})),

@@ -228,6 +228,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 							onChange={change}
 							back={`/book/${loaderData.id}/write`}
 							main_g={mainGrams(read.lines)}
+							named={named}
 						/>
 						<StepEditor draft={draft} wrong={wrong} onChange={change} />
 					</chakra.div>

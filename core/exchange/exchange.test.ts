@@ -4,7 +4,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { Refusal } from "../check/index.ts";
 import { DEMO_DOCS, demoDish } from "../recipe/demoBook.testing.ts";
-import { ingredient, isPreparation, namesOf, readDraft } from "../recipe/index.ts";
+import { ingredient, isPreparation, namedIn, namesOf, readDraft } from "../recipe/index.ts";
 import {
 	type BookFile,
 	decodeText,
@@ -189,7 +189,7 @@ describe("an awkward file", () => {
 	});
 });
 
-const USED = [...new Set(DEMO_DOCS.flatMap(({ doc }) => doc.lines.map((line) => line.ingredient)))];
+const USED = namedIn(DEMO_DOCS.flatMap(({ doc }) => doc.lines));
 const SALT: IngredientEntry = {
 	id: "salt",
 	name: "salt",

@@ -184,5 +184,7 @@ export function emptyStep(key: string, place: DraftStep["place"] = "trim"): Draf
 		tools: "",
 		caution: "",
 		check: "",
+		heat: "",
+		when: "",
 	};
 }

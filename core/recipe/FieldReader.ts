@@ -133,7 +133,7 @@ export class FieldReader {
 
 	#refused(field: string, text: string, allowed: string): number {
 		this.#wrong[field] =
-			text === "" ? `Is missing; ${allowed} is needed.` : `“${text}” was given; ${allowed} is allowed.`;
+			text === "" ? `Still open: ${allowed}?` : `“${text}” was given; ${allowed} is allowed.`;
 		return Number.NaN;
 	}
 }

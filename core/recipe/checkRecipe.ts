@@ -121,7 +121,11 @@ function wholeProblems(recipe: Recipe): Problem[] {
 	const problems: Problem[] = [];
 	const mains = recipe.lines.filter((line) => line.role === "main").length;
 	if (mains !== 1) {
-		problems.push({ field: "lines", message: `${mains} main lines were given; exactly one is allowed` });
+		const message =
+			mains === 0
+				? "which one is the main? Give a line the role “main”"
+				: `which one is the main? ${mains} lines are; a second one has the role “second main”`;
+		problems.push({ field: "lines", message });
 	}
 	const { low, set, high } = recipe.braise.oven_C;
 	if (!(low <= set && set <= high)) {

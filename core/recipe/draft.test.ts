@@ -9,6 +9,7 @@ import {
 	emptyDraft,
 	emptyLine,
 	ingredient,
+	namedIn,
 	namesOf,
 	type Recipe,
 	readDraft,
@@ -17,13 +18,7 @@ import {
 } from "./index.ts";
 
 const DOCS = DEMO_DOCS.map(({ doc }) => doc);
-const USED = [
-	...new Set(
-		DOCS.flatMap((doc) =>
-			doc.lines.flatMap((line) => [line, ...(line.substitutes ?? [])].map(({ ingredient: id }) => id)),
-		),
-	),
-];
+const USED = namedIn(DOCS.flatMap(({ lines }) => lines));
 const ALLERGENS_OF: Readonly<Record<string, Allergen[]>> = { "wheat-flour": ["wheat"], butter: ["milk"] };
 const NAMES: Readonly<Record<string, string>> = { salt: "salt", "wheat-flour": "wheat flour" };
 const KNOWN = new Map(

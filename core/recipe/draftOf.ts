@@ -51,8 +51,8 @@ function draftStep(step: RecipeStep, index: number): Draft["steps"][number] {
 		tools: step.tools ?? "",
 		caution: step.caution ?? "",
 		check: step.check ?? "",
-		...(step.heat ? { heat: step.heat } : {}),
-		...(step.when ? { when: step.when } : {}),
+		heat: step.heat ?? "",
+		when: step.when ?? "",
 		...(step.school ? { school: step.school } : {}),
 	};
 }

@@ -69,6 +69,7 @@ export { type DraftLineRead, mainGrams, readTyped, type TypedRead } from "./read
 export { SCHOOL_QUESTIONS, SCHOOLS, type SchoolAnswer, type SchoolQuestion, Schools } from "./schools.ts";
 export { readSeason, seasonWords } from "./season.ts";
 export { slugFor } from "./slugFor.ts";
+export { suggestIngredients } from "./suggest.ts";
 export { type Swap, swapped } from "./swapped.ts";
 export { type BaseTaken, takeBaseChange } from "./takeBaseChange.ts";
 export { sideDraft, USUAL_SIDES } from "./usualSides.ts";
@@ -81,5 +82,7 @@ export {
 	ingredientOf,
 	isCounted,
 	lineGrams,
+	type Naming,
+	namedIn,
 	trimLossOf,
 } from "./weighLine.ts";

@@ -1,10 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { UNITS, type UnitName } from "../quantity/index.ts";
-import { ingredient, lineText, namesOf, readLine, type SaidOfLine } from "./index.ts";
+import { ingredient, lineText, namesOf, readLine, type SaidOfLine, suggestIngredients } from "./index.ts";
 
 const BOOK = [
-	ingredient({ id: "pork-collar", name: "pork collar", category: "meat" }),
+	ingredient({ id: "pork-collar", name: "pork collar", category: "meat", cut: "porkShoulder" }),
+	ingredient({ id: "thyme", name: "thyme", category: "herb" }),
 	ingredient({ id: "bay-leaf", name: "bay leaves", category: "spice", each_g: 0.2 }),
 	ingredient({ id: "dry-cider", name: "dry cider", category: "wine", density_g_per_ml: 1 }),
 	ingredient({ id: "celery", name: "celery" }),
@@ -128,6 +129,35 @@ describe("a line as a cook types it", () => {
 		expect(rings).toMatchObject({ guessed: true, said: { preparation: "hearts, sliced" } });
 		expect(rings.ingredient?.id).toBe("celery");
 		expect(read("200 g celery, sliced").guessed).toBe(false);
+	});
+
+	it.each([
+		["2-3 carrots", 2.5, "piece", "carrot", "2 to 3"],
+		["500–600 g celery, sliced", 550, "g", "celery", "500 to 600 g, sliced"],
+		["2 to 3 tbsp dry cider", 2.5, "tbsp", "dry-cider", "2 to 3 tbsp"],
+		["4 sprigs thyme, picked", 6, "g", "thyme", "4 sprigs, picked"],
+		["a bunch of thyme", 30, "g", "thyme", "1 bunch"],
+		["2 heads of garlic", 100, "g", "garlic", "2 heads"],
+		["half a tomato", 0.5, "piece", "tomato", undefined],
+	])("a cook does not weigh everything: %s", (text, amount, unit, id, preparation) => {
+		const { quantity, ingredient: found, said } = read(text);
+		expect(quantity).toEqual({ amount, unit });
+		expect(found?.id).toBe(id);
+		expect(said.preparation).toBe(preparation);
+	});
+
+	it("takes no range for what is a fraction, a date of a book or ten times as much", () => {
+		expect(read("1-1/2 kg celery").quantity).toEqual({ amount: 1.5, unit: "kg" });
+		expect(read("1 to 20 celery").said.preparation).not.toBe("1 to 20");
+	});
+
+	it("offers what may be meant by a name that is not in the book", () => {
+		const names = (typed: string) => suggestIngredients(typed, BOOK).map(({ name }) => name);
+		expect(names("pork")).toEqual(["pork collar"]);
+		expect(names("pork shoulder")).toEqual(["pork collar"]);
+		expect(names("cele")).toEqual(["celery", "celery seed"]);
+		expect(names("")).toEqual([]);
+		expect(names("granite")).toEqual([]);
 	});
 
 	it("asks for what may stand in its place and is not in the book, or has no amount", () => {

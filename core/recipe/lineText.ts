@@ -8,6 +8,7 @@ import {
 	written,
 } from "../quantity/index.ts";
 import { cutIn, cutSizeWords } from "./cutSize.ts";
+import { handfulGrams, takeHandful } from "./handfuls.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { plainName } from "./names.ts";
 import { type PartTaken, takePart } from "./parts.ts";
@@ -58,7 +59,10 @@ export function readLine(
 	measures: CountryMeasures = "us",
 ): LineRead {
 	if (text.length > LONGEST_LINE) return { tooLong: true, guessed: false, said: {} };
-	const { line, heap } = withoutHeap(text.trim().replace(BEFORE, ""));
+	const { line: told, heap } = withoutHeap(
+		text.trim().replace(BEFORE, "").replace(HALF_A, "0.5 ").replace(ARTICLE, "1 "),
+	);
+	const { line, range } = withoutRange(told, measures);
 	const taken = takeAmount(line, measures);
 	const [rest = "", ...others] = (taken?.rest ?? line)
 		.split(OR)
@@ -72,6 +76,8 @@ export function readLine(
 	const part =
 		taken?.quantity.unit === "piece" && !isWhole ? takePart(rest.replace(SIZE, ""), named) : undefined;
 	if (taken && part) return { ...partLine(taken.quantity.amount, part), ...unclear };
+	const handful = taken && !isWhole ? handfulLine(taken.quantity, rest, named) : undefined;
+	if (handful) return { ...handful, ...unclear };
 	const instead = substitutesIn(others, named, measures);
 	const { substitutes, unknown } = instead;
 	return {
@@ -81,7 +87,7 @@ export function readLine(
 		...(unknown === undefined ? {} : { unknownInstead: unknown }),
 		guessed,
 		said: {
-			...saidIn([...heap, ...clauses, ...instead.clauses]),
+			...saidIn([...heap, ...range, ...clauses, ...instead.clauses]),
 			...(substitutes.length > 0 ? { substitutes } : {}),
 		},
 	};
@@ -108,6 +114,54 @@ function substitutesIn(
 		} else unknown ??= found.name || text;
 	}
 	return { substitutes, clauses, ...(unknown === undefined ? {} : { unknown }) };
+}
+
+/** "a bunch of", "half a lemon": a count in words. Only before something, so that a name is not read as one. */
+const ARTICLE = /^(?:an?|one)\s+(?!(?:little|few|lot|bit|touch|splash|dash|drizzle|good)\b)(?=\p{L})/iu;
+const HALF_A = /^half\s+an?\s+(?=\p{L})/iu;
+
+/** From one amount to another: digits, a hyphen or “to”, digits again. */
+const RANGE = /^([\d.,]+)\s*(?:-|–|—|\bto\b)\s*(?=[\d.,]+)/i;
+/** More than twice as much is no range but something else. */
+const WIDEST_RANGE = 2.5;
+
+/** "2 to 3 tbsp": the middle of it, with the range kept as preparation. */
+function withoutRange(
+	text: string,
+	measures: CountryMeasures,
+): { readonly line: string; readonly range: readonly string[] } {
+	const found = RANGE.exec(text);
+	const low = found ? numbersIn(found[1] ?? "").at(-1) : undefined;
+	const high = found ? takeQuantity(text.slice(found[0].length), measures) : undefined;
+	if (!found || low === undefined || !high || high.unclear.length > 0) return { line: text, range: [] };
+	const { amount, unit } = high.quantity;
+	if (!(amount > low && amount <= low * WIDEST_RANGE)) return { line: text, range: [] };
+	const after = text.slice(found[0].length);
+	const digits = /^[\d.,]+/.exec(after)?.[0] ?? "";
+	const middle = written(Number(((low + amount) / 2).toPrecision(12)));
+	const said = formatQuantity({ amount, unit });
+	return { line: `${middle}${after.slice(digits.length)}`, range: [`${written(low)} to ${said}`] };
+}
+
+/** "4 sprigs thyme": so many of what is not weighed, as their weight, with the count kept beside it. */
+function handfulLine(
+	{ amount, unit }: Quantity,
+	text: string,
+	named: ReadonlyMap<string, Ingredient>,
+): LineRead | undefined {
+	const handful = unit === "piece" ? takeHandful(text) : undefined;
+	if (!handful) return undefined;
+	const { ingredient, clauses, guessed } = nameIn(handful.rest.trim(), named);
+	const each_g = ingredient && handfulGrams(handful.words, ingredient);
+	if (!ingredient || each_g === undefined) return undefined;
+	const said = saidIn(clauses);
+	const count = `${written(amount)} ${handful.words}`;
+	return {
+		quantity: { amount: Number((amount * each_g).toPrecision(12)), unit: "g" },
+		ingredient,
+		guessed,
+		said: { ...said, preparation: [count, ...(said.preparation ? [said.preparation] : [])].join(", ") },
+	};
 }
 
 /** "2 heaped tbsp": how a spoon is filled is kept as preparation. */

@@ -19,6 +19,18 @@ export function ingredientOf(
 	);
 }
 
+/** A line as far as it names things. */
+export interface Naming {
+	readonly ingredient: string;
+	readonly substitutes?: readonly { readonly ingredient: string }[];
+}
+
+/** Everything that some lines name, each once: what they are made with, and what may stand in its place. */
+export function namedIn(lines: readonly Naming[]): string[] {
+	const named = lines.flatMap((line) => [line, ...(line.substitutes ?? [])]);
+	return [...new Set(named.map(({ ingredient }) => ingredient))];
+}
+
 /** What cleaning or trimming takes off a line, a share of what is bought: meat by the card's own losses. */
 export function trimLossOf(
 	{ losses, second }: Pick<Recipe, "losses" | "second">,

@@ -14,10 +14,18 @@ import {
 	useSortable,
 	verticalListSortingStrategy,
 } from "@dnd-kit/sortable";
-import type { KeyboardEvent } from "react";
+import { type KeyboardEvent, useMemo } from "react";
 import { Link } from "react-router";
 import { threeDigits } from "#core/quantity";
-import { clausesOf, type Draft, type DraftLine, type DraftLineRead, gramsOrNull } from "#core/recipe";
+import {
+	clausesOf,
+	type Draft,
+	type DraftLine,
+	type DraftLineRead,
+	gramsOrNull,
+	type Ingredient,
+	suggestIngredients,
+} from "#core/recipe";
 import { GROUPS, ROLE_LAW, ROLES, type Role } from "#core/trade";
 import { Input, Select } from "../../ui/forms/Field.tsx";
 import { Act, Heading, Hidden, Muted, Sheet } from "../../ui/parts/parts.tsx";
@@ -37,6 +45,8 @@ interface LineEditorProps {
 	readonly back: string;
 	/** Grams of the main; 0 while it is not known. */
 	readonly main_g: number;
+	/** Ingredients by every name they go by. */
+	readonly named: ReadonlyMap<string, Ingredient>;
 }
 
 /** The lines of a draft as a cook types them, group by group, each with what it says. */
@@ -134,6 +144,7 @@ function LineRow({
 	onChange,
 	back,
 	main_g,
+	named,
 }: LineEditorProps & { readonly line: DraftLine }) {
 	const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
 		id: line.key,
@@ -197,9 +208,20 @@ function LineRow({
 					<>
 						▲ {problem}{" "}
 						{says?.unknown ? (
-							<Link to={`/book/ingredients/new?${new URLSearchParams({ name: says.unknown, back })}`}>
-								Add it
-							</Link>
+							<Meant
+								unknown={says.unknown}
+								named={named}
+								back={back}
+								onChoose={(chosen) =>
+									changeAndFocus(
+										() =>
+											onChange(
+												changeLine(draft, line.key, { text: replaced(line.text, says.unknown, chosen) }),
+											),
+										line.key,
+									)
+								}
+							/>
 						) : null}
 					</>
 				) : (
@@ -210,6 +232,46 @@ function LineRow({
 				)}
 			</chakra.p>
 		</li>
+	);
+}
+
+/** The text with another name in place of the one that the book does not have. */
+function replaced(text: string, unknown = "", name: string): string {
+	return text.includes(unknown) ? text.replace(unknown, () => name) : `${text} ${name}`;
+}
+
+interface MeantProps {
+	readonly unknown: string;
+	readonly named: ReadonlyMap<string, Ingredient>;
+	readonly back: string;
+	readonly onChoose: (name: string) => void;
+}
+
+/** What of the book may be meant, each to be taken with a key; or a new ingredient. */
+function Meant({ unknown, named, back, onChoose }: MeantProps) {
+	const found = useMemo(() => suggestIngredients(unknown, named.values()), [unknown, named]);
+	return (
+		<chakra.span display="inline-flex" flexWrap="wrap" gap="4px 12px" alignItems="center">
+			{found.length > 0 ? "Is it" : null}
+			{found.map(({ id, name }) => (
+				<chakra.button
+					key={id}
+					type="button"
+					minHeight="44px"
+					textDecoration="underline"
+					textUnderlineOffset="3px"
+					fontWeight="650"
+					cursor="pointer"
+					onClick={() => onChoose(name)}
+				>
+					{name}
+				</chakra.button>
+			))}
+			{found.length > 0 ? "? Or" : null}
+			<Link to={`/book/ingredients/new?${new URLSearchParams({ name: unknown, back })}`}>
+				add it to the book
+			</Link>
+		</chakra.span>
 	);
 }
 

@@ -83,12 +83,7 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 			))}
 			{(cut.over ?? []).map(({ from_mm, to_mm, of, name }) => (
 				<g key={name}>
-					<PanLayer
-						from={from_mm}
-						to={Math.min(to_mm, pan.depth_mm)}
-						fill={of}
-						{...walls}
-					/>
+					<PanLayer from={from_mm} to={Math.min(to_mm, pan.depth_mm)} fill={of} {...walls} />
 					<Label x={WIDTH / 2} y={up((from_mm + to_mm) / 2) + 5} textAnchor="middle">
 						{name}
 					</Label>
