@@ -20,18 +20,7 @@ export function StepEditor({ draft, wrong, onChange }: StepEditorProps) {
 		<Sheet>
 			<chakra.div display="flex" alignItems="center" justifyContent="space-between">
 				<Heading>Method</Heading>
-				<Act
-					kind="quiet"
-					name="intent"
-					value="addStep"
-					onClick={(event) => {
-						event.preventDefault();
-						const added = addStep(draft);
-						changeAndFocus(() => onChange(added.draft), added.key);
-					}}
-				>
-					Add a step
-				</Act>
+				<AddStep draft={draft} onChange={onChange} />
 			</chakra.div>
 			<Muted display="block">
 				Alt with the arrows moves a step. Minutes are one cook's, at the card's size.
@@ -41,7 +30,30 @@ export function StepEditor({ draft, wrong, onChange }: StepEditorProps) {
 					<StepRow key={step.key} step={step} number={index + 1} {...{ draft, wrong, onChange }} />
 				))}
 			</chakra.ol>
+			{/* From the last step the next key goes on to another. */}
+			{draft.steps.length > 0 ? (
+				<chakra.div marginTop="8px">
+					<AddStep draft={draft} onChange={onChange} />
+				</chakra.div>
+			) : null}
 		</Sheet>
+	);
+}
+
+function AddStep({ draft, onChange }: Pick<StepEditorProps, "draft" | "onChange">) {
+	return (
+		<Act
+			kind="quiet"
+			name="intent"
+			value="addStep"
+			onClick={(event) => {
+				event.preventDefault();
+				const added = addStep(draft);
+				changeAndFocus(() => onChange(added.draft), added.key);
+			}}
+		>
+			Add a step
+		</Act>
 	);
 }
 
