@@ -10,6 +10,7 @@ import {
 	type Kitchen,
 	ovenOutsideLimits,
 	panOutsideLimits,
+	reactsWithAcid,
 	USUAL_AIR_C,
 	type Vessel,
 } from "#core/kitchen";
@@ -151,7 +152,13 @@ function asVessel(row: PanTypeRow): Vessel {
 }
 
 function asPanType(row: PanTypeRow): PanType {
-	return { id: row.id, name: row.name, shape: shapeOfSizes(row), stock: row.stock };
+	return {
+		id: row.id,
+		name: row.name,
+		shape: shapeOfSizes(row),
+		stock: row.stock,
+		...(reactsWithAcid(row.material) ? { reacts: true } : {}),
+	};
 }
 
 const TABLES = { house, panType, oven, cook, standingPlace, houseCode } as const;

@@ -11,7 +11,7 @@ import {
 } from "drizzle-orm/sqlite-core";
 import { USUAL_CONFIDENCE } from "#core/braise";
 import type { DayChange, IssuedDay, StandingPlace } from "#core/day";
-import type { PanUse } from "#core/kitchen";
+import type { PanMaterial, PanUse } from "#core/kitchen";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
 import type { ByProductUses, ByProductWorth, CarryChoice, ChillChoice, ColourWay } from "#core/plan";
@@ -118,6 +118,7 @@ export const panType = sqliteTable("pan_type", {
 	heat_w: integer("heat_w"),
 	/** What it is for, and whether it is a cooker or a bath. */
 	use: text("use").$type<PanUse>().notNull(),
+	material: text("material").$type<PanMaterial>().notNull().default("steel"),
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
 	version: version(),
 });

@@ -69,7 +69,7 @@ function mistakeWords(mistake: LessonMistake, reading: Reading): string {
 		case "tooMuchLiquid":
 			return `Filled by eye to the card's line it would be ${reading.volume(mistake.most_l)}; the sauce asks ${reading.volume(mistake.wanted_l)}. More is a weaker sauce and a longer boil.`;
 		case "unequal":
-			return `A piece a quarter thicker wants ${durationWords(mistake.thicker_min)} where the others want ${durationWords(mistake.minutes)}.`;
+			return `A piece half as thick again wants ${durationWords(mistake.thicker_min)} where the others want ${durationWords(mistake.minutes)}.`;
 		case "byTemperature":
 			return `After ${durationWords(mistake.halfWay_min)} the middle is at ${reading.temperature(mistake.halfWay_C)}, when it is tender ${reading.temperature(mistake.tender_C)}; ${percent(Math.round(mistake.softenedAfter * 100) / 100)} of the softening comes after ${reading.temperature(mistake.core_C)}. Feel for it; the thermometer does not know.`;
 		case "leftIn":

@@ -3,6 +3,7 @@ import { redirect } from "react-router";
 import { CURRENCIES, HouseEntry, houseFields, SCALE_READINGS, timeZonesWith } from "#core/kitchen";
 import { written } from "#core/quantity";
 import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
+import { BY_PRODUCT_KINDS, BY_PRODUCTS } from "#core/trade";
 import { changeEquipment, readHouseCodes, readPanTypes } from "#db";
 import { TimeField } from "../ui/forms/DayField.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
@@ -12,7 +13,7 @@ import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { panNames } from "../ui/server/sittingNames.ts";
 import { visitOf } from "../ui/server/visit.ts";
-import { minuteClock } from "../ui/words/reading.ts";
+import { minorUnitsOf, minuteClock } from "../ui/words/reading.ts";
 import type { Route } from "./+types/house.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
 
@@ -47,6 +48,12 @@ export async function loader({ context }: Route.LoaderArgs) {
 			chilled_days: String(house.chilled_days),
 			frozen_days: String(house.frozen_days),
 			opened_days: String(house.opened_days),
+			...Object.fromEntries(
+				BY_PRODUCT_KINDS.map((kind) => {
+					const perKg = house.byProductWorth[kind];
+					return [`worth_${kind}`, perKg === undefined ? "" : written(perKg / minorUnitsOf(house.currency))];
+				}),
+			),
 		},
 		searPans: pans.filter((pan) => pan.use === "sear").map(({ id, name }) => ({ id, name })),
 		codes: await codeChoices(store.db),
@@ -72,7 +79,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 			const known = (await readPanTypes(visit.store.db)).map((pan) => pan.id);
 			const { version, ...entry } = read.value;
 			const codes = [...(await readHouseCodes(visit.store.db)).keys()];
-			const fields = houseFields(entry, known, codes);
+			const fields = houseFields(entry, known, codes, minorUnitsOf(entry.currency));
 			await changeEquipment(visit.store, "house", visit.house.id, version, visit.who, fields);
 			return redirect("/kitchen");
 		},
@@ -246,6 +253,17 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				defaultValue={typed.opened_days}
 				wrong={wrong.opened_days}
 			/>
+			{BY_PRODUCT_KINDS.map((kind) => (
+				<Field
+					key={kind}
+					label={`A kilo of ${BY_PRODUCTS[kind]} is worth`}
+					name={`worth_${kind}`}
+					after={typed.currency}
+					inputMode="decimal"
+					defaultValue={typed[`worth_${kind}`]}
+					wrong={wrong[`worth_${kind}`]}
+				/>
+			))}
 		</EquipmentForm>
 	);
 }

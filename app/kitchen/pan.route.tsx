@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { data } from "react-router";
-import { PAN_USE_KEYS, PAN_USES, PanEntry, panFields } from "#core/kitchen";
+import { PAN_MATERIAL_KEYS, PAN_MATERIALS, PAN_USE_KEYS, PAN_USES, PanEntry, panFields } from "#core/kitchen";
 import { depthOf, emptyPanWeight, GASTRONORM_SIZES, shapeOfSizes, volumeBelow } from "#core/pans";
 import { written } from "#core/quantity";
 import { readPanTypes } from "#db";
@@ -87,6 +87,13 @@ export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
 				{PAN_USE_KEYS.map((use) => (
 					<option key={use} value={use}>
 						{PAN_USES[use]}
+					</option>
+				))}
+			</Choice>
+			<Choice label="Inside" name="material" defaultValue={typed.material ?? "steel"} wrong={wrong.material}>
+				{PAN_MATERIAL_KEYS.map((material) => (
+					<option key={material} value={material}>
+						{PAN_MATERIALS[material]}
 					</option>
 				))}
 			</Choice>

@@ -1,5 +1,5 @@
 import type { ByProductUses, Plan } from "#core/plan";
-import { CATEGORIES } from "#core/recipe";
+import { CATEGORIES, type Recipe } from "#core/recipe";
 import { pieceWeightWords, pieceWords } from "../places/words.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 
@@ -26,7 +26,7 @@ export function butcherWords(plan: Plan, uses: ByProductUses, reading: Reading):
 		how: [
 			`${counted(plan.pieces, "piece")} of ${pieceWeightWords(recipe, reading)}, trimmed`,
 			pieceWords(recipe, reading),
-			...boneWords(recipe.losses.boneShare ?? 0, recipe.piece.shape),
+			...(recipe.rack ? rackWords(recipe.rack) : boneWords(recipe.losses.boneShare ?? 0, recipe.piece.shape)),
 			...keptWords(uses),
 		],
 	};
@@ -43,6 +43,11 @@ export function butcherWords(plan: Plan, uses: ByProductUses, reading: Reading):
 			],
 		},
 	];
+}
+
+/** "racks of 8 bones, cut along the bone, 2 bones each" */
+function rackWords({ bones, perPiece }: NonNullable<Recipe["rack"]>): string[] {
+	return [`racks of ${counted(bones, "bone")}, cut along the bone, ${counted(perPiece, "bone")} each`];
 }
 
 function boneWords(boneShare: number, shape: string): string[] {

@@ -6,6 +6,7 @@ import {
 	type OrderRow,
 	orderList,
 	type Plan,
+	type PreparedBatch,
 	startAt,
 } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
@@ -24,7 +25,12 @@ export interface Order {
 	/** What the butcher cuts, dish by dish. */
 	readonly cuts: readonly { readonly plan: Plan; readonly uses: ByProductUses }[];
 	/** Trim and bones of the day, by what is made with them. */
-	readonly left: readonly { readonly name: string; readonly from: GoingInto["from"] }[];
+	readonly left: readonly {
+		readonly name: string;
+		readonly from: GoingInto["from"];
+		/** Whether all of it is there when that is put on. */
+		readonly inTime: boolean;
+	}[];
 	readonly groups: readonly {
 		readonly supplier: Supplier;
 		readonly name: string;
@@ -65,9 +71,11 @@ export async function orderFor(
 	);
 	const rule = { timeZone: kitchen.policy.timeZone, keeps_days: house.chilled_days };
 	const into = goingInto(dishes, rule);
+	// What is there only after the stock is on goes into the next one.
+	const inTime = [...into].filter(([id, { at }]) => at <= startOfBatch(id, planned));
 	const list = orderList(dishes, preparations, byId, {
 		inHouse_g: added(all.map(({ inHouse_g }) => inHouse_g)),
-		byProducts: new Map([...into].map(([id, { kg }]) => [id, kg])),
+		byProducts: new Map(inTime.map(([id, { kg }]) => [id, kg])),
 	});
 	const starts = dishes.map(({ plan }) => startAt(plan, "buy"));
 	return {
@@ -76,7 +84,11 @@ export async function orderFor(
 		others,
 		covers: all.reduce((sum, { covers }) => sum + covers, 0),
 		cuts: dishes.map(({ plan, uses }) => ({ plan, uses })),
-		left: [...into].map(([id, { from }]) => ({ name: preparations.get(id)?.name ?? id, from })),
+		left: [...into].map(([id, { from }]) => ({
+			name: preparations.get(id)?.name ?? id,
+			from,
+			inTime: inTime.some(([timely]) => timely === id),
+		})),
 		groups: (Object.keys(SUPPLIERS) as Supplier[])
 			.map((supplier) => ({
 				supplier,
@@ -90,6 +102,17 @@ export async function orderFor(
 		without: rows.filter(({ plan }) => !plan).map(({ dish }) => dish.recipe.name),
 		orderBy: starts.length > 0 ? Math.min(...starts) : null,
 	};
+}
+
+/** When the first batch of something made in the house is put on; never where none is made. */
+function startOfBatch(
+	id: string,
+	planned: readonly { readonly batches: readonly Pick<PreparedBatch, "id" | "tasks">[] }[],
+): number {
+	const starts = planned.flatMap(({ batches }) =>
+		batches.filter((batch) => batch.id === id).flatMap(({ tasks }) => tasks.map(({ start }) => start)),
+	);
+	return starts.length > 0 ? Math.min(...starts) : Number.NEGATIVE_INFINITY;
 }
 
 /** Sittings within so many days of each other may come in one delivery. */

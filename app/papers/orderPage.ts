@@ -2,7 +2,7 @@ import { upperFirst } from "es-toolkit";
 import type { OrderRow } from "#core/plan";
 import { type Ingredient, isBoughtByVolume } from "#core/recipe";
 import { wallClock } from "#core/time";
-import { BY_PRODUCTS } from "#core/trade";
+import { BY_PRODUCTS, type ByProductKind } from "#core/trade";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, money, type Reading } from "../ui/words/reading.ts";
 import { butcherWords } from "./butcherWords.ts";
@@ -25,7 +25,11 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 	const order = await orderFor(visit, asked.id, togetherIn(asked));
 	const { sitting, groups } = order;
 	const reading = visit.reading.towards(sitting.serviceAt);
-	const { currency } = visit.house;
+	const { currency, byProductWorth } = visit.house;
+	const worthWords = (kind: ByProductKind, kg: number) => {
+		const perKg = byProductWorth[kind];
+		return perKg ? `, worth ${money(perKg * kg, currency)}` : "";
+	};
 	return {
 		id: sitting.id,
 		name: sitting.name,
@@ -38,8 +42,8 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 		})),
 		butcher: order.cuts.flatMap(({ plan, uses }) => butcherWords(plan, uses, reading)),
 		left: order.left.map(
-			({ name, from }) =>
-				`${upperFirst(name)}: ${from.map(({ kind, dish, kg }) => `${reading.mass(kg)} of ${BY_PRODUCTS[kind]} of ${dish}`).join("; ")}.`,
+			({ name, from, inTime }) =>
+				`${inTime ? "" : "▲ Too late for this batch, for the next: "}${upperFirst(name)}: ${from.map(({ kind, dish, kg }) => `${reading.mass(kg)} of ${BY_PRODUCTS[kind]} of ${dish}${worthWords(kind, kg)}`).join("; ")}.`,
 		),
 		about: `${sitting.room ? `${sitting.room} · ` : ""}${reading.day(sitting.serviceAt)} ${wallClock(sitting.serviceAt, reading.timeZone).time} · ${counted(sitting.covers, "cover")}`,
 		note: sitting.note,

@@ -62,7 +62,7 @@ const PIECE_SPREAD = 0.04;
 
 /** To what a butcher's scale is read at a glance, g. */
 function rounded(grams: number, fine = 10): number {
-	const step = grams < 100 ? 1 : grams < 1000 ? fine : 50;
+	const step = grams < 100 ? 1 : grams < 200 ? 5 : grams < 1000 ? fine : 50;
 	return Math.round(grams / step) * step;
 }
 

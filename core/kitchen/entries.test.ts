@@ -51,7 +51,7 @@ const HOUSE = {
 
 const panOf = (typed: object) => panFields(checked(PanEntry, typed));
 const ovenOf = (typed: object) => ovenFields(checked(OvenEntry, typed));
-const houseOf = (typed: object) => houseFields(checked(HouseEntry, typed), ["wide"], ["blast90"]);
+const houseOf = (typed: object) => houseFields(checked(HouseEntry, typed), ["wide"], ["blast90"], 100);
 
 /** The fields that are refused, each with its sentence. */
 function refusedBy(read: (typed: object) => unknown, typed: object): Record<string, string> {
@@ -201,6 +201,14 @@ describe("the house as it is typed", () => {
 
 	it("needs no searing pan, but one that is there", () => {
 		expect(houseOf({ ...HOUSE, searPanId: "" }).searPanId).toBeNull();
+	});
+
+	it("puts a worth on what is left, or none", () => {
+		expect(houseOf(HOUSE).byProductWorth).toEqual({});
+		expect(houseOf({ ...HOUSE, worth_trim: 0.8, worth_fat: 2.5 }).byProductWorth).toEqual({
+			trim: 80,
+			fat: 250,
+		});
 		expect(refusedBy(houseOf, { ...HOUSE, searPanId: "gone" })).toEqual({
 			searPanId: "is no pan of this kitchen any more; choose another",
 		});

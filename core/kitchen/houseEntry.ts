@@ -2,6 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import { Name, oneOf, refuse, TimeOfDay, TimeZone } from "../check/index.ts";
 import { ALLERGEN_LIST_KEYS } from "../recipe/index.ts";
 import { SCALE_READINGS_G } from "../scaling/index.ts";
+import { BY_PRODUCT_KINDS, type ByProductKind } from "../trade/index.ts";
 import { workingDay } from "./workingDay.ts";
 
 /** The zones the machine lists, and the house's own: an area may have a newer name than the list. */
@@ -14,6 +15,10 @@ export const CURRENCIES = Intl.supportedValuesOf("currency");
 
 /** What kitchen scales read to, g. */
 export const SCALE_READINGS = SCALE_READINGS_G.map(String);
+
+const Worth = Type.Optional(
+	Type.Number({ minimum: 0, maximum: 1000, allowed: "a price of a kilo from 0 to 1,000, or nothing" }),
+);
 
 /** The house as it is typed: times as on a clock, weights in kg, powers in kW. */
 export const HouseEntry = Type.Object({
@@ -42,6 +47,11 @@ export const HouseEntry = Type.Object({
 	chilled_days: Type.Integer({ minimum: 1, maximum: 14, allowed: "whole days from 1 to 14" }),
 	frozen_days: Type.Integer({ minimum: 1, maximum: 730, allowed: "whole days from 1 to 730" }),
 	opened_days: Type.Integer({ minimum: 1, maximum: 7, allowed: "whole days from 1 to 7" }),
+	/** What a kilo of what is left of a dish is worth, in the house's money; nothing where it puts no worth on it. */
+	worth_trim: Worth,
+	worth_bones: Worth,
+	worth_fat: Worth,
+	worth_liquid: Worth,
 	burners: Type.Integer({ minimum: 1, maximum: 40, allowed: "a whole number of burners from 1 to 40" }),
 	hobPower_kW: Type.Number({ minimum: 0.5, maximum: 30, allowed: "a power from 0.5 to 30 kW" }),
 });
@@ -52,9 +62,15 @@ export type HouseEntry = Static<typeof HouseEntry>;
  *
  * @param pans  the pans there are, by id
  * @param codes the house codes there are, by key or id
+ * @param minorUnits cents to the unit of its money
  * @throws {Refusal} when it closes as it opens, the salt's band is upside down, or the searing pan is gone
  */
-export function houseFields(typed: HouseEntry, pans: readonly string[], codes: readonly string[]) {
+export function houseFields(
+	typed: HouseEntry,
+	pans: readonly string[],
+	codes: readonly string[],
+	minorUnits: number,
+) {
 	const { name, timeZone, units, headspace_mm, houseCode, burners, searPanId } = typed;
 	const hours = workingDay(typed.opens, typed.closes);
 	if (!hours)
@@ -85,5 +101,16 @@ export function houseFields(typed: HouseEntry, pans: readonly string[], codes: r
 		chilled_days: typed.chilled_days,
 		frozen_days: typed.frozen_days,
 		opened_days: typed.opened_days,
+		byProductWorth: worthOf(typed, minorUnits),
 	};
+}
+
+/** What is worth something, minor units a kilo. */
+function worthOf(typed: HouseEntry, minorUnits: number): Partial<Record<ByProductKind, number>> {
+	return Object.fromEntries(
+		BY_PRODUCT_KINDS.flatMap((kind) => {
+			const perKg = typed[`worth_${kind}`];
+			return perKg ? [[kind, Math.round(perKg * minorUnits)]] : [];
+		}),
+	);
 }

@@ -18,6 +18,17 @@ export {
 } from "./Kitchen.ts";
 export { ovenOutsideLimits, panOutsideLimits } from "./outsideLimits.ts";
 export { OvenEntry, type OvenFields, ovenFields } from "./ovenEntry.ts";
-export { PAN_USE_KEYS, PAN_USES, PanEntry, type PanFields, type PanUse, panFields } from "./panEntry.ts";
+export {
+	PAN_MATERIAL_KEYS,
+	PAN_MATERIALS,
+	PAN_USE_KEYS,
+	PAN_USES,
+	PanEntry,
+	type PanFields,
+	type PanMaterial,
+	type PanUse,
+	panFields,
+	reactsWithAcid,
+} from "./panEntry.ts";
 export { PLACE_KINDS, PlaceEntry, type PlaceFields, placeFields } from "./placeEntry.ts";
-export { allVessels, COOKER_FILL, ownHeatOf, vesselsFor } from "./vessels.ts";
+export { allVessels, COOKER_FILL, ownHeatOf, vesselsFor, withoutReacting } from "./vessels.ts";

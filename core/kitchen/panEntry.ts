@@ -20,6 +20,22 @@ export const PAN_USES = {
 export type PanUse = keyof typeof PAN_USES;
 export const PAN_USE_KEYS = Object.keys(PAN_USES) as PanUse[];
 
+/** What a pan is made of inside. */
+export const PAN_MATERIALS = {
+	steel: "stainless steel",
+	enamel: "enamel",
+	lined: "lined or coated",
+	aluminium: "bare aluminium",
+	iron: "bare iron",
+} as const;
+export type PanMaterial = keyof typeof PAN_MATERIALS;
+export const PAN_MATERIAL_KEYS = Object.keys(PAN_MATERIALS) as PanMaterial[];
+
+/** Whether acid takes it up. General practice. */
+export function reactsWithAcid(material: PanMaterial): boolean {
+	return material === "aluminium" || material === "iron";
+}
+
 /** A kind of pan as it is typed. Sizes that its shape does not have are left empty. */
 export const PanEntry = Type.Object({
 	name: Name,
@@ -31,6 +47,8 @@ export const PanEntry = Type.Object({
 	depth_mm: size("a depth from 20 to 600 mm", 600),
 	stock: wholeTo(0, 1000, ""),
 	use: oneOf(PAN_USE_KEYS),
+	/** Stainless steel where nobody says. */
+	material: Type.Optional(oneOf(PAN_MATERIAL_KEYS)),
 	/** Heat of its own, where it does not stand on the hob. */
 	heat_kW: Type.Optional(
 		Type.Number({ minimum: 0.5, maximum: 60, allowed: "a power from 0.5 to 60 kW, or nothing" }),
@@ -52,6 +70,7 @@ interface PanSizes extends Pick<PanEntry, "name" | "kind" | "depth_mm" | "stock"
 	readonly width_mm: number | null;
 	readonly diameter_mm: number | null;
 	readonly heat_w: number | null;
+	readonly material: PanMaterial;
 }
 
 /** Water it was measured with, up to two marks. */
@@ -111,13 +130,14 @@ function markFields(typed: PanEntry, sizes: PanSizes): Marks {
 }
 
 function sizedFields(typed: PanEntry): PanSizes {
-	const { name, kind, depth_mm, stock, use, heat_kW } = typed;
+	const { name, kind, depth_mm, stock, use, heat_kW, material = "steel" } = typed;
 	const base = {
 		name,
 		kind,
 		depth_mm,
 		stock,
 		use,
+		material,
 		gn: null,
 		length_mm: null,
 		width_mm: null,

@@ -34,6 +34,20 @@ export function ownHeatOf(typeId: string, { searPans, pots, cookers = [] }: Equi
 	return vessel !== undefined && heatsItself(vessel);
 }
 
+/** What is left for a dish with acid in it: nothing of bare aluminium or iron. */
+export function withoutReacting(equipment: Equipment): Equipment {
+	const inert = <P extends PanType>(all: readonly P[]) => all.filter(({ reacts }) => !reacts);
+	const { pans, pots, searPans, trays, cookers } = equipment;
+	return {
+		...equipment,
+		pans: inert(pans),
+		pots: inert(pots),
+		searPans: inert(searPans),
+		trays: inert(trays),
+		...(cookers ? { cookers: inert(cookers) } : {}),
+	};
+}
+
 function isRound({ shape }: PanType): boolean {
 	return "round" in shape || ("measured" in shape && shape.measured.outline === "round");
 }

@@ -71,7 +71,7 @@ export function shareInGo({ pans, goes }: PanChoice, go: number): number {
 	return pieces(pans.filter((pan) => pan.go === go)) / pieces(pans);
 }
 
-function colourTask({ recipe, order, colour, work }: WorkedOut, made: Namer, share: number): Task[] {
+function colourTask({ recipe, order, colour, work, kitchen }: WorkedOut, made: Namer, share: number): Task[] {
 	if (!recipe.sear || !colour) return [];
 	const before = after(named(order.id).id(beforeSear(recipe)), lagAfterMarinade(recipe, true));
 	const minutes: TaskMinutes = {
@@ -83,12 +83,12 @@ function colourTask({ recipe, order, colour, work }: WorkedOut, made: Namer, sha
 		made("sear", "colour", {
 			minutes: shareOf(minutes, share),
 			after: [before],
-			needs: [...cooks(order.hands), ...colourNeeds(colour)],
+			needs: [...cooks(order.hands), ...colourNeeds(colour, kitchen.equipment)],
 		}),
 	];
 }
 
-function colourNeeds(colour: PlanColour): Need[] {
+function colourNeeds(colour: PlanColour, equipment: Equipment): Need[] {
 	const { way, oven } = colour;
 	if (way === "oven" && oven) {
 		const trays = Math.min(oven.trays, oven.atOnce);
@@ -109,7 +109,7 @@ function colourNeeds(colour: PlanColour): Need[] {
 	const pan = searTaken(colour);
 	if (!pan) return [];
 	const { vessel, burners } = pan;
-	return [...burnersFor(vessel, burners), { kind: "searPan", typeId: vessel.id, count: burners }];
+	return [...burnersFor(vessel, burners), vesselNeeded(vessel.id, burners, equipment)];
 }
 
 /** What heats itself takes no burner. */

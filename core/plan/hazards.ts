@@ -1,5 +1,6 @@
 import { CATEGORIES, heatOf } from "../recipe/index.ts";
 import type { Plan } from "./Plan.ts";
+import { isSour } from "./panLines.ts";
 import { isMadeAhead } from "./planLiquid.ts";
 import { wholeSpices } from "./wholeSpices.ts";
 
@@ -27,9 +28,6 @@ const GAME =
 	/\b(?:game|wild|venison|deer|roe|elk|moose|reindeer|boar|hare|rabbit|pheasant|partridge|grouse|pigeon|woodcock)\b/i;
 const GAME_CUTS: readonly string[] = ["wildBoarShoulder", "venisonShoulder", "hareLeg"];
 const BLENDED = /\b(?:blend\w*|blitz\w*|pur[ée]e\w*|liquidi[sz]e\w*)\b/i;
-/** Acid takes up bare aluminium. */
-const ACID: ReadonlySet<string> = new Set(["wine", "acid", "fruit"]);
-
 /** What of the usual hazards a dish has: its ingredients, its steps and its schools say it. */
 export function hazardsOf(plan: Pick<Plan, "recipe" | "lines" | "pans">): Hazard[] {
 	const { recipe, lines, pans } = plan;
@@ -51,7 +49,7 @@ export function hazardsOf(plan: Pick<Plan, "recipe" | "lines" | "pans">): Hazard
 		steam: true,
 		pressure: heatOf(recipe) === "pressure",
 		lift: true,
-		acidOnAluminium: lines.some(({ ingredient: { category } }) => ACID.has(category)),
+		acidOnAluminium: lines.some(({ ingredient }) => isSour(ingredient)),
 		blender:
 			recipe.schools?.flour === "puree" || recipe.schools?.vegetables === "pureed" || BLENDED.test(said),
 		bone: isBoned && main.some(({ category }) => CATEGORIES[category].origin === "meat"),

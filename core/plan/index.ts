@@ -25,6 +25,7 @@ export { type LessonMistake, mistakesOf } from "./lesson.ts";
 export type { Liquor } from "./liquor.ts";
 export { type Marinade, marinadeOf } from "./marinade.ts";
 export { onePanMore, type PanSaving } from "./onePanMore.ts";
+export { minutesOnHeat } from "./onOtherHeat.ts";
 export { type AlreadyHere, type OrderedDish, type OrderRow, orderList } from "./orderList.ts";
 export { isOfLastGo, lastStartAt, lastTaskAt, type Plan, type PlanFigures, startAt, taskAt } from "./Plan.ts";
 export type { PlanWarning, StockUse } from "./PlanWarning.ts";

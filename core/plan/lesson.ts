@@ -9,7 +9,7 @@ export type LessonMistake =
 	| { readonly code: "crowded"; readonly perLoad: number; readonly loads: number }
 	/** Salted to taste before it is boiled down, %: then, and after it. */
 	| { readonly code: "saltedEarly"; readonly before_pct: number; readonly after_pct: number }
-	/** A piece a quarter thicker than the others: minutes of these, and of that one. */
+	/** A piece half as thick again as the others: minutes of these, and of that one. */
 	| { readonly code: "unequal"; readonly minutes: number; readonly thicker_min: number }
 	/** Taken for done by its temperature: what the middle is half way and when it is tender, °C, and what is softened then. */
 	| {
@@ -32,8 +32,12 @@ export type LessonMistake =
 			readonly short: number;
 	  };
 
-/** A quarter thicker: seen at once beside the others, and missed in a heap. */
-const THICKER = 1.25;
+/** Half as thick again: seen at once beside the others, and missed in a heap. */
+const THICKER = 1.5;
+/** What takes so little longer is no mistake, minutes. */
+const HARDLY_LONGER_MIN = 5;
+/** Poured to so much more than is wanted it is worth a word, a share. */
+const MUCH_MORE = 1.25;
 /** Fewer loads than this crowd nothing. */
 const FEW_LOADS = 2;
 
@@ -56,7 +60,7 @@ function seared({ colour }: Plan): LessonMistake[] {
 }
 
 function poured({ pour }: Plan): LessonMistake[] {
-	if (!pour || pour.most_l <= pour.poured_l * THICKER) return [];
+	if (!pour || pour.most_l <= pour.poured_l * MUCH_MORE) return [];
 	return [{ code: "tooMuchLiquid", most_l: pour.most_l, wanted_l: pour.poured_l }];
 }
 
@@ -68,7 +72,9 @@ function braised({ braise }: Plan): LessonMistake[] {
 	const story = storyOf(given, found);
 	const { forkTender, fallingApart } = found.marks;
 	return [
-		{ code: "unequal", minutes, thicker_min },
+		...(thicker_min - minutes > HARDLY_LONGER_MIN
+			? [{ code: "unequal" as const, minutes, thicker_min }]
+			: []),
 		...(story
 			? [
 					{

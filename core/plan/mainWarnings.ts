@@ -8,7 +8,7 @@ import { weightOf } from "./planLiquid.ts";
 /** Slices laid like tiles leave so little air between them, a share of their bulk. General practice. */
 const TILED_FILL = 0.9;
 /** A topping may be so much thinner or thicker than its card says before somebody has to know, a share. */
-const NEAR = 0.25;
+const NEAR = 0.35;
 
 /** A second main that is slower than the first, and a topping that does not cover the pans, or stands too high. */
 export function mainWarnings(

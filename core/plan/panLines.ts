@@ -78,3 +78,18 @@ function weightOnCard(
 		.reduce((sum, { line, ingredient }) => sum + (asScaleLine(line, ingredient).amount_g ?? 0), 0);
 	return grams / 1000;
 }
+
+/** What is sour takes up bare aluminium and iron: wine, vinegar, fruit, tomatoes. */
+const ACID: ReadonlySet<Ingredient["category"]> = new Set(["wine", "acid", "fruit"]);
+
+/** Whether something sour goes into the pans of a dish. */
+export function isSour({ category, name }: Pick<Ingredient, "category" | "name">): boolean {
+	return ACID.has(category) || /\btomato/i.test(name);
+}
+
+/** Whether something sour goes into the pans, as the card has it. */
+export function hasAcid({ lines }: Recipe, known: ReadonlyMap<string, Ingredient>): boolean {
+	return lines
+		.map((line) => ({ line, ingredient: ingredientOf(line, known) }))
+		.some((each) => goesIntoPan(each) && isSour(each.ingredient));
+}

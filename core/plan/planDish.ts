@@ -1,9 +1,17 @@
 import { groupBy } from "es-toolkit";
 import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { minutesToBeSure } from "../braise/index.ts";
-import { allVessels, type Kitchen } from "../kitchen/index.ts";
+import { allVessels, type Kitchen, vesselsFor } from "../kitchen/index.ts";
 import { fitOvens, type Oven, type OvenFit } from "../ovens/index.ts";
-import { choosePans, filledTo, inGoes, type PanChoice } from "../pans/index.ts";
+import {
+	areaOf,
+	choosePans,
+	filledTo,
+	inGoes,
+	insideAt,
+	type PanChoice,
+	type PanType,
+} from "../pans/index.ts";
 import { allergensIn, isInOven, type Recipe } from "../recipe/index.ts";
 import { placeBackwards } from "../tasks/index.ts";
 import type { YieldChain } from "../yields/index.ts";
@@ -30,7 +38,7 @@ import { planWarnings } from "./planWarnings.ts";
 import type { SizedDish } from "./SizedDish.ts";
 import { planSecond } from "./secondMain.ts";
 import { planServing } from "./serving.ts";
-import { sizeDish } from "./sizeDish.ts";
+import { equipmentFor, sizeDish } from "./sizeDish.ts";
 import { workingsOf } from "./workings/index.ts";
 
 /**
@@ -64,7 +72,8 @@ export interface Given {
 }
 
 /** The day of a dish in the pans and rungs it was given. */
-export function planIn(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Beliefs): Plan {
+export function planIn(dish: SizedDish, given: Given, house: Kitchen, beliefs: Beliefs): Plan {
+	const kitchen = { ...house, equipment: equipmentFor(dish.recipe, house) };
 	const figures = figuresOf(dish, given, kitchen, beliefs);
 	const { policy } = kitchen;
 	const tasks = placeBackwards(
@@ -97,7 +106,14 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 	const { order, size, factor } = dish;
 	const { chain } = size;
 	const floured = dish.recipe.schools?.flour === "dredge";
-	const colour = planColour(dish.recipe, order, kitchen.equipment, size, floured, beliefs);
+	const colour = planColour(
+		dish.recipe,
+		order,
+		searedIn(dish.recipe, kitchen.equipment),
+		size,
+		floured,
+		beliefs,
+	);
 	const cooked = cookedIn(dish, given, colour, kitchen, beliefs);
 	const { recipe, pans, lines, braise, ovens } = cooked;
 	const braise_min = braise?.slowest.tender_min ?? usualTender(recipe, beliefs);
@@ -167,6 +183,17 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 			kitchen.policy.allergenList,
 		),
 	};
+}
+
+/** What it is seared in: the searing pans, or the pots that it is braised in, the widest first. */
+function searedIn(recipe: Recipe, equipment: Kitchen["equipment"]): Kitchen["equipment"] {
+	if (!recipe.sear?.inPot || isInOven(recipe)) return equipment;
+	const pots = vesselsFor("hob", equipment).toSorted((a, b) => floorOf(b) - floorOf(a));
+	return pots.length > 0 ? { ...equipment, searPans: pots } : equipment;
+}
+
+function floorOf({ shape }: PanType): number {
+	return areaOf(insideAt(shape, 0));
 }
 
 type Ahead = Pick<PlanFigures, "chill" | "reheat">;

@@ -1,10 +1,10 @@
 import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
-import { type Kitchen, vesselsFor } from "../kitchen/index.ts";
+import { type Equipment, type Kitchen, vesselsFor, withoutReacting } from "../kitchen/index.ts";
 import type { PanLoad, PanType, PanWish } from "../pans/index.ts";
 import { heatOf, isInOven, layersOf, type Recipe } from "../recipe/index.ts";
 import { cardMain_kg } from "./cardMain.ts";
 import type { DishOrder } from "./DishOrder.ts";
-import { bedUnder, laidOver } from "./panLines.ts";
+import { bedUnder, hasAcid, laidOver } from "./panLines.ts";
 import { usualTender } from "./planBraise.ts";
 import { wantedBeforePans } from "./planPour.ts";
 import type { SizedDish } from "./SizedDish.ts";
@@ -23,7 +23,7 @@ export function sizeDish(
 	const factor = size.chain.trimmed_kg / cardMain_kg(recipe, kitchen);
 	const tender_min = usualTender(recipe, beliefs).likely;
 	const wanted_l = wantedBeforePans(recipe, order, size.chain, factor, tender_min, kitchen, beliefs);
-	const suiting = vesselsFor(heatOf(recipe), kitchen.equipment);
+	const suiting = vesselsFor(heatOf(recipe), equipmentFor(recipe, kitchen));
 	const over = laidOver(recipe, factor, kitchen.known.byId);
 	const load: PanLoad = {
 		piece: recipe.piece,
@@ -39,6 +39,11 @@ export function sizeDish(
 		...(isInOven(recipe) ? {} : { stays: true }),
 	};
 	return { recipe, order, size, factor, load };
+}
+
+/** What of the kitchen a dish may be cooked in: nothing that its acid would take up. */
+export function equipmentFor(recipe: Recipe, { equipment, known }: Kitchen): Equipment {
+	return hasAcid(recipe, known.byId) ? withoutReacting(equipment) : equipment;
 }
 
 /** One kind chosen rules out all others; what is settled besides holds too. */

@@ -95,6 +95,11 @@ export const DISH_FIELDS = {
 	minutesPerSide: "1.5",
 	recovery: "2",
 	searGap: "15",
+	/** Seared in the pot that it is braised in: yes. */
+	searIn: "",
+	/** Bones of a rack that a pack is, and of one piece; empty where it comes in no racks. */
+	rackBones: "",
+	pieceBones: "1",
 	lineBy: "below",
 	lineAt: "15",
 	lid: "foil",

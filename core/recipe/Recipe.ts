@@ -203,6 +203,16 @@ export const Recipe = Type.Object(
 		portion: Type.Union([PortionByWeight, PortionByPiece]),
 		losses: Losses,
 		pack_kg: Type.Optional(Kilograms),
+		/** Bought as racks, each a pack, and cut along the bone: its bones, and those of one piece. */
+		rack: Type.Optional(
+			Type.Object(
+				{
+					bones: Type.Integer({ minimum: 2, maximum: 20, allowed: "a rack of 2 to 20 bones" }),
+					perPiece: Type.Integer({ minimum: 1, maximum: 10, allowed: "1 to 10 bones a piece" }),
+				},
+				{ additionalProperties: false },
+			),
+		),
 		/** Days before the sitting on which it is ordered. */
 		orderLead_days: Type.Integer({ minimum: 0, maximum: 28 }),
 		/** One trimmed piece. */
@@ -224,6 +234,8 @@ export const Recipe = Type.Object(
 				minutesPerSide: Minutes,
 				recovery_min: Minutes,
 				gap_mm: MillimetresOrNone,
+				/** In the pot that it is braised in: one vessel from the first piece to the lift. */
+				inPot: Type.Optional(Type.Boolean()),
 			}),
 		),
 		braise: Type.Object({

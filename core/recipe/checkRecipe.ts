@@ -134,7 +134,7 @@ function wholeProblems(recipe: Recipe): Problem[] {
 			message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed`,
 		});
 	}
-	problems.push(...heatProblems(recipe), ...secondProblems(recipe));
+	problems.push(...heatProblems(recipe), ...secondProblems(recipe), ...rackProblems(recipe));
 	if (recipe.marinate && recipe.marinate.longest_min < recipe.marinate.minutes) {
 		problems.push({
 			field: "marinate.longest_min",
@@ -179,6 +179,30 @@ function secondProblems({ lines, second, topping, servedIn, serving, portion }: 
 	return [
 		...problems,
 		...pulledProblems({ portion, ...(servedIn ? { servedIn } : {}), ...(serving ? { serving } : {}) }),
+	];
+}
+
+/** A piece of a rack weighs what its bones are of the whole rack, to a tenth. */
+const RACK_NEAR = 0.1;
+
+/** A rack is a pack, and its pieces are what it is cut into. */
+function rackProblems({ rack, portion, pack_kg }: Recipe): Problem[] {
+	if (!rack) return [];
+	if (pack_kg === undefined) {
+		return [{ field: "pack_kg", message: "is missing; what one rack weighs is needed" }];
+	}
+	if (!("piece_g" in portion)) {
+		return [
+			{ field: "rack", message: "a rack is portioned by the piece; choose that, or leave the bones out" },
+		];
+	}
+	const piece_g = (pack_kg * 1000 * rack.perPiece) / rack.bones;
+	if (Math.abs(portion.piece_g / piece_g - 1) <= RACK_NEAR) return [];
+	return [
+		{
+			field: "portion.piece_g",
+			message: `${rack.perPiece} of ${rack.bones} bones of a rack of ${pack_kg} kg weigh about ${Math.round(piece_g)} g; ${portion.piece_g} g was given`,
+		},
 	];
 }
 

@@ -94,6 +94,7 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		boneShare: losses.boneShare === undefined ? "" : percent(losses.boneShare),
 		cookingLoss: percent(losses.cookingLoss),
 		pack: doc.pack_kg === undefined ? "" : `${doc.pack_kg} kg`,
+		...(doc.rack ? { rackBones: written(doc.rack.bones), pieceBones: written(doc.rack.perPiece) } : {}),
 		orderLead: written(doc.orderLead_days),
 		...pieceFields(doc.piece, PIECE_FIELDS),
 		...secondFields(doc),
@@ -115,6 +116,7 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 					minutesPerSide: written(sear.minutesPerSide),
 					recovery: written(sear.recovery_min),
 					searGap: written(sear.gap_mm),
+					searIn: sear.inPot ? "yes" : "",
 				}
 			: { seared: "" }),
 		...braiseFields(braise),

@@ -232,6 +232,13 @@ function dishOf(fields: FieldReader, draft: Draft) {
 			"pack_kg",
 			fields.optional("pack", () => fields.grams("pack") / 1000),
 		),
+		...given(
+			"rack",
+			fields.optional("rackBones", () => ({
+				bones: fields.number("rackBones"),
+				perPiece: fields.number("pieceBones"),
+			})),
+		),
 		orderLead_days: fields.number("orderLead"),
 		piece: pieceOf(fields, PIECE),
 		...given("second", secondOf(fields)),
@@ -383,6 +390,7 @@ function searOf(fields: FieldReader) {
 		minutesPerSide: fields.minutes("minutesPerSide"),
 		recovery_min: fields.minutes("recovery"),
 		gap_mm: fields.millimetres("searGap"),
+		...(fields.text("searIn") === "yes" ? { inPot: true } : {}),
 	};
 }
 

@@ -178,6 +178,7 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 			searPanId: "wide-pan-360",
 			burners: 3,
 			closes_min: 22 * 60,
+			byProductWorth: { trim: 90, bones: 60, fat: 180, liquid: 120 },
 		});
 		await tx.insert(ingredient).values(INGREDIENTS.map(asRow));
 		await tx.insert(ingredientPrice).values(INGREDIENTS.flatMap((entry) => pricesOf(entry, now)));
@@ -241,6 +242,11 @@ const MENU_PRICES = {
 	"lamb-neck-caraway": 2450,
 	"veal-lemon-sage": 2200,
 	"goose-quince": 2900,
+	"pork-chicken-saffron": 2250,
+	"lamb-potato-rosemary": 2350,
+	"mutton-oat-pies": 1450,
+	"pork-collar-apple": 1300,
+	"pork-collar-beer": 1300,
 };
 
 const SHALLOW = { coolerId: "blast-chiller", parts: 3, ice: false };
@@ -314,6 +320,37 @@ async function seedSittings(store: Store, now: number): Promise<void> {
 			{ ...(await dish("pork-collar", 0.75, 0.04)), ahead: true, chill: SHALLOW },
 			{ ...(await dish("celeriac-lentil", 0.25, 0.08)), ahead: true, chill: SHALLOW },
 		],
+	);
+	await addSitting(
+		store,
+		WRITER,
+		{
+			name: "Harbour Sunday lunch",
+			room: "Hall",
+			serviceAt: at(saturday + 8, "13:00"),
+			covers: 64,
+			hands: 2,
+			note: "Platters to the long tables; the children eat first.",
+			guests: { half: 18, oneAndHalf: 4, seconds: 0.05 },
+		},
+		[
+			// Its trim goes into the broth that it is poured with.
+			{ ...(await dish("lamb-potato-rosemary", 0.6)), byProducts: { trim: "house-broth" } },
+			{ ...(await dish("pork-chicken-saffron", 0.4)), share: { by: "rest" } },
+		],
+	);
+	await addSitting(
+		store,
+		WRITER,
+		{
+			name: "Oat pies for the stores boat",
+			room: "Quay kitchen",
+			serviceAt: at(saturday + 9, "10:00"),
+			covers: 80,
+			hands: 2,
+			note: "Filling only; the pies are closed on board.",
+		},
+		[{ ...(await dish("mutton-oat-pies", 1, 0)), ahead: true, chill: SHALLOW }],
 	);
 }
 

@@ -33,6 +33,7 @@ const DECISIONS: ReadonlySet<PlanWarning["code"]> = new Set([
 	"reheatSlow",
 	"burnersShort",
 	"inGoes",
+	"toppingThickness",
 ]);
 
 /** Every dish at some generated sizes, planned once for all that is asked of it. */

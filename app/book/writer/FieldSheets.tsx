@@ -178,12 +178,14 @@ function YieldPart({ text, choice, kept, is }: Fields) {
 					<>
 						{text("piecesPerPortion", "Pieces a portion")}
 						{text("bought", "A piece as bought")}
+						{text("rackBones", "A pack is a rack of", "bones")}
+						{text("pieceBones", "A piece has", "bones")}
 						{kept(["portion"])}
 					</>
 				) : (
 					<>
 						{is("servedIn", "pulled") ? kept(["portion"]) : text("portion", "Cooked, a portion")}
-						{kept(["piecesPerPortion", "bought"])}
+						{kept(["piecesPerPortion", "bought", "rackBones", "pieceBones"])}
 					</>
 				)}
 				{text("sauce", "Sauce, a portion")}
@@ -297,9 +299,15 @@ function SearPart({ text, choice, kept, is }: Fields) {
 						{text("minutesPerSide", "Minutes a side")}
 						{text("recovery", "Recovery", "min")}
 						{text("searGap", "Gap", "mm")}
+						{is("heat", "oven")
+							? kept(["searIn"])
+							: choice("searIn", "In", [
+									["", "a searing pan"],
+									["yes", "the pot it braises in"],
+								])}
 					</>
 				) : (
-					kept(["sides", "minutesPerSide", "recovery", "searGap"])
+					kept(["sides", "minutesPerSide", "recovery", "searGap", "searIn"])
 				)}
 			</Columns>
 		</Part>

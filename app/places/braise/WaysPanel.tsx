@@ -104,7 +104,7 @@ function OtherHeats({ drawing: { heats, cook } }: { readonly drawing: BraiseDraw
 	return (
 		<chakra.div display="flex" flexWrap="wrap" gap="8px" alignItems="center" marginBlock="4px 12px">
 			<span>Instead:</span>
-			{heats.map((heat) => (
+			{heats.map(({ heat, minutes }) => (
 				<Act
 					key={heat}
 					type="button"
@@ -114,7 +114,7 @@ function OtherHeats({ drawing: { heats, cook } }: { readonly drawing: BraiseDraw
 						})
 					}
 				>
-					{HEATS[heat]}
+					{HEATS[heat]}, about {durationWords(Math.round(minutes / 5) * 5)}
 				</Act>
 			))}
 		</chakra.div>

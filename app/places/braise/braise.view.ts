@@ -3,7 +3,7 @@ import { type BraiseCurve, braiseCurve, type CutSize, type WaysAsked } from "#co
 import { sidesOf } from "#core/heat";
 import { type HousePolicy, vesselsFor } from "#core/kitchen";
 import { depthOf, rimOf, smallerPiece } from "#core/pans";
-import { type BraiseGroup, countByType, lastStartAt, type Plan } from "#core/plan";
+import { type BraiseGroup, countByType, lastStartAt, minutesOnHeat, type Plan } from "#core/plan";
 import { heatOf, isInOven, type Recipe } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
 import { HEAT_WAYS, type HeatWay, LIDS } from "#core/trade";
@@ -37,8 +37,8 @@ export interface BraiseDrawing {
 	readonly moments: readonly CurveMoment[];
 	/** Null where it does not stand in an oven. */
 	readonly ways: WaysAsked | null;
-	/** Other heats for which the kitchen has something to put it in. */
-	readonly heats: readonly HeatWay[];
+	/** Other heats for which the kitchen has something to put it in, and about how long each takes, minutes. */
+	readonly heats: readonly { readonly heat: HeatWay; readonly minutes: number }[];
 	/** As it is settled already. */
 	readonly cook: CookChoice | null;
 	readonly lab: string;
@@ -83,7 +83,10 @@ function drawingOf({ plan, kitchen, reading, cook = null }: TableGiven, braise: 
 		ways: isInOven(plan.recipe) ? waysOf(plan, braise, kitchen.policy, cook?.parts ?? 1) : null,
 		heats: HEAT_WAYS.filter(
 			(heat) => heat !== heatOf(plan.recipe) && vesselsFor(heat, kitchen.equipment).length > 0,
-		),
+		).map((heat) => ({
+			heat,
+			minutes: minutesOnHeat(braise, heat, plan.recipe, kitchen.policy.altitude_m),
+		})),
 		cook,
 		lab: labAddress([braise.given]),
 	};

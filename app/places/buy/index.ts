@@ -40,5 +40,5 @@ function title({ chain, setBy, recipe }: Plan, reading: Reading): string {
 		return `${reading.mass(chain.asPurchased_kg)} on hand makes ${chain.portions} portions`;
 	}
 	if (chain.packs === undefined || recipe.pack_kg === undefined) return reading.mass(chain.asPurchased_kg);
-	return `${reading.mass(chain.order_kg ?? 0)}, ${counted(chain.packs, "pack")} of ${reading.mass(recipe.pack_kg)}`;
+	return `${reading.mass(chain.order_kg ?? 0)}, ${counted(chain.packs, recipe.rack ? "rack" : "pack")} of ${reading.mass(recipe.pack_kg)}`;
 }

@@ -9,6 +9,8 @@ export interface PanType {
 	readonly stock: number;
 	/** Share of its depth up to which it may be filled, where that is less than to its headspace. */
 	readonly fill?: number;
+	/** Bare aluminium or iron: acid takes it up, so a dish with wine or sour fruit goes elsewhere. */
+	readonly reacts?: boolean;
 }
 
 /** Height of one rung in an oven, mm: the usual catering pitch. */

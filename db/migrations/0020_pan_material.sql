@@ -1,0 +1,1 @@
+ALTER TABLE `pan_type` ADD `material` text DEFAULT 'steel' NOT NULL;
