@@ -234,15 +234,15 @@ describe("the kitchen", () => {
 });
 
 describe("the demo house", () => {
-	it("has twelve complete standards, three sittings ahead, pans, two unequal ovens", async () => {
+	it("has seventeen complete standards, five sittings ahead, pans, two unequal ovens", async () => {
 		await seedSkerryHouse(store, Date.now(), BOOK);
 		const book = await readBook(store.db);
-		expect(book).toHaveLength(12);
+		expect(book).toHaveLength(17);
 		for (const { doc } of book) {
 			expect(doc.steps.length).toBeGreaterThanOrEqual(7);
 			expect(new Set(doc.lines.map((line) => line.role)).size).toBeGreaterThanOrEqual(5);
 		}
-		expect(await readSittings(store.db, Date.now(), Date.now() + 15 * 86_400_000)).toHaveLength(3);
+		expect(await readSittings(store.db, Date.now(), Date.now() + 25 * 86_400_000)).toHaveLength(5);
 		const kitchen = await readKitchen(store.db);
 		expect(kitchen.equipment.ovens).toHaveLength(2);
 		expect(kitchen.equipment.searPans[0]?.name).toBe("Wide pan 360");
@@ -286,7 +286,7 @@ describe("the book", () => {
 		doc.lines.push({ ...doc.lines[0] });
 		doc.braise.oven_C.low = 300;
 		await expect(addRecipe(store, "goat", doc, ADA)).rejects.toThrow(
-			/lines\[1\]\.ingredient: .*lines: 2 main lines.*braise\.oven_C/,
+			/lines\[1\]\.ingredient: .*lines: which one is the main\? 2 lines are.*braise\.oven_C/,
 		);
 	});
 });

@@ -35,7 +35,7 @@ describe("the demo data", () => {
 	it("is put in once, left alone the next time, and made new by --fresh with the old kept", async () => {
 		const data = mkdtempSync(join(tmpdir(), "wide-table-seed-"));
 		expect(seed(data).said).toContain("Demo data of Skerry House is in.");
-		expect(await inside(data, (store) => readBook(store.db))).toHaveLength(12);
+		expect(await inside(data, (store) => readBook(store.db))).toHaveLength(17);
 		const details = {
 			name: "Own",
 			room: "",
@@ -47,7 +47,7 @@ describe("the demo data", () => {
 		await inside(data, (store) => addSitting(store, "Ada", details));
 
 		expect(seed(data).status).toBe(0);
-		expect(await sittingsIn(data)).toHaveLength(4);
+		expect(await sittingsIn(data)).toHaveLength(6);
 
 		expect(seed(data, "--fresh").said).toContain("The old demo data is kept in");
 		expect((await sittingsIn(data)).map(({ name }) => name)).not.toContain("Own");

@@ -111,7 +111,12 @@ export function dishCard(recipe: Recipe, size: CardSize, house: CardHouse) {
 		heading: headingOf(planned, size, reading),
 		cut: cutWords(recipe.cut),
 		facts: factsOf(recipe, planned, reading),
-		groups: inGroups(planned.lines.map((line) => ({ ...lineView(line, reading), group: line.line.group }))),
+		groups: inGroups(
+			planned.lines.map((line) => ({
+				...lineView(line, reading, kitchen.known.byId),
+				group: line.line.group,
+			})),
+		),
 		steps: stepViews(recipe.steps, planned.batch, planned.order.hands),
 		allergens: allergenView(planned.allergens, kitchen.policy.allergenList),
 		warnings: planned.warnings

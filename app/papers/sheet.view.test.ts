@@ -76,7 +76,7 @@ describe("the production sheet", () => {
 				/^(Into .* oven|On the hob|Shut|Bags)/,
 				/^Check first/,
 				/^(Lift|Out of the oven|Off the heat)/,
-				/^(Plate|Fill)/,
+				/^(Plate|Fill|Pull|Dish up)/,
 				/^Service/,
 			].map((words) => tasks.findIndex((task) => words.test(task)));
 			expect(at).not.toContain(-1);

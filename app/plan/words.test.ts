@@ -35,7 +35,9 @@ function everythingSaid(reading: (typeof READERS)[number]): string[] {
 
 /** Everything that is written; what is left out on purpose is not said. */
 function saidIn(view: object): string {
-	return JSON.stringify(view, (_, value) => (value === null ? "" : value));
+	return JSON.stringify(view, (_, value) =>
+		value === null || value === Number.POSITIVE_INFINITY ? "" : value,
+	);
 }
 
 describe("what the long table says", () => {

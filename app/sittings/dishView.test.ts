@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { startAt } from "#core/plan";
+import { isInOven } from "#core/recipe";
 import { type DemoTables, demoTables, tableOf } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { dishView } from "./dishView.ts";
@@ -27,7 +28,7 @@ describe("a dish on its sitting", () => {
 				"to buy",
 				"pans",
 				"from",
-				"in the oven",
+				isInOven(row.dish.recipe) ? "in the oven" : "on the hob",
 			]);
 			for (const { figure } of view.figures ?? []) expect(figure).not.toBe("");
 		}

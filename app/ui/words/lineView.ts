@@ -1,6 +1,6 @@
 import type { PlanLine } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { clausesOf } from "#core/recipe";
+import { clausesOf, gramsOrNull, type Ingredient, ingredientOf, isBoughtByVolume } from "#core/recipe";
 import { counted, type Reading } from "./reading.ts";
 
 /** One line of the batch as it is read. */
@@ -19,17 +19,41 @@ export interface LineView {
 /** Rounding further off than this is shown. */
 const ROUNDING_SHOWN = 0.02;
 
-export function lineView(planned: PlanLine, reading: Reading): LineView {
+/** @param known what may stand in its place is told beside it, by its name; left out where it is not given */
+export function lineView(
+	planned: PlanLine,
+	reading: Reading,
+	known?: ReadonlyMap<string, Ingredient>,
+): LineView {
 	const { ingredient, line } = planned;
 	return {
 		name: ingredient.name,
-		preparation: clausesOf(line).join(", "),
+		preparation: [...clausesOf(line), ...(known ? insteadOf(planned, reading, known) : [])].join(", "),
 		amount: amountWords(planned, reading),
 		percentOfMain: planned.percentOfMain === null ? "" : `${threeDigits(planned.percentOfMain)} %`,
 		perPortion: planned.perPortion_g === null ? "" : reading.mass(planned.perPortion_g / 1000),
 		group: line.group,
 		note: noteOf(planned, reading),
 	};
+}
+
+/** "or 1.2 l perry": each substitute at the size of the batch. */
+function insteadOf(
+	{ line, ingredient, amount_g }: PlanLine,
+	reading: Reading,
+	known: ReadonlyMap<string, Ingredient>,
+): string[] {
+	const card_g = gramsOrNull(line, ingredient);
+	return (line.substitutes ?? []).flatMap((instead) => {
+		const other = ingredientOf(instead, known);
+		const grams = gramsOrNull(instead, other);
+		if (grams === null || card_g === null || amount_g === null || card_g === 0) return [];
+		const now_g = (grams * amount_g) / card_g;
+		const { density_g_per_ml } = other;
+		const isPoured = isBoughtByVolume(other) && density_g_per_ml !== null;
+		const amount = isPoured ? reading.volume(now_g / density_g_per_ml / 1000) : reading.mass(now_g / 1000);
+		return [`or ${amount} ${other.name}`];
+	});
 }
 
 function amountWords({ count, measure_ml, weigh_g }: PlanLine, reading: Reading): string {
