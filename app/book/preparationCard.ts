@@ -9,6 +9,7 @@ import {
 	type Preparation,
 } from "#core/recipe";
 import { weighAsCook } from "#core/scaling";
+import { durationWords } from "#core/time";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import { stepViews } from "../ui/words/stepView.ts";
@@ -47,7 +48,7 @@ export function preparationCard(preparation: Preparation, factor: number, house:
 	const cost = costOf(items, { portions: 1, cooked_kg: 0, menuPrice_minor: null });
 	return {
 		makes: makesWords(preparation, factor, reading),
-		category: CATEGORIES[preparation.category].words,
+		category: [CATEGORIES[preparation.category].words, ...keepingWords(preparation)].join(" · "),
 		groups: inGroups(rows),
 		steps: stepViews(preparation.steps, { factor }, 1),
 		allergens: allergenView(
@@ -72,6 +73,15 @@ function amountWords(
 		return counted(Math.max(1, Math.round(toBase(line.amount, line.unit) * factor)), "piece");
 	}
 	return reading.mass(weighAsCook((grams ?? 0) * factor, line.role, policy.scaleStep_g) / 1000);
+}
+
+/** How it sets, how long it keeps and holds, as far as its card says. */
+function keepingWords({ gelatin_g_per_l, keeps_days, holds_min }: Preparation): string[] {
+	return [
+		...(gelatin_g_per_l === undefined ? [] : [`${gelatin_g_per_l} g of gelatin a litre`]),
+		...(keeps_days === undefined ? [] : [`keeps ${counted(keeps_days, "day")} cold`]),
+		...(holds_min === undefined ? [] : [`holds hot for ${durationWords(holds_min)}`]),
+	];
 }
 
 function makesWords({ makes }: Preparation, factor: number, reading: Reading): string {

@@ -158,6 +158,8 @@ export const PREPARATION_FIELDS = {
 	gelatin: "",
 	/** How long it holds hot when it is done; empty where nobody says. */
 	holds: "",
+	/** Days that it keeps cold; empty where nobody says. */
+	keeps: "",
 } as const;
 export type PreparationField = keyof typeof PREPARATION_FIELDS;
 

@@ -34,6 +34,10 @@ export const Preparation = Type.Object(
 		),
 		/** How long it holds, covered and hot, when it is done. */
 		holds_min: Type.Optional(Minutes),
+		/** Days that it keeps cold, the day it is made counted. */
+		keeps_days: Type.Optional(
+			Type.Integer({ minimum: 1, maximum: 730, allowed: "whole days from 1 to 730" }),
+		),
 		lines: Type.Array(RecipeLine, { minItems: 1, maxItems: 200 }),
 		steps: Type.Array(RecipeStep, { maxItems: 100 }),
 	},

@@ -71,11 +71,12 @@ function preparationFields(doc: Preparation): Record<string, string> {
 		density: doc.density_g_per_ml === undefined ? "" : written(doc.density_g_per_ml),
 		gelatin: doc.gelatin_g_per_l === undefined ? "" : written(doc.gelatin_g_per_l),
 		holds: doc.holds_min === undefined ? "" : `${doc.holds_min} min`,
+		keeps: doc.keeps_days === undefined ? "" : written(doc.keeps_days),
 	};
 }
 
 function dishFields(doc: Recipe): Record<DishField, string> {
-	const { portion, losses, braise, marinate, sear } = doc;
+	const { braise, marinate, sear } = doc;
 	return {
 		...DISH_FIELDS,
 		name: doc.name,
@@ -83,19 +84,7 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		tags: (doc.tags ?? []).join(", "),
 		cut: doc.cut,
 		portions: written(doc.portions),
-		...("portion_g" in portion
-			? { portionBy: "weight", portion: grams(portion.portion_g) }
-			: {
-					portionBy: "piece",
-					piecesPerPortion: written(portion.piecesPerPortion),
-					bought: grams(portion.piece_g),
-				}),
-		trimLoss: percent(losses.trimLoss),
-		boneShare: losses.boneShare === undefined ? "" : percent(losses.boneShare),
-		cookingLoss: percent(losses.cookingLoss),
-		pack: doc.pack_kg === undefined ? "" : `${doc.pack_kg} kg`,
-		...(doc.rack ? { rackBones: written(doc.rack.bones), pieceBones: written(doc.rack.perPiece) } : {}),
-		orderLead: written(doc.orderLead_days),
+		...yieldFields(doc),
 		...pieceFields(doc.piece, PIECE_FIELDS),
 		...secondFields(doc),
 		topping: doc.topping === undefined ? "" : written(doc.topping.thickness_mm),
@@ -129,6 +118,26 @@ function dishFields(doc: Recipe): Record<DishField, string> {
 		origin: doc.origin ?? "",
 		drinks: doc.drinks ?? "",
 		variantOf: doc.variantOf === undefined ? "" : `${doc.variantOf.recipe} ${doc.variantOf.number}`,
+	};
+}
+
+/** Portion, losses, and how it is bought. */
+function yieldFields(doc: Recipe): Partial<Record<DishField, string>> {
+	const { portion, losses } = doc;
+	return {
+		...("portion_g" in portion
+			? { portionBy: "weight", portion: grams(portion.portion_g) }
+			: {
+					portionBy: "piece",
+					piecesPerPortion: written(portion.piecesPerPortion),
+					bought: grams(portion.piece_g),
+				}),
+		trimLoss: percent(losses.trimLoss),
+		boneShare: losses.boneShare === undefined ? "" : percent(losses.boneShare),
+		cookingLoss: percent(losses.cookingLoss),
+		pack: doc.pack_kg === undefined ? "" : `${doc.pack_kg} kg`,
+		...(doc.rack ? { rackBones: written(doc.rack.bones), pieceBones: written(doc.rack.perPiece) } : {}),
+		orderLead: written(doc.orderLead_days),
 	};
 }
 

@@ -166,6 +166,10 @@ describe("a line as a cook types it", () => {
 			reducedTo: 0.5,
 			substitutes: [{ ingredient: "white-beans", amount: 900, unit: "g" }],
 		});
+		expect(read("2 garlic cloves, or 10 g celery seed, crushed").said).toEqual({
+			preparation: "2 cloves, crushed",
+			substitutes: [{ ingredient: "celery-seed", amount: 10, unit: "g" }],
+		});
 		expect(read("1 l dry cider, or what there is").said).toEqual({ preparation: "or what there is" });
 	});
 

@@ -71,23 +71,53 @@ export function readLine(
 		taken && taken.unclear.length > 0
 			? { unclear: unclearWords(line.slice(0, line.length - taken.rest.length).trim(), taken.unclear) }
 			: {};
+	const own = counted(taken, rest, named) ?? plainLine(taken, rest, [...heap, ...range], named);
+	return withInstead({ ...own, ...unclear }, substitutesIn(others, named, measures));
+}
+
+/** So many of a part of something, or of what is not weighed; undefined where a line is neither. */
+function counted(
+	taken: ReturnType<typeof takeAmount>,
+	rest: string,
+	named: ReadonlyMap<string, Ingredient>,
+): LineRead | undefined {
+	if (taken?.quantity.unit !== "piece") return undefined;
+	const { ingredient, guessed } = nameIn(rest, named);
+	if (ingredient && !guessed) return undefined;
+	const part = takePart(rest.replace(SIZE, ""), named);
+	return part ? partLine(taken.quantity.amount, part) : handfulLine(taken.quantity, rest, named);
+}
+
+/** An amount, a name of the book, and what is done with it. */
+function plainLine(
+	taken: ReturnType<typeof takeAmount>,
+	rest: string,
+	before: readonly string[],
+	named: ReadonlyMap<string, Ingredient>,
+): LineRead {
 	const { ingredient, name, clauses, guessed } = nameIn(rest, named);
-	const isWhole = ingredient !== undefined && !guessed;
-	const part =
-		taken?.quantity.unit === "piece" && !isWhole ? takePart(rest.replace(SIZE, ""), named) : undefined;
-	if (taken && part) return { ...partLine(taken.quantity.amount, part), ...unclear };
-	const handful = taken && !isWhole ? handfulLine(taken.quantity, rest, named) : undefined;
-	if (handful) return { ...handful, ...unclear };
-	const instead = substitutesIn(others, named, measures);
-	const { substitutes, unknown } = instead;
 	return {
 		...(taken ? { quantity: taken.quantity } : {}),
-		...unclear,
 		...(ingredient ? { ingredient } : name ? { unknown: name } : {}),
-		...(unknown === undefined ? {} : { unknownInstead: unknown }),
 		guessed,
+		said: saidIn([...before, ...clauses]),
+	};
+}
+
+/** The line with what may stand in its place, and with what was said after that. */
+function withInstead(
+	line: LineRead,
+	{ substitutes, unknown, clauses }: ReturnType<typeof substitutesIn>,
+): LineRead {
+	const more = saidIn(clauses);
+	const preparation = [line.said.preparation, more.preparation].filter(Boolean).join(", ");
+	return {
+		...line,
+		...(unknown === undefined ? {} : { unknownInstead: unknown }),
 		said: {
-			...saidIn([...heap, ...range, ...clauses, ...instead.clauses]),
+			...line.said,
+			...more,
+			...(preparation ? { preparation } : {}),
 			...(substitutes.length > 0 ? { substitutes } : {}),
 		},
 	};

@@ -88,6 +88,7 @@ const TYPED_IN: readonly (readonly [RegExp, string])[] = [
 	[/^density/, "density"],
 	[/^gelatin/, "gelatin"],
 	[/^holds/, "holds"],
+	[/^keeps/, "keeps"],
 	[/^layers/, "layers"],
 	[/^servedIn/, "servedIn"],
 ];

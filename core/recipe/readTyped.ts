@@ -203,6 +203,10 @@ function preparationOf(fields: FieldReader) {
 			"holds_min",
 			fields.optional("holds", () => fields.minutes("holds")),
 		),
+		...given(
+			"keeps_days",
+			fields.optional("keeps", () => fields.number("keeps")),
+		),
 	};
 }
 

@@ -366,6 +366,7 @@ function PreparationFields(props: FieldSheetsProps) {
 				{text("density", "Density", "g/ml")}
 				{text("gelatin", "Gelatin of a stock", "g/l")}
 				{text("holds", "Holds hot for")}
+				{text("keeps", "Keeps cold for", "days")}
 				{text("tags", "Tags, by commas")}
 				{choice("measures", "A pint is", PINTS)}
 			</Columns>

@@ -72,6 +72,7 @@ const WORDS: Readonly<Record<string, string>> = {
 	variantOf: "A variant of",
 	gelatin: "Gelatin, g/l",
 	holds: "Holds for",
+	keeps: "Keeps cold, days",
 	category: "Kind",
 	makes: "Makes",
 	density: "Density, g/ml",
