@@ -144,7 +144,7 @@ test("the book goes out, the database is deleted, the book comes in, and the fig
 	await expect(page.getByText("All of it comes in at once, or nothing.", { exact: false })).toBeVisible();
 	await expect(page.getByText("0", { exact: true }).first()).toBeVisible();
 	await page.getByRole("button", { name: /Take it in/ }).click();
-	await expect(page.getByText("18 recipes")).toBeVisible();
+	await expect(page.getByText("24 recipes")).toBeVisible();
 	expect(await cardAt(page, "goat-by-keys")).toBe(before);
 
 	// The same file again changes nothing.

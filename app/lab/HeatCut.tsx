@@ -84,7 +84,7 @@ export const HeatCut = memo(function HeatCut(props: HeatCutProps) {
 				x2={px(rim_mm - edge(line_mm))}
 				y1={y(line_mm)}
 				y2={y(line_mm)}
-				stroke="var(--wt-colors-next)"
+				stroke="var(--wt-colors-ink)"
 				strokeWidth={2}
 			/>
 		</svg>

@@ -25,7 +25,7 @@ const Choose = chakra("button", {
 		borderColor: "steel",
 		padding: "8px 0 2px",
 		cursor: "pointer",
-		"&[aria-pressed=true]": { borderColor: "tape" },
+		"&[aria-pressed=true]": { borderColor: "ink" },
 	},
 });
 

@@ -123,7 +123,7 @@ const Pill = chakra("label", {
 		borderColor: "edge",
 		cursor: "pointer",
 		fontSize: "17px",
-		"&:has(:checked)": { borderColor: "next", bg: "note", fontWeight: 650 },
+		"&:has(:checked)": { borderColor: "ink", bg: "place", fontWeight: 650 },
 		"&:has(:focus-visible)": { outline: "3px solid", outlineColor: "focus", outlineOffset: "2px" },
 	},
 });
@@ -224,7 +224,7 @@ function Answered({ answer, loaderData: { next, units, question } }: AnsweredPro
 				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(3, minmax(0,1fr))" }}
 			>
 				{answer.rows.map(({ words, said, was, figures, verdict }) => (
-					<chakra.div key={words} borderTop="6px solid" borderColor={verdict === "off" ? "mahogany" : "tape"}>
+					<chakra.div key={words} borderTop="6px solid" borderColor={verdict === "off" ? "ink" : "steel"}>
 						<chakra.dt color="muted" paddingTop="6px">
 							{words}
 						</chakra.dt>
@@ -298,7 +298,7 @@ function Record({ loaderData: { record, who } }: { readonly loaderData: Loaded }
 										<chakra.span
 											display="block"
 											height="100%"
-											bg="tape"
+											bg="edge"
 											style={{ width: `${share * 100}%` }}
 										/>
 									</chakra.span>

@@ -44,6 +44,9 @@ export interface PlaceView {
 	readonly label: string;
 	readonly figure: string;
 	readonly clock: string;
+	/** The same without its day, and the day: "Sat 5 Dec". */
+	readonly time: string;
+	readonly day: string;
 	/** Instant at which work there starts. */
 	readonly at: number;
 }
@@ -61,6 +64,8 @@ export function placesOf(given: PlaceGiven): PlaceView[] {
 				label: PLACE_WORDS[key],
 				figure: PLACE[key].figure(given),
 				clock: PLACE[key].clock?.(clock) ?? clock,
+				time: PLACE[key].clock?.(reading.time(task.start)) ?? reading.time(task.start),
+				day: reading.day(task.start),
 				at: task.start,
 			},
 		];

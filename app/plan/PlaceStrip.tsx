@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { type KeyboardEvent, useRef } from "react";
+import { type CSSProperties, type KeyboardEvent, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
 import { Figure } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
@@ -20,6 +20,7 @@ const Strip = chakra("nav", {
 		},
 		gridAutoFlow: { base: "row", lg: "column" },
 		gridAutoColumns: { lg: "minmax(min-content, 1fr)" },
+		gridTemplateRows: { lg: "auto 1fr" },
 	},
 });
 const Place = chakra(Link, {
@@ -34,7 +35,13 @@ const Place = chakra(Link, {
 		minWidth: 0,
 		_hover: { bg: "sheet" },
 		_focusVisible: { outlineOffset: "-3px" },
-		"&[aria-current]": { bg: "sheet", boxShadow: "0 7px 0 var(--wt-colors-sheet)", zIndex: 1 },
+		"&[aria-current]": {
+			bg: "raised",
+			boxShadow: "inset 0 5px 0 var(--wt-colors-ink), 0 7px 0 var(--wt-colors-raised)",
+			zIndex: 1,
+		},
+		gridRow: { lg: 2 },
+		gridColumn: { lg: "var(--column)" },
 	},
 });
 const Clock = chakra("span", { base: { color: "muted", lineHeight: 1.2, overflowWrap: "anywhere" } });
@@ -52,8 +59,38 @@ const Service = chakra("div", {
 		fontWeight: 700,
 		fontSize: "21px",
 		textAlign: "center",
+		gridRow: { lg: "1 / span 2" },
+		gridColumn: { lg: "var(--column)" },
 	},
 });
+
+/** The day of some places, over them: named once. */
+const Bracket = chakra("div", {
+	base: {
+		display: { base: "none", lg: "block" },
+		gridRow: 1,
+		color: "muted",
+		fontSize: "16px",
+		lineHeight: 1.2,
+		padding: "2px 9px 3px",
+		borderTop: "2px solid",
+		borderColor: "edge",
+		whiteSpace: "nowrap",
+		overflow: "hidden",
+		textOverflow: "ellipsis",
+	},
+});
+
+/** Places that follow one another on one day. */
+function runsOfDays(places: readonly { readonly day: string }[]) {
+	const runs: { day: string; from: number; count: number }[] = [];
+	for (const [index, { day }] of places.entries()) {
+		const last = runs.at(-1);
+		if (last?.day === day) last.count += 1;
+		else runs.push({ day, from: index, count: 1 });
+	}
+	return runs;
+}
 
 type Table = NonNullable<LongTableView["table"]>;
 
@@ -84,9 +121,15 @@ export function PlaceStrip({
 	};
 	return (
 		<Strip ref={strip} aria-label="The long table" onKeyDown={walk}>
+			{runsOfDays(table.places).map(({ day, from, count }) => (
+				<Bracket key={`${day} ${from}`} style={{ gridColumn: `${from + 1} / span ${count}` }} aria-hidden>
+					{day}
+				</Bracket>
+			))}
 			{table.places.map((place, index) => (
 				<Place
 					key={place.key}
+					style={{ "--column": index + 1 } as CSSProperties}
 					to={to(place.key)}
 					replace
 					preventScrollReset
@@ -98,7 +141,7 @@ export function PlaceStrip({
 					<PlaceFigure place={place} />
 				</Place>
 			))}
-			<Service>
+			<Service style={{ "--column": table.places.length + 1 } as CSSProperties}>
 				<span>{service.time}</span>
 				<chakra.span fontSize="16px" fontWeight="500" fontFamily="text">
 					{service.day}
@@ -108,7 +151,7 @@ export function PlaceStrip({
 	);
 }
 
-function PlaceFigure({ place: { figure, clock, was } }: { readonly place: RipplingPlace }) {
+function PlaceFigure({ place: { figure, clock, time, was } }: { readonly place: RipplingPlace }) {
 	return (
 		<>
 			<Figure size="narrow">
@@ -116,7 +159,14 @@ function PlaceFigure({ place: { figure, clock, was } }: { readonly place: Rippli
 				{was?.figure ? <Was>{was.figure}</Was> : null}
 			</Figure>
 			<Clock>
-				{clock}
+				{/* At the desk the day stands over the places; a reader hears it with each. */}
+				<chakra.span hideFrom="lg">{clock}</chakra.span>
+				<chakra.span hideBelow="lg" aria-hidden>
+					{time}
+				</chakra.span>
+				<chakra.span srOnly hideBelow="lg">
+					{clock}
+				</chakra.span>
 				{was?.clock ? <Was>{was.clock}</Was> : null}
 			</Clock>
 		</>
@@ -133,7 +183,7 @@ function Was({ children }: { readonly children: string }) {
 	return (
 		<chakra.span
 			display="block"
-			color="next"
+			color="muted"
 			fontWeight="500"
 			fontSize="16px"
 			fontFamily="text"

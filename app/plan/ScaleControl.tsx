@@ -49,7 +49,7 @@ const Segment = chakra("label", {
 			margin: 0,
 			cursor: "pointer",
 		},
-		"&:has(:checked)": { color: "ink", boxShadow: "inset 0 -4px 0 var(--wt-colors-next)" },
+		"&:has(:checked)": { color: "ink", boxShadow: "inset 0 -4px 0 var(--wt-colors-ink)" },
 		"&:has(:checked) b": { fontWeight: 700 },
 		"&:has(:focus-visible)": { outline: "3px solid", outlineColor: "focus", outlineOffset: "-3px" },
 	},

@@ -41,7 +41,7 @@ const End = chakra("button", {
 			insetBlock: 0,
 			left: "9px",
 			width: "6px",
-			bg: "next",
+			bg: "ink",
 		},
 	},
 });

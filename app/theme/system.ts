@@ -67,6 +67,7 @@ const config = defineConfig({
 				bar: light("#f3f5f6", "#182025"),
 				steel: light("#c9d1d6", "#303b43"),
 				sheet: light("#ffffff", "#1b2329"),
+				raised: light("#ffffff", "#2d3a44"),
 				place: light("#eef1f3", "#222c33"),
 				ink: light("#14212b", "#eef2f4"),
 				muted: light("#465661", "#b2bec6"),

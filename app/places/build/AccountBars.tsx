@@ -3,7 +3,7 @@ import { Facts } from "../../ui/parts/Facts.tsx";
 import { Figure } from "../../ui/parts/parts.tsx";
 import type { AccountView } from "./account.view.ts";
 
-const COLOURS = { in: "broth", out: "hair", left: "next" } as const;
+const COLOURS = { in: "broth", out: "hair", left: "ink" } as const;
 
 /** The liquid of the dish as bars to one scale: in, out, left. */
 export function AccountBars({ view }: { readonly view: AccountView }) {

@@ -30,8 +30,8 @@ const Small = chakra("button", {
 		minHeight: "30px",
 		"&[aria-pressed=true]": {
 			bg: "sheet",
-			borderColor: "next",
-			boxShadow: "0 0 0 2px var(--wt-colors-next)",
+			borderColor: "ink",
+			boxShadow: "0 0 0 2px var(--wt-colors-ink)",
 		},
 	},
 	variants: { round: { true: { borderRadius: "50%" } } },

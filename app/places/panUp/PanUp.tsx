@@ -131,7 +131,7 @@ function Schools({
 						fontSize="16px"
 						fontWeight={isHere ? 700 : 500}
 						paddingInline="10px"
-						{...(isHere ? { borderColor: "next", color: "next" } : {})}
+						{...(isHere ? { borderColor: "ink", bg: "ink", color: "sheet" } : {})}
 					>
 						{name} {height ? Math.round(height.mm) : "over the rim"}
 					</Act>

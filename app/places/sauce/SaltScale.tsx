@@ -19,12 +19,19 @@ export function SaltScale({ pct, band }: SaltScaleProps) {
 	return (
 		<Svg maxWidth="560px" viewBox={`-6 0 ${WIDTH + 12} 64`} role="img" aria-label={words}>
 			<Line x1={0} x2={WIDTH} y1={34} y2={34} strokeWidth={2} />
-			<Rect x={x(band.low)} y={26} width={x(band.high) - x(band.low)} height={16} fill="tape" />
+			<Rect
+				x={x(band.low)}
+				y={26}
+				width={x(band.high) - x(band.low)}
+				height={16}
+				fill="steel"
+				stroke="edge"
+			/>
 			<Label x={(x(band.low) + x(band.high)) / 2} y={60} textAnchor="middle">
 				house {band.low}–{band.high} %
 			</Label>
-			<Line x1={x(pct)} x2={x(pct)} y1={22} y2={46} stroke="next" strokeWidth={4} />
-			<Label x={x(pct)} y={16} textAnchor={pct > most * 0.8 ? "end" : "middle"} fill="next" fontWeight="650">
+			<Line x1={x(pct)} x2={x(pct)} y1={22} y2={46} stroke="ink" strokeWidth={4} />
+			<Label x={x(pct)} y={16} textAnchor={pct > most * 0.8 ? "end" : "middle"} fill="ink" fontWeight="650">
 				salt {pct.toFixed(2)} %, {where}
 			</Label>
 		</Svg>

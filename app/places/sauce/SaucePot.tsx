@@ -113,7 +113,7 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 			<Words x={WIDTH + 18} y={there} avoid={wanted} words={`${volume(pot.take_l)} taken`} />
 			<Line x1={-6} x2={WIDTH + 12} y1={wanted} y2={wanted} stroke="ink" strokeWidth={2} />
 			<Words x={WIDTH + 18} y={wanted} words={`${volume(pot.wanted_l)} wanted`} strong />
-			<Line x1={0} x2={WIDTH} y1={at} y2={at} stroke="next" strokeWidth={2.5} />
+			<Line x1={0} x2={WIDTH} y1={at} y2={at} stroke="ink" strokeWidth={2.5} />
 			<LevelGrip
 				label="Level of the sauce"
 				text={text}

@@ -17,7 +17,7 @@ const Load = chakra("li", {
 	},
 	variants: {
 		round: { true: { borderRadius: "50%" } },
-		change: { true: { boxShadow: "0 5px 0 var(--wt-colors-next)" } },
+		change: { true: { boxShadow: "0 5px 0 var(--wt-colors-ink)" } },
 	},
 });
 
@@ -69,7 +69,7 @@ function Way({ way, isTaken, isSettled }: WayProps) {
 			bg="place"
 			padding="10px 14px 12px"
 			borderTop="4px solid"
-			borderColor={isTaken ? "next" : "hair"}
+			borderColor={isTaken ? "ink" : "hair"}
 		>
 			<chakra.h3 fontFamily="head" fontWeight="700" fontSize="18px">
 				{way.name}

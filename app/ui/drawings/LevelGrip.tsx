@@ -6,7 +6,8 @@ const Grip = chakra("g", {
 		cursor: "ns-resize",
 		touchAction: "none",
 		outline: "none",
-		"& .grip": { fill: "next" },
+		"& .grip": { fill: "ink" },
+		"& .grip + path": { stroke: "sheet" },
 		"&:focus-visible .ring": { stroke: "focus", strokeWidth: 3 },
 	},
 });
@@ -72,7 +73,6 @@ export function LevelGrip(props: LevelGripProps) {
 			<path
 				d={`M${middle - 7},${y - 2} l7,-5 l7,5 M${middle - 7},${y + 2} l7,5 l7,-5`}
 				fill="none"
-				stroke="white"
 				strokeWidth={1.6}
 			/>
 		</Grip>

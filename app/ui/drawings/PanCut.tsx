@@ -99,7 +99,7 @@ export function PanCut({ pan, cut, drag, named = false }: PanCutProps) {
 				strokeOpacity={cut.headspace_mm > 0 ? 1 : 0}
 			/>
 			{named ? <SchoolNames cut={cut} up={up} wallAt={lean.rim} /> : null}
-			<Line x1={lean.rim - 2} x2={WIDTH + 8} y1={line} y2={line} stroke="next" strokeWidth={2.5} />
+			<Line x1={lean.rim - 2} x2={WIDTH + 8} y1={line} y2={line} stroke="ink" strokeWidth={2.5} />
 			{drag ? (
 				<LevelGrip
 					label={drag.label}
@@ -142,7 +142,7 @@ function Dimensions({
 			<Label x={WIDTH + 42} y={middle + 19}>
 				dip
 			</Label>
-			<Label x={WIDTH + 14} y={Math.max(line + 24, 64)} fill="next" fontWeight="650">
+			<Label x={WIDTH + 14} y={Math.max(line + 24, 64)} fontWeight="650">
 				line {lineWords}
 			</Label>
 		</>
@@ -196,7 +196,7 @@ function SchoolNames({
 			<g key={name}>
 				<Line x1={-14} x2={wallAt + 6} y1={at} y2={at} strokeWidth={isHere ? 2.5 : 1.2} />
 				<Line x1={-26} x2={-14} y1={label - 5} y2={at} />
-				<Label x={-30} y={label} textAnchor="end" {...(isHere ? { fill: "next", fontWeight: "650" } : {})}>
+				<Label x={-30} y={label} textAnchor="end" {...(isHere ? { fill: "ink", fontWeight: "650" } : {})}>
 					{name}
 				</Label>
 			</g>

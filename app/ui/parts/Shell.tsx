@@ -54,7 +54,7 @@ const Area = chakra(NavLink, {
 		borderBottom: "4px solid transparent",
 		borderTop: "4px solid transparent",
 		_hover: { color: "ink" },
-		"&[aria-current=page]": { color: "ink", fontWeight: 650, borderBottomColor: "tape" },
+		"&[aria-current=page]": { color: "ink", fontWeight: 650, borderBottomColor: "ink" },
 	},
 });
 const Aside = chakra("div", {
