@@ -101,7 +101,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 					))}
 					{sheet.sear ? <p>Colour: {sheet.sear}.</p> : null}
 					{sheet.sauce ? <p>Sauce: {sheet.sauce}.</p> : null}
-					{sheet.spices.map((words) => (
+					{[...sheet.spices, ...sheet.serving].map((words) => (
 						<p key={words}>{words}.</p>
 					))}
 				</div>

@@ -98,6 +98,9 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		cover: paper("Pan up").join(". "),
 		ovens: ["Oven", "Heat", "Chill", "Reheat", "Hold", "Carry"].flatMap(paper),
 		spices: [...paper("Build"), ...paper("Plate")],
+		serving: ["Plate up", "Each gets", "Serve"].flatMap((what) =>
+			paper(what).map((text) => `${what}: ${text}`),
+		),
 		sear: paper("Sear")[0] ?? null,
 		sauce: paper("Sauce")[0] ?? null,
 		lines: plan.lines.map((line) => lineView(line, reading)),

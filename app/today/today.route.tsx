@@ -53,12 +53,10 @@ export default function Today({ loaderData }: Route.ComponentProps) {
 			) : null}
 			<Columns>
 				<chakra.div display="grid" gap="10px">
-					{days.map(({ day, tasks }, index) => (
-						<Day key={day} day={day} tasks={tasks} open={index < 2} />
+					{days.map((day, index) => (
+						<Day key={day.day} {...day} open={index < 2} />
 					))}
-					{begun.length > 0 ? (
-						<Day day="Should have started earlier today" tasks={begun} open={false} />
-					) : null}
+					{begun ? <Day day="Should have started earlier today" {...begun} open={false} /> : null}
 				</chakra.div>
 				<chakra.div display="grid" gap="10px">
 					{sittings.map((sitting) => (
@@ -81,8 +79,7 @@ type Loaded = Route.ComponentProps["loaderData"];
 function Next({ next }: { readonly next: NonNullable<Loaded["next"]> }) {
 	return (
 		<chakra.div
-			bg="mahogany"
-			color="onMahogany"
+			{...(next.isSoon ? { bg: "mahogany", color: "onMahogany" } : { bg: "steel", color: "ink" })}
 			marginTop="14px"
 			padding={{ base: "14px", md: "16px 22px" }}
 			display="flex"
@@ -91,7 +88,7 @@ function Next({ next }: { readonly next: NonNullable<Loaded["next"]> }) {
 			gap="8px 28px"
 		>
 			<div>
-				<chakra.span display="block">Next to start, {next.wait}</chakra.span>
+				<chakra.span display="block">{next.label}</chakra.span>
 				<Figure size="giant">{next.task}</Figure>
 				<chakra.span display="block" fontSize="18px">
 					{next.dish}, for {next.sitting}
@@ -124,15 +121,12 @@ function Quiet({ planned }: { readonly planned: boolean }) {
 	);
 }
 
-function Day({
-	day,
-	tasks,
-	open,
-}: {
+interface DayProps extends Omit<Loaded["days"][number], "day"> {
 	readonly day: string;
-	readonly tasks: Loaded["days"][number]["tasks"];
 	readonly open: boolean;
-}) {
+}
+
+function Day({ day, count, first, moments, open }: DayProps) {
 	return (
 		<Sheet as="details" {...(open ? { open: true } : {})} paddingBlock="6px 10px">
 			<chakra.summary
@@ -152,12 +146,12 @@ function Day({
 					{day}
 				</chakra.b>
 				<Muted>
-					{tasks.length} to start, first {tasks[0]?.time}
+					{count} to start, first {first}
 				</Muted>
 			</chakra.summary>
 			<ol>
-				{tasks.map((task) => (
-					<TaskRow key={task.id} task={task} />
+				{moments.map((moment) => (
+					<MomentRow key={moment.time + moment.tasks[0]?.id} moment={moment} />
 				))}
 			</ol>
 		</Sheet>
@@ -167,7 +161,7 @@ function Day({
 const Row = chakra("li", {
 	base: {
 		display: "grid",
-		gridTemplateColumns: { base: "58px minmax(0,1fr)", md: "58px 104px minmax(0,1fr)" },
+		gridTemplateColumns: "58px minmax(0,1fr)",
 		gap: "2px 12px",
 		alignItems: "baseline",
 		paddingBlock: "8px",
@@ -176,23 +170,36 @@ const Row = chakra("li", {
 	},
 });
 
-function TaskRow({ task }: { readonly task: Loaded["days"][number]["tasks"][number] }) {
+/** What starts at one time, each with its place. */
+function MomentRow({ moment }: { readonly moment: Loaded["days"][number]["moments"][number] }) {
 	return (
 		<Row>
 			<chakra.b fontFamily="head" fontSize="19px">
-				{task.time}
+				{moment.time}
 			</chakra.b>
-			<chakra.span hideBelow="md">
-				<Tape>{task.place}</Tape>
-			</chakra.span>
-			<span>
-				<Link to={task.to}>
-					<b>{task.task}</b>
-				</Link>{" "}
-				<Muted>
-					{task.dish} · {task.sitting}
-				</Muted>
-			</span>
+			<chakra.ul display="grid" gap="6px">
+				{moment.tasks.map((task) => (
+					<chakra.li
+						key={task.id}
+						display="grid"
+						gridTemplateColumns={{ base: "minmax(0,1fr)", md: "104px minmax(0,1fr)" }}
+						gap="2px 12px"
+						alignItems="baseline"
+					>
+						<chakra.span hideBelow="md">
+							<Tape>{task.place}</Tape>
+						</chakra.span>
+						<span>
+							<Link to={task.to}>
+								<b>{task.task}</b>
+							</Link>{" "}
+							<Muted>
+								{task.dish} · {task.sitting}
+							</Muted>
+						</span>
+					</chakra.li>
+				))}
+			</chakra.ul>
 		</Row>
 	);
 }

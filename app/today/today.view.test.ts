@@ -38,40 +38,56 @@ const A_TASK: DayTask = {
 	after: [],
 };
 const viewAt = (now: number) => todayView(coming, demo.kitchen, readingIn("metric", ZONE, now));
+type Moments = ReturnType<typeof todayView>["days"][number]["moments"];
+const tasksIn = ({ moments }: { readonly moments: Moments }) => moments.flatMap(({ tasks }) => tasks);
 
 describe("today", () => {
 	it("puts the next thing to start first, and nothing that is past", () => {
 		const { next, days } = viewAt(NOW);
-		const ahead = days.flatMap(({ tasks }) => tasks);
+		const ahead = days.flatMap(tasksIn);
 		expect(next?.id).toBe(ahead[0]?.id);
 		for (const { at } of ahead) expect(at).toBeGreaterThanOrEqual(NOW);
 		expect(ahead.map(({ at }) => at)).toEqual(ahead.map(({ at }) => at).sort((a, b) => a - b));
 	});
 
 	it("keeps every task exactly once, as the hours pass: ahead, begun today, or gone with its day", () => {
-		const all = viewAt(NOW - 10 * 24 * HOUR_MS).days.flatMap(({ tasks }) => tasks.map(({ id }) => id));
+		const all = viewAt(NOW - 10 * 24 * HOUR_MS)
+			.days.flatMap(tasksIn)
+			.map(({ id }) => id);
 		expect(new Set(all).size).toBe(all.length);
 		for (let hour = 0; hour < 120; hour += 7) {
 			const { days, begun } = viewAt(NOW + hour * HOUR_MS);
-			const shown = [...days.flatMap(({ tasks }) => tasks), ...begun].map(({ id }) => id);
+			const shown = [...days, ...(begun ? [begun] : [])].flatMap(tasksIn).map(({ id }) => id);
 			expect(new Set(shown).size).toBe(shown.length);
 			for (const id of shown) expect(all).toContain(id);
 		}
 	});
 
 	it("lists what should have started this morning apart", () => {
-		const first = viewAt(NOW).days[1]?.tasks[0];
+		const first = viewAt(NOW).days[1]?.moments[0]?.tasks[0];
 		const { begun } = viewAt((first?.at ?? 0) + 60_000);
-		expect(begun.map(({ id }) => id)).toContain(first?.id);
+		expect(begun && tasksIn(begun).map(({ id }) => id)).toContain(first?.id);
 	});
 
 	it.each([
-		[-20, "in 20 min"],
-		[-3 * 60, "in 3 h"],
-		[-3 * 24 * 60, "in 3 days"],
-	])("counts down to it: %i minutes before", (minutes, words) => {
-		const first = viewAt(NOW).days[0]?.tasks[0];
-		expect(viewAt((first?.at ?? 0) + minutes * 60_000).next?.wait).toBe(words);
+		[-20, "in 20 min", true],
+		[-3 * 60, "in 3 h", false],
+		[-3 * 24 * 60, "in 3 days", false],
+	])("counts down to it: %i minutes before", (minutes, words, isSoon) => {
+		const first = viewAt(NOW).days[0]?.moments[0]?.tasks[0];
+		const { next } = viewAt((first?.at ?? 0) + minutes * 60_000);
+		expect(next?.label).toMatch(new RegExp(`ext to start, ${words}$`));
+		expect(next?.isSoon).toBe(isSoon);
+	});
+
+	it("says so when there is nothing today, and names each time once", () => {
+		const days = viewAt(NOW).days;
+		const first = days[0]?.moments[0]?.tasks[0];
+		expect(viewAt((first?.at ?? 0) - 3 * 24 * HOUR_MS).next?.label).toMatch(/^Nothing today\. /);
+		for (const { moments } of days) {
+			const times = moments.map(({ time }) => time);
+			expect(new Set(times).size).toBe(times.length);
+		}
 	});
 
 	it("counts a dish without a plan as a warning of its sitting", () => {
@@ -94,7 +110,7 @@ describe("today", () => {
 		expect(todayView([], demo.kitchen, readingIn("metric", ZONE, NOW))).toMatchObject({
 			next: null,
 			days: [],
-			begun: [],
+			begun: null,
 		});
 	});
 });
@@ -104,7 +120,7 @@ describe("the day over the whole kitchen", () => {
 	function placed() {
 		const serviceAt = coming[0]?.sitting.serviceAt ?? 0;
 		const alone = viewAt(serviceAt - 20 * 3_600_000);
-		const first = alone.days[0]?.tasks.find(({ isOrder }) => !isOrder);
+		const first = alone.days[0] && tasksIn(alone.days[0]).find(({ isOrder }) => !isOrder);
 		const later = (first?.at ?? 0) + 25 * 60_000;
 		const standing = { from: later - 3_600_000, to: later + 3_600_000 };
 		const day: Day = {
@@ -129,7 +145,7 @@ describe("the day over the whole kitchen", () => {
 	it("gives its clocks to the list", () => {
 		const { at, serviceAt, first, later } = placed();
 		const task = at(serviceAt - 20 * 3_600_000)
-			.days.flatMap(({ tasks }) => tasks)
+			.days.flatMap(tasksIn)
 			.find(({ id }) => id === first?.id);
 		expect(task?.at).toBe(later);
 	});

@@ -2,6 +2,7 @@ import { groupBy } from "es-toolkit";
 import type { Day } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import type { Preparation } from "#core/recipe";
+import type { PlacedTask } from "#core/tasks";
 import { durationWords, onDay, wallClock } from "#core/time";
 import type { Sitting } from "#db";
 import { tasksOf } from "../places/index.ts";
@@ -56,9 +57,9 @@ export function todayView(
 	const [next] = ahead;
 	return {
 		today: reading.day(reading.now),
-		next: next ? { ...next, wait: waitWords(next.at - reading.now), clock: reading.clock(next.at) } : null,
+		next: next ? nextView(next, reading) : null,
 		days: byDay(ahead, reading),
-		begun: tasks.filter((task) => task.at < reading.now && task.at >= start),
+		begun: begunView(tasks.filter((task) => task.at < reading.now && task.at >= start)),
 		inOvens: days.flatMap((day) => inOvensOf(day, reading)),
 		passed: tasks
 			.filter(({ at, isOrder, serviceAt }) => isOrder && at < reading.now && serviceAt > reading.now)
@@ -68,6 +69,25 @@ export function todayView(
 				words: `The order for ${dish} should have gone out ${reading.clock(at)}`,
 			})),
 		sittings: coming.map((sitting) => briefOf(sitting, reading)),
+	};
+}
+
+function begunView(tasks: readonly Task[]) {
+	const [first] = tasks;
+	return first ? { first: first.time, count: tasks.length, moments: momentsOf(tasks) } : null;
+}
+
+/** Nearer than this it is what to do next; farther it only stands there, hours. */
+const SOON_H = 2;
+
+function nextView(next: Task, reading: Reading) {
+	const wait = waitWords(next.at - reading.now);
+	const isToday = reading.day(next.at) === reading.day(reading.now);
+	return {
+		...next,
+		label: isToday ? `Next to start, ${wait}` : `Nothing today. Next to start, ${wait}`,
+		clock: reading.clock(next.at),
+		isSoon: next.at - reading.now <= SOON_H * HOUR_MS,
 	};
 }
 
@@ -126,6 +146,15 @@ function holdsWords({ holds_min }: Preparation): string {
 	return holds_min === undefined ? "" : `, holds ${durationWords(holds_min)}`;
 }
 
+/** "Make 8 l of light stock, the Stock pot 360", "Soak for 2 kg of beans", "Finish 2 kg of mash, holds 45 min" */
+function stageWords(
+	part: PlacedTask["part"],
+	{ what, pot, holds }: { readonly what: string; readonly pot: string; readonly holds: string },
+): string {
+	if (part === "soak") return `Soak for ${what}`;
+	return part === "finish" ? `Finish ${what}${holds}` : `Make ${what}${pot}${holds}`;
+}
+
 /** What is made in the house for a sitting, once for all its dishes. */
 function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task[] {
 	return batches.flatMap(({ id, name, preparation, grams, litres, pot, dishes, tasks }) =>
@@ -134,7 +163,11 @@ function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task
 			at: task.start,
 			time: reading.time(task.start),
 			place: "Make",
-			task: `Make ${litres === null ? reading.mass(grams / 1000) : reading.volume(litres)} of ${name}${pot ? `, ${pot.goes > 1 ? `${pot.goes} fillings of ` : ""}the ${pot.vessel.name}` : ""}${holdsWords(preparation)}`,
+			task: stageWords(task.part, {
+				what: `${litres === null ? reading.mass(grams / 1000) : reading.volume(litres)} of ${name}`,
+				pot: pot ? `, ${pot.goes > 1 ? `${pot.goes} fillings of ` : ""}the ${pot.vessel.name}` : "",
+				holds: holdsWords(preparation),
+			}),
 			dish: dishes.join(", "),
 			sitting: sitting.name,
 			to: `/book/${id}`,
@@ -145,9 +178,22 @@ function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task
 	);
 }
 
-function byDay(tasks: readonly Task[], reading: Reading): { day: string; tasks: Task[] }[] {
+function byDay(tasks: readonly Task[], reading: Reading) {
 	const days = groupBy(tasks, ({ at }) => reading.day(at));
-	return Object.entries(days).map(([day, ofDay]) => ({ day, tasks: ofDay }));
+	return Object.entries(days).map(([day, ofDay]) => ({
+		day,
+		first: ofDay[0]?.time ?? "",
+		count: ofDay.length,
+		moments: momentsOf(ofDay),
+	}));
+}
+
+/** What starts at one time stands under it once. */
+function momentsOf(tasks: readonly Task[]): { readonly time: string; readonly tasks: readonly Task[] }[] {
+	return Object.entries(groupBy(tasks, ({ at }) => at)).map(([, together]) => ({
+		time: together[0]?.time ?? "",
+		tasks: together,
+	}));
 }
 
 function waitWords(ms: number): string {

@@ -94,7 +94,7 @@ function paper({ plan, reading }: PlaceGiven): PaperLine[] {
 	const { second, serving } = plan;
 	return [
 		...(spices ? [{ what: "Plate", text: `Count out before the first leaves: ${spices.out}` }] : []),
-		...(line ? [{ what: "Build", text: line }] : []),
+		...(line ? [{ what: "Plate up", text: line }] : []),
 		...(second
 			? [
 					{
