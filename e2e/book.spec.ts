@@ -3,6 +3,7 @@ import { createClient } from "@libsql/client";
 import type { Page } from "@playwright/test";
 import { kept, planSitting } from "./bookSteps.ts";
 import { expect, type House, hydrated, test } from "./house.ts";
+import { tabTo } from "./tabTo.ts";
 
 test.use({ houseOf: "book" });
 test.describe.configure({ mode: "serial" });
@@ -22,21 +23,6 @@ const LINES = {
 	Finish: ["25 ml sherry vinegar", "25 g parsley, chopped at the last"],
 	Side: ["450 g white beans, soaked overnight, cooked apart"],
 } as const;
-
-/** Presses Tab until something is in hand. */
-async function tabTo(page: Page, name: RegExp): Promise<void> {
-	for (let step = 0; step < 250; step += 1) {
-		await page.keyboard.press("Tab");
-		const here = await page.evaluate(() => {
-			const element = document.activeElement as HTMLInputElement | null;
-			if (!element) return "";
-			const label = element.labels?.[0]?.textContent ?? "";
-			return `${element.getAttribute("aria-label") ?? ""} ${label} ${element.textContent ?? ""}`;
-		});
-		if (name.test(here)) return;
-	}
-	throw new Error(`nothing called ${name} is reached by Tab`);
-}
 
 test("the goat dish is written from an empty page by keys alone, approved, changed, compared and planned", async ({
 	page,

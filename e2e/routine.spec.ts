@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, hydrated, test } from "./house.ts";
+import { tabTo } from "./tabTo.ts";
 
 test.use({ houseOf: "routine" });
 
@@ -11,19 +12,6 @@ async function openSupper(page: Page): Promise<void> {
 	await page.goto("/sittings");
 	await page.getByRole("link", { name: "Festival supper" }).click();
 	await expect(page.getByLabel("Covers")).toBeVisible();
-}
-
-/** Moves on with the tabulator until a control has the focus. */
-async function tabTo(page: Page, name: RegExp): Promise<void> {
-	for (let step = 0; step < 60; step += 1) {
-		await page.keyboard.press("Tab");
-		const label = await page.evaluate(() => {
-			const { activeElement: at } = document;
-			return at?.getAttribute("aria-label") ?? (at?.closest("label") ?? at)?.textContent ?? "";
-		});
-		if (name.test(label)) return;
-	}
-	throw new Error(`nothing called ${name} can be reached`);
 }
 
 /** Chooses a dish by typing its first letters, and adds it. */

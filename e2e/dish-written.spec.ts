@@ -1,24 +1,10 @@
 import type { Page } from "@playwright/test";
 import { kept, planSitting } from "./bookSteps.ts";
 import { expect, hydrated, test } from "./house.ts";
+import { tabTo } from "./tabTo.ts";
 
 test.use({ houseOf: "wholeDish" });
 test.describe.configure({ mode: "serial" });
-
-/** Presses Tab until something is in hand. */
-async function tabTo(page: Page, name: RegExp): Promise<void> {
-	for (let step = 0; step < 300; step += 1) {
-		await page.keyboard.press("Tab");
-		const here = await page.evaluate(() => {
-			const at = document.activeElement as HTMLInputElement | null;
-			if (!at || at === document.body) return "";
-			const label = at.labels?.[0]?.firstChild?.textContent ?? at.labels?.[0]?.textContent ?? "";
-			return `${at.getAttribute("aria-label") ?? ""} ${label} ${at.textContent ?? ""}`.trim();
-		});
-		if (name.test(here)) return;
-	}
-	throw new Error(`nothing called ${name} is reached by Tab`);
-}
 
 async function typeOver(page: Page, field: RegExp, text: string): Promise<void> {
 	await tabTo(page, field);
