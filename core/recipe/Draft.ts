@@ -147,6 +147,30 @@ export const DISH_FIELDS = {
 } as const;
 export type DishField = keyof typeof DISH_FIELDS;
 
+/** The fields that say the shape, the sides and the weight of a piece. */
+export type PieceFields = Readonly<
+	Record<"shape" | "weight" | "length" | "width" | "height" | "diameter", DishField>
+>;
+
+export const PIECE_FIELDS: PieceFields = {
+	shape: "shape",
+	weight: "pieceWeight",
+	length: "length",
+	width: "width",
+	height: "height",
+	diameter: "diameter",
+};
+
+/** The same of a second main. */
+export const SECOND_PIECE_FIELDS: PieceFields = {
+	shape: "secondShape",
+	weight: "secondWeight",
+	length: "secondLength",
+	width: "secondWidth",
+	height: "secondHeight",
+	diameter: "secondDiameter",
+};
+
 export const PREPARATION_FIELDS = {
 	name: "",
 	summary: "",

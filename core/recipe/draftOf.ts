@@ -1,6 +1,14 @@
 import type { Piece } from "../pans/index.ts";
 import { formatQuantity, written } from "../quantity/index.ts";
-import { DISH_FIELDS, type DishField, type Draft, PREPARATION_FIELDS } from "./Draft.ts";
+import {
+	DISH_FIELDS,
+	type DishField,
+	type Draft,
+	PIECE_FIELDS,
+	type PieceFields,
+	PREPARATION_FIELDS,
+	SECOND_PIECE_FIELDS,
+} from "./Draft.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { lineText } from "./lineText.ts";
 import type { Preparation } from "./Preparation.ts";
@@ -175,31 +183,11 @@ function secondFields({ second }: Recipe): Partial<Record<DishField, string>> {
 		secondTrim: percent(losses.trimLoss),
 		secondBone: losses.boneShare === undefined ? "" : percent(losses.boneShare),
 		secondLoss: percent(losses.cookingLoss),
-		...pieceFields(piece, SECOND_FIELDS),
+		...pieceFields(piece, SECOND_PIECE_FIELDS),
 	};
 }
 
-type PieceFieldNames = Readonly<
-	Record<"shape" | "weight" | "length" | "width" | "height" | "diameter", DishField>
->;
-const PIECE_FIELDS: PieceFieldNames = {
-	shape: "shape",
-	weight: "pieceWeight",
-	length: "length",
-	width: "width",
-	height: "height",
-	diameter: "diameter",
-};
-const SECOND_FIELDS: PieceFieldNames = {
-	shape: "secondShape",
-	weight: "secondWeight",
-	length: "secondLength",
-	width: "secondWidth",
-	height: "secondHeight",
-	diameter: "secondDiameter",
-};
-
-function pieceFields(piece: Piece, names: PieceFieldNames): Partial<Record<DishField, string>> {
+function pieceFields(piece: Piece, names: PieceFields): Partial<Record<DishField, string>> {
 	const stands = piece.shape === "cylinder" && piece.standing === true;
 	const weight = {
 		[names.shape]: stands ? "standing" : piece.shape,

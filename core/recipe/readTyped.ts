@@ -2,7 +2,14 @@ import { type CountryMeasures, numbersIn } from "../quantity/index.ts";
 import type { Role } from "../trade/index.ts";
 import { CUTS, type Cut, cutWords, HEAT_RANGES } from "../trade/index.ts";
 import { CATEGORIES } from "./categories.ts";
-import type { Draft, DraftLine, DraftStep } from "./Draft.ts";
+import {
+	type Draft,
+	type DraftLine,
+	type DraftStep,
+	PIECE_FIELDS,
+	type PieceFields,
+	SECOND_PIECE_FIELDS,
+} from "./Draft.ts";
 import { FieldReader } from "./FieldReader.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { type LineRead, LONGEST_LINE, readLine } from "./lineText.ts";
@@ -244,7 +251,7 @@ function dishOf(fields: FieldReader, draft: Draft) {
 			})),
 		),
 		orderLead_days: fields.number("orderLead"),
-		piece: pieceOf(fields, PIECE),
+		piece: pieceOf(fields, PIECE_FIELDS),
 		...given("second", secondOf(fields)),
 		...given(
 			"topping",
@@ -278,33 +285,6 @@ function portionOf(fields: FieldReader) {
 	return { portion_g: fields.grams("portion") };
 }
 
-/** The fields that say the sides and the weight of a piece. */
-interface PieceFields {
-	readonly shape: string;
-	readonly length: string;
-	readonly width: string;
-	readonly height: string;
-	readonly diameter: string;
-	readonly weight: string;
-}
-
-const PIECE: PieceFields = {
-	shape: "shape",
-	length: "length",
-	width: "width",
-	height: "height",
-	diameter: "diameter",
-	weight: "pieceWeight",
-};
-const SECOND_PIECE: PieceFields = {
-	shape: "secondShape",
-	length: "secondLength",
-	width: "secondWidth",
-	height: "secondHeight",
-	diameter: "secondDiameter",
-	weight: "secondWeight",
-};
-
 function pieceOf(fields: FieldReader, of: PieceFields) {
 	const weight_g = fields.grams(of.weight);
 	const shape = fields.text(of.shape);
@@ -335,7 +315,7 @@ function secondOf(fields: FieldReader) {
 			),
 			cookingLoss: fields.share("secondLoss"),
 		},
-		piece: pieceOf(fields, SECOND_PIECE),
+		piece: pieceOf(fields, SECOND_PIECE_FIELDS),
 	};
 }
 
