@@ -134,7 +134,12 @@ function wholeProblems(recipe: Recipe): Problem[] {
 			message: `${low}, ${set}, ${high} were given; low ≤ set ≤ high is allowed`,
 		});
 	}
-	problems.push(...heatProblems(recipe), ...secondProblems(recipe), ...rackProblems(recipe));
+	problems.push(
+		...heatProblems(recipe),
+		...secondProblems(recipe),
+		...pulledProblems(recipe),
+		...rackProblems(recipe),
+	);
 	if (recipe.marinate && recipe.marinate.longest_min < recipe.marinate.minutes) {
 		problems.push({
 			field: "marinate.longest_min",
@@ -145,7 +150,7 @@ function wholeProblems(recipe: Recipe): Problem[] {
 }
 
 /** A second main and a topping stand on the card with their lines, or not at all. */
-function secondProblems({ lines, second, topping, servedIn, serving, portion }: Recipe): Problem[] {
+function secondProblems({ lines, second, topping }: Recipe): Problem[] {
 	const seconds = lines.filter(({ role }) => role === "second").length;
 	const slices = lines.filter(({ role }) => role === "topping").length;
 	const problems: Problem[] = [];
@@ -170,16 +175,7 @@ function secondProblems({ lines, second, topping, servedIn, serving, portion }: 
 			message: "is missing; a line is the topping: how thick it lies is needed",
 		});
 	}
-	if (servedIn === "pulled" && !serving?.pulled) {
-		problems.push({
-			field: "serving.pulled",
-			message: "is missing; what is lost again and what a portion takes are needed",
-		});
-	}
-	return [
-		...problems,
-		...pulledProblems({ portion, ...(servedIn ? { servedIn } : {}), ...(serving ? { serving } : {}) }),
-	];
+	return problems;
 }
 
 /** A piece of a rack weighs what its bones are of the whole rack, to a tenth. */
@@ -207,12 +203,16 @@ function rackProblems({ rack, portion, pack_kg }: Recipe): Problem[] {
 }
 
 /** What is pulled leaves as much as the other dish takes, to a hundredth. */
-function pulledProblems({
-	servedIn,
-	serving,
-	portion,
-}: Pick<Recipe, "portion"> & Partial<Pick<Recipe, "servedIn" | "serving">>): Problem[] {
-	if (servedIn !== "pulled" || !serving?.pulled) return [];
+function pulledProblems({ servedIn, serving, portion }: Recipe): Problem[] {
+	if (servedIn !== "pulled") return [];
+	if (!serving?.pulled) {
+		return [
+			{
+				field: "serving.pulled",
+				message: "is missing; what is lost again and what a portion takes are needed",
+			},
+		];
+	}
 	const { loss, portion_g } = serving.pulled;
 	const cooked_g = portion_g / (1 - loss);
 	if ("portion_g" in portion && Math.abs(portion.portion_g / cooked_g - 1) < 0.01) return [];
