@@ -64,15 +64,18 @@ export function readLine(
 	);
 	const { line, range } = withoutRange(told, measures);
 	const taken = takeAmount(line, measures);
-	const [rest = "", ...others] = (taken?.rest ?? line)
-		.split(OR)
-		.map((part) => part.replace(/^[\s.,]*(of\s+)?/i, "").trim());
+	const [rest = "", ...others] = (taken?.rest ?? line).split(OR).map(withoutOf);
 	const unclear =
 		taken && taken.unclear.length > 0
 			? { unclear: unclearWords(line.slice(0, line.length - taken.rest.length).trim(), taken.unclear) }
 			: {};
 	const own = counted(taken, rest, named) ?? plainLine(taken, rest, [...heap, ...range], named);
 	return withInstead({ ...own, ...unclear }, substitutesIn(others, named, measures));
+}
+
+/** "of thyme" after an amount is thyme. */
+function withoutOf(text: string): string {
+	return text.replace(/^[\s.,]*(of\s+)?/i, "").trim();
 }
 
 /** So many of a part of something, or of what is not weighed; undefined where a line is neither. */
@@ -137,7 +140,7 @@ function substitutesIn(
 	let unknown: string | undefined;
 	for (const text of texts) {
 		const taken = takeAmount(text, measures);
-		const found = nameIn((taken?.rest ?? "").replace(/^[\s.,]*(of\s+)?/i, "").trim(), named);
+		const found = nameIn(withoutOf(taken?.rest ?? ""), named);
 		clauses.push(...(found.ingredient ? found.clauses : []));
 		if (taken && taken.unclear.length === 0 && found.ingredient) {
 			substitutes.push({ ingredient: found.ingredient.id, ...taken.quantity });
