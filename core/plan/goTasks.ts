@@ -8,6 +8,7 @@ import { beforeSear, lagAfterMarinade } from "./marinadeTask.ts";
 import { joinsLate } from "./panLines.ts";
 import { type BraiseGroup, isSecondSlower, minutesAtEach } from "./planBraise.ts";
 import { type PlanColour, searTaken } from "./planColour.ts";
+import { secondLine } from "./secondMain.ts";
 import { after, cooks, type Go, type Namer, named, shareOf, waits } from "./taskNamer.ts";
 import type { WorkedOut } from "./WorkedOut.ts";
 
@@ -177,7 +178,7 @@ function heatNeeded(group: BraiseGroup, recipe: Recipe, { beliefs, kitchen }: Wo
 
 /** The second main joins so long before the lift that both are tender then; with the first where it is the slower. */
 function secondTasks({ lines, braise }: WorkedOut, made: Namer, share: number): Task[] {
-	const own = lines.find(({ line }) => line.role === "second");
+	const own = secondLine(lines);
 	if (!own || !braise || isSecondSlower(braise.slowest)) return [];
 	return [
 		made("braise", "late", {

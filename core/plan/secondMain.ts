@@ -35,13 +35,18 @@ interface SecondLine {
 	readonly amount_g: number | null;
 }
 
+/** The line of the second main; undefined where the dish has one main. */
+export function secondLine<L extends Pick<SecondLine, "line">>(lines: readonly L[]): L | undefined {
+	return lines.find(({ line }) => line.role === "second");
+}
+
 /** The second main's meat, as its line and the card's losses say; none where the dish has one main. */
 export function secondMeat(
 	{ second }: Pick<Recipe, "second">,
 	lines: readonly Pick<SecondLine, "line" | "amount_g">[],
 ): Meat[] {
 	if (!second) return [];
-	const trimmed_kg = (lines.find(({ line }) => line.role === "second")?.amount_g ?? 0) / 1000;
+	const trimmed_kg = (secondLine(lines)?.amount_g ?? 0) / 1000;
 	const { cut, losses } = second;
 	return [
 		{
@@ -70,7 +75,7 @@ export function planSecond(
 	cooked: Pick<PlanSecond, "tender_min" | "joins_min" | "slower">,
 ): PlanSecond | null {
 	const { second } = recipe;
-	const own = lines.find(({ line }) => line.role === "second");
+	const own = secondLine(lines);
 	if (!second || !own) return null;
 	const trimmed_kg = (own.amount_g ?? 0) / 1000;
 	const cooked_kg = trimmed_kg * cookedShare(second.losses);
