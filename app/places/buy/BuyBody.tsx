@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import type { ReactNode } from "react";
 import { Form } from "react-router";
 import { Field, Select } from "../../ui/forms/Field.tsx";
 import { Act, ActLink, Heading, Muted } from "../../ui/parts/parts.tsx";
@@ -62,17 +63,7 @@ function Came({ came }: Pick<MakingView, "came">) {
 			) : null}
 			<Rows>
 				{came.ways.map(({ words, says, trial }) => (
-					<chakra.li
-						key={words}
-						display="grid"
-						gridTemplateColumns="minmax(0,1fr) auto"
-						gap="4px 12px"
-						alignItems="center"
-					>
-						<div>
-							<b>{words}</b>
-							<Muted display="block">{says}</Muted>
-						</div>
+					<Way key={words} words={words} says={says}>
 						{trial ? (
 							<Act type="button" aria-label={`Take it: ${words}`} onClick={() => setTrial(trial)}>
 								Take it
@@ -82,10 +73,30 @@ function Came({ came }: Pick<MakingView, "came">) {
 								Order sheet
 							</ActLink>
 						)}
-					</chakra.li>
+					</Way>
 				))}
 			</Rows>
 		</section>
+	);
+}
+
+interface WayProps {
+	readonly words: string;
+	readonly says: string;
+	/** What takes it. */
+	readonly children: ReactNode;
+}
+
+/** One thing that can be done instead, what it does, and the button that takes it. */
+function Way({ words, says, children }: WayProps) {
+	return (
+		<chakra.li display="grid" gridTemplateColumns="minmax(0,1fr) auto" gap="4px 12px" alignItems="center">
+			<div>
+				<b>{words}</b>
+				<Muted display="block">{says}</Muted>
+			</div>
+			{children}
+		</chakra.li>
 	);
 }
 
@@ -96,21 +107,11 @@ function Instead({ instead }: Pick<MakingView, "instead">) {
 			<Heading marginBottom="6px">If something is missing</Heading>
 			<Rows>
 				{instead.map(({ words, changes, swaps }) => (
-					<chakra.li
-						key={words}
-						display="grid"
-						gridTemplateColumns="minmax(0,1fr) auto"
-						gap="4px 12px"
-						alignItems="center"
-					>
-						<div>
-							<b>{words}</b>
-							<Muted display="block">{changes.join(" · ")}</Muted>
-						</div>
+					<Way key={words} words={words} says={changes.join(" · ")}>
 						<Act type="button" aria-label={`Take ${words}`} onClick={() => setTrial({ swaps })}>
 							Take it
 						</Act>
-					</chakra.li>
+					</Way>
 				))}
 			</Rows>
 		</section>

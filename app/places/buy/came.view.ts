@@ -1,7 +1,7 @@
 import { Refusal } from "#core/check";
 import { type Plan, type Shortfall, shortfallOf } from "#core/plan";
 import { parseWeight } from "#core/quantity";
-import { LEAST_PORTION } from "#core/sitting";
+import { AS_ON_CARD, LEAST_PORTION } from "#core/sitting";
 import { durationWords } from "#core/time";
 import { cookTyped } from "../../ui/forms/settled.ts";
 import { counted, percent, type Reading } from "../../ui/words/reading.ts";
@@ -72,7 +72,7 @@ function waysOf(short: Shortfall, plan: Plan, making: Making, reading: Reading):
 /** A smaller portion, and pieces to match: they are tender sooner. */
 function smallerOf({ portion }: Shortfall, plan: Plan, making: Making, reading: Reading): WayView[] {
 	if (portion < LEAST_PORTION || portion >= 1) return [];
-	const cook = { heat: null, set_C: null, lid: null, parts: 1, ...making.cook, portion } as const;
+	const cook = { ...AS_ON_CARD, ...making.cook, portion };
 	const then = making.tried({ cook });
 	if (!then) return [];
 	return [

@@ -67,16 +67,17 @@ function insteadOf(
 			.map((instead) => ({ to: instead.ingredient, name: nameOf(instead) })),
 	];
 	const now = taken === null ? own : nameOf({ ingredient: taken });
+	const costs = (of: Plan) => costOfPlan(of, card, null).total_minor;
+	const before_minor = others.length > 0 ? costs(plan) : null;
 	return others.map(({ to, name }) => {
 		const then = withSwap(swaps, line.ingredient, to);
 		const after = tried({ swaps: then });
-		const costs = (of: Plan) => costOfPlan(of, card, null).total_minor;
 		return {
 			words: to === null ? `${name} again, in place of ${now}` : `${name} in place of ${now}`,
 			changes: after
 				? [
 						...effectWords(swapEffect(plan, after), reading),
-						...costWords(costs(plan), costs(after), currency),
+						...costWords(before_minor, costs(after), currency),
 					]
 				: ["it cannot be planned so"],
 			swaps: swapsTyped(then),
