@@ -19,6 +19,9 @@ export const LEAST_PORTION = 0.6;
 /** Into so many a piece can be cut: whole, halved, in four. */
 export const PARTS = [1, 2, 4] as const;
 
+/** Nothing settled: all of it as the card has it. */
+export const AS_ON_CARD: CookChoice = { heat: null, set_C: null, lid: null, parts: 1 };
+
 /** The recipe cooked that way. */
 export function cookedThatWay(recipe: Recipe, choice: CookChoice | null): Recipe {
 	if (choice === null) return recipe;

@@ -1,4 +1,4 @@
-export { type CookChoice, heatedAt, LEAST_PORTION, PARTS } from "./CookChoice.ts";
+export { AS_ON_CARD, type CookChoice, heatedAt, LEAST_PORTION, PARTS } from "./CookChoice.ts";
 export { ShareEntry, SittingEntry, TrialEntry } from "./entries.ts";
 export {
 	BASES,
@@ -9,7 +9,6 @@ export {
 	type SittingDish,
 } from "./SittingDish.ts";
 export {
-	ALL_ALIKE,
 	type DishShare,
 	type GuestSizes,
 	portionsAGuest,

@@ -69,8 +69,6 @@ export interface GuestSizes {
 	readonly seconds: number;
 }
 
-export const ALL_ALIKE: GuestSizes = { half: 0, oneAndHalf: 0, seconds: 0 };
-
 /**
  * Portions that a guest takes on average, second helpings counted.
  *

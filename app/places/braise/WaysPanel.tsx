@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { WaysAsked, WayToTender } from "#core/braise";
-import { type CookChoice, PARTS } from "#core/sitting";
+import { AS_ON_CARD, type CookChoice, PARTS } from "#core/sitting";
 import { durationWords, minutesUntil, readTime, startBefore, wallClock } from "#core/time";
 import { HEATS, LIDS } from "#core/trade";
 import { TimeField } from "../../ui/forms/DayField.tsx";
@@ -110,7 +110,7 @@ function OtherHeats({ drawing: { heats, cook } }: { readonly drawing: BraiseDraw
 					type="button"
 					onClick={() =>
 						setTrial({
-							cook: cookTyped({ parts: 1, lid: null, ...cook, heat, set_C: null }),
+							cook: cookTyped({ ...AS_ON_CARD, ...cook, heat, set_C: null }),
 						})
 					}
 				>
@@ -188,7 +188,7 @@ function List({ ways, drawing }: { readonly ways: readonly WayToTender[]; readon
 /** The pieces as they would be then: cut again, or as they are settled. */
 function chosen({ oven_C, lid, parts }: WayToTender, { cook }: BraiseDrawing): CookChoice {
 	const cut = PARTS.find((one) => one === parts * (cook?.parts ?? 1)) ?? 1;
-	return { heat: null, ...cook, set_C: oven_C, lid, parts: cut };
+	return { ...AS_ON_CARD, ...cook, set_C: oven_C, lid, parts: cut };
 }
 
 function wayWords(way: WayToTender, drawing: BraiseDrawing, { temperature }: Measures): string {
