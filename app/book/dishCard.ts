@@ -6,6 +6,7 @@ import { lineWords } from "#core/pans";
 import { type DishOrder, lineGivesTooMuch, type Plan, type PlanWarning, plan } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
+import { DAY_MS } from "#core/time";
 import { cutWords, LIDS } from "#core/trade";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { lineView } from "../ui/words/lineView.ts";
@@ -15,7 +16,7 @@ import { warningWords } from "../ui/words/warningWords.ts";
 import type { CardSize } from "./cardSize.ts";
 import { inGroups } from "./groupLabels.ts";
 
-const WEEK_MS = 7 * 86_400_000;
+const WEEK_MS = 7 * DAY_MS;
 
 export interface CardHouse {
 	readonly kitchen: Kitchen;

@@ -10,6 +10,7 @@ import {
 	startAt,
 } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
+import { DAY_MS } from "#core/time";
 import { type Database, readSitting, readSittings, type Sitting } from "#db";
 import { plannedInDay } from "../ui/server/placedDay.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
@@ -117,7 +118,6 @@ function startOfBatch(
 
 /** Sittings within so many days of each other may come in one delivery. */
 const TOGETHER_DAYS = 4;
-const DAY_MS = 86_400_000;
 
 /** Other sittings near enough to come in the same delivery, the soonest first. */
 async function orderedWith(db: Database, { id, serviceAt }: Sitting): Promise<Sitting[]> {

@@ -1,5 +1,5 @@
 import { refuse } from "#core/check";
-import { fromWallClock, readDay, readTime, wallClock } from "#core/time";
+import { DAY_MS, fromWallClock, readDay, readTime, wallClock } from "#core/time";
 import type { Typed } from "../ui/forms/form.ts";
 
 /** A clock of the desk may be ahead by so much, ms. */
@@ -27,7 +27,7 @@ export function momentTyped(typed: Typed, timeZone: string, now: number, least =
 }
 
 /** Kept on a device while the server was out of reach, for so long at the most, ms: a week. */
-const LONGEST_KEPT_MS = 7 * 86_400_000;
+const LONGEST_KEPT_MS = 7 * DAY_MS;
 
 /** When something was written that waited on a device; now where it did not wait. */
 function keptAt({ keptAt: written = "" }: Typed, now: number, least: number): number {

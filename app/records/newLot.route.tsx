@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
-import { wallClock } from "#core/time";
+import { DAY_MS, wallClock } from "#core/time";
 import { readSittings, withRecipes, writeRecord } from "#db";
 import { DayField, TimeField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
@@ -19,8 +19,6 @@ import { momentTyped } from "./moment.ts";
 import { entriesOfLot } from "./newLotPage.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "New lot · Records" }];
-
-const DAY_MS = 86_400_000;
 
 export async function loader({ context, request }: Route.LoaderArgs) {
 	const visit = await visitOf(context);

@@ -1,6 +1,6 @@
 import { depthOfFood, isMadeAhead } from "#core/plan";
 import type { DocOf, LotPan } from "#core/records";
-import { wallClock } from "#core/time";
+import { DAY_MS, wallClock } from "#core/time";
 import { usualCooling } from "#core/watch";
 import { readKind } from "#db";
 import { dishOnPaper } from "../papers/dishOnPaper.ts";
@@ -8,7 +8,6 @@ import { labelsOf } from "../papers/paperPages.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { reheatWords } from "../ui/words/cautions.ts";
 
-const DAY_MS = 86_400_000;
 /** Meat and vegetables of older deliveries are not cooked any more. */
 const DELIVERED_MS = 21 * DAY_MS;
 

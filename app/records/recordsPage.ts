@@ -1,12 +1,11 @@
 import { lotNow, ofKind, watchesNow } from "#core/records";
-import { wallClock } from "#core/time";
+import { DAY_MS, wallClock } from "#core/time";
 import { readEntriesByLot, readKind, readLotsLeft, readOpenWatches, readPoints } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import { blastAir, DRAWN_EVERY_MS, dayWords } from "./lotPage.ts";
 import { watchView } from "./watch.view.ts";
 
-const DAY_MS = 86_400_000;
 /** What was made longer ago is looked for by its number. */
 const LOOKED_BACK_MS = 200 * DAY_MS;
 const RECENT_MS = 14 * DAY_MS;

@@ -1,7 +1,7 @@
 import Papa from "papaparse";
 import { data } from "react-router";
 import { ofKind, type RecordEntry, watchesNow, withoutStruck } from "#core/records";
-import { laterDay, onDay } from "#core/time";
+import { DAY_MS, laterDay, onDay } from "#core/time";
 import { askedFor, type Course, summaryOf, type WatchSummary } from "#core/watch";
 import {
 	type Database,
@@ -42,7 +42,7 @@ const MOST_DAYS = 400;
 /** The instants of a period of days, whole. @throws 400 in a sentence where it is none */
 export function periodOf(visit: HouseVisit, { from, to }: SheetOf): readonly [number, number] {
 	const { timeZone } = visit.house;
-	const days = (Date.parse(to) - Date.parse(from)) / 86_400_000;
+	const days = (Date.parse(to) - Date.parse(from)) / DAY_MS;
 	if (!(days >= 0 && days <= MOST_DAYS)) {
 		throw data(
 			{ said: `From a day to a later one, at most ${MOST_DAYS} days on, is allowed.` },

@@ -3,6 +3,7 @@ import { sumBy } from "es-toolkit";
 import { Covers, checked, refuse } from "../check/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import type { PanType } from "../pans/index.ts";
+import { DAY_MS } from "../time/index.ts";
 
 const Id = Type.String({ minLength: 1, maxLength: 120, allowed: "a short name of 1 to 120 characters" });
 /** Years 2000 to 2100. */
@@ -63,8 +64,8 @@ export type ChangeOf<K extends DayChange["kind"]> = Extract<DayChange, { readonl
 /** So many changes on one day, no more. */
 export const MOST_CHANGES = 60;
 
-const LONGEST_AWAY_MS = 14 * 86_400_000;
-const LONGEST_TASK_MS = 2 * 86_400_000;
+const LONGEST_AWAY_MS = 14 * DAY_MS;
+const LONGEST_TASK_MS = 2 * DAY_MS;
 
 /** A change as it was sent. @throws {Refusal} naming the field and what is allowed */
 export function readChange(given: unknown): DayChange {

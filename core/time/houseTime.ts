@@ -112,7 +112,8 @@ export function latestWorkingStart(
 	return minutesBefore(endBy, minutes);
 }
 
-const DAY_MS = 86_400_000;
+/** A day of 24 hours; the day of the clock change has another length. */
+export const DAY_MS = 86_400_000;
 
 /** A day of the calendar so many days later: "2026-12-05" and 2 give "2026-12-07". */
 export function laterDay(date: string, days: number): string {

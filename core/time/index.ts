@@ -9,6 +9,7 @@ export {
 	spokenDuration,
 } from "./clockWords.ts";
 export {
+	DAY_MS,
 	fromWallClock,
 	isOpen,
 	laterDay,
