@@ -1,14 +1,6 @@
 import { type BraiseGiven, USUAL_OVEN_KW } from "#core/braise";
 import { type Heat, type PieceForm, type PieceSides, sidesByThickness, thicknessOf } from "#core/heat";
-import {
-	areaOf,
-	depthOf,
-	insideAt,
-	lineAround,
-	litresAround,
-	MEAT_KG_PER_L,
-	type PanShape,
-} from "#core/pans";
+import { depthOf, floorArea, lineAround, litresAround, MEAT_KG_PER_L, type PanShape } from "#core/pans";
 import type { Cut, Lid } from "#core/trade";
 
 /** One pan as the lab's sliders have it: the liquid by its line, not by its litres. */
@@ -126,7 +118,7 @@ export function labPanOf({ liquid_l, oven, lids, resets, ...given }: BraiseGiven
 
 /** How full the floor of the pan lies, as a share; above one the pieces lie on each other. */
 export function floorTaken({ pan, meat_kg, sides }: LabPan): number {
-	const layer_l = (areaOf(insideAt(pan, 0)) * thicknessOf(sides)) / 1e6;
+	const layer_l = (floorArea(pan) * thicknessOf(sides)) / 1e6;
 	return meat_kg / MEAT_KG_PER_L / layer_l;
 }
 

@@ -13,7 +13,7 @@ import {
 	WEEP_FROM_C,
 	WEEP_TO_C,
 } from "../heat/index.ts";
-import { areaOf, emptyPanWeight, heightOf, insideAt, type PanShape } from "../pans/index.ts";
+import { areaOf, emptyPanWeight, floorArea, heightOf, insideAt, type PanShape } from "../pans/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 
 /** What a pan holds at one moment: liquid, vegetables and steel as one body, meat as layers. */
@@ -153,7 +153,7 @@ const DRY_FILM_MM = 0.5;
 
 /** Water below which a pan is dry, kg. */
 export function dryBelow(pan: PanShape): number {
-	return (areaOf(insideAt(pan, 0)) * DRY_FILM_MM) / MM2_PER_M2;
+	return (floorArea(pan) * DRY_FILM_MM) / MM2_PER_M2;
 }
 
 /** The surface is measured anew when the contents have changed by so much, l. */

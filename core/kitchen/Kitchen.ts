@@ -1,5 +1,5 @@
 import type { Oven } from "../ovens/index.ts";
-import { areaOf, insideAt, type PanType } from "../pans/index.ts";
+import { floorArea, type PanType } from "../pans/index.ts";
 import type { AllergenListKey, Ingredient, Preparation } from "../recipe/index.ts";
 import type { HouseCode } from "../safety/index.ts";
 import type { WorkingHours } from "../time/index.ts";
@@ -109,5 +109,5 @@ export function saucePotsOf({ pans, pots, searPans }: Equipment): readonly Vesse
 }
 
 function floorOf({ shape }: PanType): number {
-	return areaOf(insideAt(shape, 0));
+	return floorArea(shape);
 }

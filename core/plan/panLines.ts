@@ -79,10 +79,10 @@ function weightOnCard(
 	return grams / 1000;
 }
 
-/** What is sour takes up bare aluminium and iron: wine, vinegar, fruit, tomatoes. */
-const ACID: ReadonlySet<Ingredient["category"]> = new Set(["wine", "acid", "fruit"]);
+/** Kinds of ingredients that are sour: they take up bare aluminium and iron, and pit foil. */
+export const ACID: ReadonlySet<Ingredient["category"]> = new Set(["wine", "acid", "fruit"]);
 
-/** Whether something sour goes into the pans of a dish. */
+/** Whether an ingredient is sour: wine, vinegar, fruit, tomatoes. */
 export function isSour({ category, name }: Pick<Ingredient, "category" | "name">): boolean {
 	return ACID.has(category) || /\btomato/i.test(name);
 }

@@ -15,10 +15,9 @@ import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
 import { type Oven, type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
 import {
-	areaOf,
 	type ChosenPan,
 	depthOf,
-	insideAt,
+	floorArea,
 	type PanChoice,
 	type PanType,
 	POURED_FILL,
@@ -30,6 +29,8 @@ import type { Lid } from "../trade/index.ts";
 import { joinsLate } from "./panLines.ts";
 import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
+import { weightOf } from "./planLiquid.ts";
+import { secondLine } from "./secondMain.ts";
 
 /** Pans of one kind that are in one oven at once: they heat alike, the fullest last. */
 export interface BraiseGroup {
@@ -188,7 +189,7 @@ function secondIn(
 	beliefs: Beliefs,
 ): SecondIn | null {
 	const { second } = recipe;
-	const own = lines.find(({ line }) => line.role === "second");
+	const own = secondLine(lines);
 	if (!second || !own?.amount_g) return null;
 	const { cut, losses, piece } = second;
 	const kg = (own.amount_g / 1000) * share;
@@ -213,10 +214,7 @@ function secondIn(
 
 /** A topping is in from the start: it has to become hot, and gives the liquid nothing. */
 function withTopping(given: BraiseGiven, lines: readonly PlanLine[], share: number): BraiseGiven {
-	const grams = lines.reduce(
-		(sum, { line, amount_g }) => sum + (line.role === "topping" ? (amount_g ?? 0) : 0),
-		0,
-	);
+	const grams = weightOf(lines.filter(({ line }) => line.role === "topping"));
 	if (grams === 0) return given;
 	const topping = { at_min: 0, kg: (grams / 1000) * share, temp_C: TOPPING_C, water: LATE_WATER, gives: 0 };
 	return { ...given, additions: [...(given.additions ?? []), topping] };
@@ -248,7 +246,7 @@ function steamOf(
 	{ pans, braised, tender_min, given, allowed_min }: BraiseGroup,
 	{ liquid }: Beliefs,
 ): number {
-	const floor = ({ type }: ChosenPan) => areaOf(insideAt(type.shape, 0));
+	const floor = ({ type }: ChosenPan) => floorArea(type.shape);
 	const floors = pans.reduce((sum, pan) => sum + floor(pan), 0);
 	// An open pan goes on giving off steam until it is lifted.
 	const until_min = given.lids === undefined ? tender_min.likely : allowed_min;

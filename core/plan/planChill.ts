@@ -11,10 +11,9 @@ import {
 import type { Cooler, Equipment, HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
 import {
-	areaOf,
 	type ChosenPan,
 	depthOf,
-	insideAt,
+	floorArea,
 	type PanChoice,
 	type PanType,
 	pieceHeight,
@@ -187,7 +186,7 @@ export function spreadOver(
 }
 
 function floor_m2({ shape }: PanType): number {
-	return areaOf(insideAt(shape, 0)) / 1e6;
+	return floorArea(shape) / 1e6;
 }
 
 const wayMemo = memoise<string, ChillWay>(400);

@@ -3,15 +3,7 @@ import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { minutesToBeSure } from "../braise/index.ts";
 import { allVessels, type Kitchen, vesselsFor } from "../kitchen/index.ts";
 import { fitOvens, type Oven, type OvenFit } from "../ovens/index.ts";
-import {
-	areaOf,
-	choosePans,
-	filledTo,
-	inGoes,
-	insideAt,
-	type PanChoice,
-	type PanType,
-} from "../pans/index.ts";
+import { choosePans, filledTo, floorArea, inGoes, type PanChoice, type PanType } from "../pans/index.ts";
 import { allergensIn, isInOven, type Recipe } from "../recipe/index.ts";
 import { placeBackwards } from "../tasks/index.ts";
 import type { YieldChain } from "../yields/index.ts";
@@ -193,7 +185,7 @@ function searedIn(recipe: Recipe, equipment: Kitchen["equipment"]): Kitchen["equ
 }
 
 function floorOf({ shape }: PanType): number {
-	return areaOf(insideAt(shape, 0));
+	return floorArea(shape);
 }
 
 type Ahead = Pick<PlanFigures, "chill" | "reheat">;

@@ -9,7 +9,7 @@ import {
 } from "../braise/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
-import { areaOf, type ChosenPan, insideAt } from "../pans/index.ts";
+import { type ChosenPan, floorArea } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import { heatOf, isInOven, type Recipe } from "../recipe/index.ts";
 import type { MinutesAt, PlanBraise } from "./planBraise.ts";
@@ -100,7 +100,7 @@ function heated(given: BraiseGiven, core_C: number): Heated {
 
 /** Floors of some pans, mm²: each steams by its own. */
 function floors(pans: readonly ChosenPan[]): number {
-	return sumBy(pans, ({ type }) => areaOf(insideAt(type.shape, 0)));
+	return sumBy(pans, ({ type }) => floorArea(type.shape));
 }
 
 function verdictOf({ likely, high }: Range, within_min: number): "met" | "close" | "missed" {

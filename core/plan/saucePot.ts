@@ -1,6 +1,6 @@
 import { type Equipment, heatsItself, saucePotsOf, type Vessel } from "../kitchen/index.ts";
 import { litresAMinute } from "../liquid/index.ts";
-import { areaOf, depthOf, insideAt, volumeBelow } from "../pans/index.ts";
+import { depthOf, floorArea, volumeBelow } from "../pans/index.ts";
 import { wholeUp } from "../quantity/index.ts";
 import { BURNERS_A_COOK } from "../sear/index.ts";
 
@@ -60,7 +60,7 @@ function waysWith(
 ): PotsTaken[] {
 	const { shape, stock } = vessel;
 	const own = heatsItself(vessel);
-	const floor_m2 = areaOf(insideAt(shape, 0)) / 1e6;
+	const floor_m2 = floorArea(shape) / 1e6;
 	const holds_l = volumeBelow(shape, depthOf(shape) * POT_FULL);
 	const most = own ? stock : Math.min(stock, burners, hands * BURNERS_A_COOK);
 	return Array.from({ length: most }, (_, index) => {

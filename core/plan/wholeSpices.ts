@@ -1,5 +1,5 @@
 import type { Recipe } from "../recipe/index.ts";
-import { goesIntoPan } from "./panLines.ts";
+import { ACID, goesIntoPan } from "./panLines.ts";
 import type { PlanLine } from "./planLines.ts";
 
 /** So many of a thing by name. */
@@ -33,8 +33,6 @@ export function wholeSpices(lines: readonly PlanLine[], pans: number): WholeSpic
 		loose: counted.filter(({ count }) => count <= COUNTED_LOOSE),
 	};
 }
-
-const ACID: ReadonlySet<string> = new Set(["wine", "acid", "fruit"]);
 
 /** Wine, vinegar and sour fruit under foil, by name: they pit it bare, so parchment goes between. */
 export function acidsUnderFoil({ braise }: Recipe, lines: readonly PlanLine[]): string[] {

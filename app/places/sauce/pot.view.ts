@@ -1,5 +1,5 @@
 import type { Remedy } from "#core/liquid";
-import { areaOf, depthOf, insideAt, rimOf } from "#core/pans";
+import { depthOf, floorArea, insideAt, rimOf } from "#core/pans";
 import { threeDigits, type UnitSystem } from "#core/quantity";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
@@ -42,7 +42,7 @@ export function potView({ plan, kitchen: { equipment, policy }, reading }: Place
 		units: reading.units,
 		name: sauce.pot.name,
 		across_mm: insideAt(shape, 0).kind === "circle" ? rimOf(shape).width_mm : rimOf(shape).length_mm,
-		floor_m2: areaOf(insideAt(shape, 0)) / 1e6,
+		floor_m2: floorArea(shape) / 1e6,
 		height_mm: depthOf(shape),
 		power_kW: heat_kW ?? equipment.hobPower_kW,
 		count: sauce.pots,

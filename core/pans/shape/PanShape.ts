@@ -123,12 +123,17 @@ export function volumeBelow(pan: PanShape, height_mm: number): number {
 	return volumeTo(pan, Math.min(Math.max(height_mm, 0), depthOf(pan)));
 }
 
+/** Area of the floor inside, mm². */
+export function floorArea(pan: PanShape): number {
+	return areaOf(insideAt(pan, 0));
+}
+
 /**
  * Litres up to a height, the walls thought on beyond the brim. The area is at most a
  * square of the height, so the mean of both ends and four times the middle is exact.
  */
 function volumeTo(pan: PanShape, height_mm: number): number {
-	const ends = areaOf(insideAt(pan, 0)) + areaOf(insideAt(pan, height_mm));
+	const ends = floorArea(pan) + areaOf(insideAt(pan, height_mm));
 	const middle = areaOf(insideAt(pan, height_mm / 2));
 	return (height_mm * (ends + 4 * middle)) / 6 / MM3_PER_LITRE;
 }
@@ -142,7 +147,7 @@ export function heightOf(pan: PanShape, volume_l: number): number {
 	if (volume_l <= 0) return 0;
 	const depth = depthOf(pan);
 	if (volume_l >= volumeBelow(pan, depth)) return depth;
-	let height = (volume_l * MM3_PER_LITRE) / areaOf(insideAt(pan, 0));
+	let height = (volume_l * MM3_PER_LITRE) / floorArea(pan);
 	for (let step = 0; step < 20; step += 1) {
 		const miss = (volumeTo(pan, height) - volume_l) * MM3_PER_LITRE;
 		height -= miss / areaOf(insideAt(pan, height));

@@ -26,6 +26,7 @@ export {
 	depthOf,
 	emptyPanWeight,
 	type Floor,
+	floorArea,
 	heightOf,
 	insideAt,
 	type PanShape,

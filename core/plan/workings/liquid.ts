@@ -1,5 +1,5 @@
 import type { Kitchen } from "../../kitchen/index.ts";
-import { areaOf, insideAt } from "../../pans/index.ts";
+import { floorArea } from "../../pans/index.ts";
 import {
 	KNEADED_FLOUR_G_PER_L,
 	MOST_STEAM_KG_PER_M2_H,
@@ -223,7 +223,7 @@ function takenWorking({ liquid }: WorkedPlan, sauce: PlanSauce, { policy }: Kitc
 function markWorkings({ sauce_l }: WorkedPlan, sauce: PlanSauce, { equipment }: Kitchen): Working[] {
 	const { pot, pots, goes, wanted_l, take_l } = sauce;
 	if (!pot || sauce_l === 0) return [];
-	const area_m2 = areaOf(insideAt(pot.shape, 0)) / 1e6;
+	const area_m2 = floorArea(pot.shape) / 1e6;
 	const about = { pot: pot.name, pots, goes };
 	const fillings = [
 		...(pots > 1 ? [figure(pots, "count", "pots")] : []),
