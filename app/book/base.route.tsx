@@ -63,10 +63,7 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 		await saveDraft(store, own.recipeId, 0, draft, { who, basedOn: own.number });
 	} catch (error) {
 		if (!(error instanceof Stale)) throw error;
-		return data(
-			{ said: "A draft of this card is being written. Number it or throw it away first." },
-			{ status: 409 },
-		);
+		return data({ isWritten: true }, { status: 409 });
 	}
 	return redirect(`/book/${own.recipeId}/write`);
 }
@@ -80,7 +77,7 @@ export default function Base({ loaderData: view, actionData }: Route.ComponentPr
 			>
 				<ActLink to={`/book/${view.id}`}>Back to the card</ActLink>
 			</PageHead>
-			{actionData?.said || view.hasDraft ? (
+			{actionData?.isWritten || view.hasDraft ? (
 				<Note role="alert" marginTop="12px">
 					A draft of this card is being written. Number it or throw it away first.
 				</Note>
