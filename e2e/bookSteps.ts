@@ -13,7 +13,7 @@ export async function planSitting(page: Page, name: string, covers: number, reci
 	await page.getByLabel("Sitting", { exact: true }).fill(name);
 	await page.getByLabel("Covers", { exact: true }).fill(String(covers));
 	await page.getByLabel("Cooks on it").fill("2");
-	await page.getByLabel("at", { exact: true }).fill("19:00");
+	await page.getByLabel("Service", { exact: true }).fill("19:00");
 	await page.keyboard.press("Enter");
 	await page.getByLabel("Another dish").selectOption(recipe);
 	await page.getByRole("button", { name: "Add it" }).click();

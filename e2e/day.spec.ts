@@ -64,8 +64,7 @@ test("a second sitting of the evening shares the kitchen, and nobody is in two p
 	await page.goto("/sittings/new");
 	await page.getByLabel("Sitting", { exact: true }).fill("Lamp room dinner");
 	await page.getByLabel("Covers", { exact: true }).fill("30");
-	await page.getByRole("textbox", { name: "Service on" }).fill(title);
-	await page.getByRole("textbox", { name: "at", exact: true }).fill("19:00");
+	await page.getByRole("textbox", { name: "Service", exact: true }).fill(`${title} 19:00`);
 	await page.keyboard.press("Enter");
 	await expect(page.getByRole("heading", { name: "Lamp room dinner" })).toBeVisible();
 	await hydrated(page);

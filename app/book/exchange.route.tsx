@@ -4,6 +4,7 @@ import { Refusal } from "#core/check";
 import { decodeText, NOT_IN_JSON_LD } from "#core/exchange";
 import { stageImport } from "#db";
 import { EXCHANGE_LIMIT } from "#server";
+import { FileField } from "../ui/forms/FileField.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
@@ -68,19 +69,10 @@ export default function Exchange({ actionData }: Route.ComponentProps) {
 							A book or a recipe of ours, a table of ingredients or prices, or a recipe with schema.org in it.
 							You are shown what it would do before it does it.
 						</p>
-						<chakra.input
-							type="file"
+						<FileField
+							label="File to take in"
 							name="file"
 							accept=".json,.jsonld,.csv,application/json,text/csv"
-							aria-label="File to take in"
-							aria-invalid={actionData?.problem ? true : undefined}
-							fontSize="17px"
-							width="100%"
-							minWidth="0"
-							padding="10px"
-							border="1.5px solid"
-							borderColor="edge"
-							bg="sheet"
 						/>
 						{actionData?.problem ? (
 							<Note role="alert">

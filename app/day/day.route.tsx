@@ -138,7 +138,7 @@ function Whole({ view, replan }: { readonly view: DayView; readonly replan: Repl
 		<>
 			<Sheet marginTop="14px">
 				<chakra.div display="flex" flexWrap="wrap" gap="20px 40px">
-					<OvenWall ovens={view.ovens} at={at} lift={lift} />
+					<OvenWall ovens={view.ovens} onFloor={view.onFloor} at={at} lift={lift} />
 					<Moment view={view} at={at} clock={clock} />
 				</chakra.div>
 				<chakra.div marginTop="14px" marginInline={{ base: "-14px", md: 0 }}>

@@ -8,21 +8,14 @@ import {
 	unmetWords,
 } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
-import { depthOf, GASTRONORM, type PanType, rimOf, shelfShare } from "#core/pans";
+import type { Oven } from "#core/ovens";
 import type { Plan } from "#core/plan";
 import { wallClock } from "#core/time";
+import type { OvenPans } from "../ui/drawings/drawings.ts";
+import { ovenPans, shelfWidth } from "../ui/drawings/ovenPans.ts";
 import type { Reading } from "../ui/words/reading.ts";
 import { type RowGiven, rowOf, type SheetRow } from "./sheetRows.ts";
 import { standOnRungs } from "./standOnRungs.ts";
-
-/** Pans of one kind, as wide as they are seen from the oven's door. */
-export interface WallPans {
-	readonly count: number;
-	readonly width_mm: number;
-	readonly depth_mm: number;
-	/** Side by side on one level. */
-	readonly across: number;
-}
 
 /** What stands in an oven from one moment to another. */
 export interface Stand {
@@ -42,7 +35,7 @@ export interface Stand {
 	readonly rungs: readonly number[];
 	/** Settled by the chef, or begun. */
 	readonly fixed: boolean;
-	readonly pans: readonly WallPans[];
+	readonly pans: readonly OvenPans[];
 }
 
 export interface WallOven {
@@ -87,6 +80,12 @@ export interface DayView {
 	}[];
 	readonly dishes: readonly { readonly tag: string; readonly name: string; readonly href: string }[];
 	readonly ovens: readonly WallOven[];
+	/** Pans of dishes for which no oven has a rung. */
+	readonly onFloor: readonly {
+		readonly id: string;
+		readonly of: string;
+		readonly pans: readonly OvenPans[];
+	}[];
 	/** What can be lifted and put elsewhere. */
 	readonly liftables: readonly Liftable[];
 	/** Temperatures as the reader reads them, by °C. */
@@ -169,7 +168,7 @@ export function dayView({ day, kitchen, sittings, reading, date, liftables, tags
 			name: oven.name,
 			rungs: oven.rungs,
 			pitch_mm: oven.pitch_mm,
-			width_mm: rimOf({ gn: oven.shelf, depth_mm: 40 }).length_mm,
+			width_mm: shelfWidth(oven.shelf),
 			windows: day.equipment.find(({ id }) => id === oven.id)?.windows ?? [],
 			stands: stands.map(({ task, use }, index) => ({
 				id: task.id,
@@ -212,6 +211,10 @@ export function dayView({ day, kitchen, sittings, reading, date, liftables, tags
 			return { tag, name: task?.forName ?? "", href: `/sittings/${task?.sitting}/dishes/${id}` };
 		}),
 		ovens,
+		onFloor: day.unmet.flatMap(({ task: id, because }) => {
+			const task = because === "noOven" ? day.tasks.find((one) => one.id === id) : undefined;
+			return task ? [{ id, of: task.forName, pans: pansIn(task, kitchen, "1/1") }] : [];
+		}),
 		liftables,
 		temperatures: Object.fromEntries(
 			liftables.flatMap(({ ways }) => ways.map(({ low_C }) => [low_C, reading.temperature(low_C)])),
@@ -279,20 +282,10 @@ function letter(index: number): string {
 	return String.fromCharCode(65 + (index % 26)) + (round > 0 ? String(round + 1) : "");
 }
 
-function pansIn(task: DayTask, { equipment }: Kitchen, shelf: keyof typeof GASTRONORM): WallPans[] {
+function pansIn(task: DayTask, { equipment }: Kitchen, shelf: Oven["shelf"]): OvenPans[] {
 	return task.inOven.flatMap(({ typeId, count }) => {
-		const type: PanType | undefined = [...equipment.pans, ...equipment.trays].find(({ id }) => id === typeId);
-		if (!type) return [];
-		const { length_mm, width_mm } = rimOf(type.shape);
-		const across = Math.max(1, Math.floor(GASTRONORM[shelf].shareOfOne / shelfShare(type.shape) + 1e-9));
-		return [
-			{
-				count,
-				width_mm: Math.max(length_mm, width_mm),
-				depth_mm: depthOf(type.shape),
-				across,
-			},
-		];
+		const type = [...equipment.pans, ...equipment.trays].find(({ id }) => id === typeId);
+		return type ? [ovenPans(type.shape, count, shelf)] : [];
 	});
 }
 

@@ -4,6 +4,7 @@ import { GASTRONORM_SIZES } from "#core/pans";
 import { written } from "#core/quantity";
 import { readOvens } from "#db";
 import { OvenCavity } from "../ui/drawings/OvenCavity.tsx";
+import { shelfWidth } from "../ui/drawings/ovenPans.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
@@ -46,9 +47,11 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 			name: row.name,
 			rungs: row.rungs,
 			pitch_mm: row.pitch_mm,
-			wide: row.shelf,
+			width_mm: shelfWidth(row.shelf),
 			set: `${reading.temperature(row.min_C)} to ${reading.temperature(row.max_C)}`,
-			set_C: row.min_C,
+			// Cold while nothing stands in it.
+			set_C: null,
+			taken: [],
 			pans: [],
 			words: `${row.name}, empty, with ${row.rungs} rungs for GN ${row.shelf}.`,
 		},

@@ -6,7 +6,7 @@ import { depthOf, type PanShape, panWords } from "#core/pans";
 import { durationWords } from "#core/time";
 import { CUTS, type Cut, cutWords, LIDS, type Lid } from "#core/trade";
 import { Choice } from "../ui/forms/Field.tsx";
-import { Key, Slider } from "../ui/parts/parts.tsx";
+import { SliderField } from "../ui/forms/SliderField.tsx";
 import { type Measures, measuresIn } from "../ui/words/measures.ts";
 import {
 	HEATS,
@@ -25,10 +25,6 @@ import {
 	withOtherSide,
 } from "./labPan.ts";
 
-const Label = chakra("label", {
-	base: { display: "grid", gridTemplateColumns: "1fr auto", columnGap: "8px", alignItems: "baseline" },
-});
-const Value = chakra("b", { base: { fontFamily: "head", fontWeight: 700, fontSize: "18px" } });
 /** The sides of a piece besides its thickness. */
 const OTHER_SIDE_LABELS = ["Width", "Length"];
 
@@ -57,7 +53,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 			<chakra.legend fontFamily="head" fontWeight="700" fontSize="21px" marginBottom="6px">
 				Pan {name}
 			</chakra.legend>
-			<Range
+			<SliderField
 				label="Thickness of a piece"
 				shortKey="1"
 				value={thicknessOf(lab.sides)}
@@ -66,7 +62,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 				onValue={(thickness_mm) => onChange({ sides: withThickness(lab.sides, thickness_mm) })}
 			/>
 			{otherSides(lab.sides).map((side_mm, index) => (
-				<Range
+				<SliderField
 					// biome-ignore lint/suspicious/noArrayIndexKey: the sides of a piece stand in their order
 					key={index}
 					label={OTHER_SIDE_LABELS[otherSides(lab.sides).length === 1 ? 1 : index] ?? ""}
@@ -78,7 +74,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 				/>
 			))}
 			{"set_C" in heat ? (
-				<Range
+				<SliderField
 					label="Set to"
 					shortKey="2"
 					value={heat.set_C}
@@ -88,7 +84,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 					onValue={(set_C) => onChange({ heat: heatOf(heat.kind, set_C) })}
 				/>
 			) : null}
-			<Range
+			<SliderField
 				label="Liquid line"
 				shortKey="3"
 				value={lab.line_mm}
@@ -97,7 +93,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 				text={`${length(lab.line_mm)}, ${volume(litresOf(lab))}`}
 				onValue={(line_mm) => onChange({ line_mm })}
 			/>
-			<Range
+			<SliderField
 				label="Meat in the pan"
 				shortKey="4"
 				value={lab.meat_kg}
@@ -106,7 +102,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 				text={mass(lab.meat_kg)}
 				onValue={(meat_kg) => onChange({ meat_kg })}
 			/>
-			<Range
+			<SliderField
 				label="Such pans in the oven"
 				shortKey="5"
 				value={lab.pansInOven}
@@ -114,7 +110,7 @@ export const LabControls = memo(function LabControls(props: LabControlsProps) {
 				text={String(lab.pansInOven)}
 				onValue={(pansInOven) => onChange({ pansInOven })}
 			/>
-			<Range
+			<SliderField
 				label="Cover off after"
 				shortKey="0"
 				value={lab.coverOff_min}
@@ -261,44 +257,4 @@ function startOf(key: StartKey): LabPan["start"] {
 
 function samePan(panShape: PanShape, other: PanShape): boolean {
 	return isEqual(panShape, other);
-}
-
-interface RangeProps {
-	readonly label: string;
-	readonly shortKey?: string;
-	readonly value: number;
-	readonly low: number;
-	readonly high: number;
-	readonly step?: number;
-	readonly text: string;
-	readonly onValue: (value: number) => void;
-}
-
-function Range({ label, shortKey = "", value, low, high, step = 1, text, onValue }: RangeProps) {
-	return (
-		<Label>
-			<chakra.span color="muted">
-				{label}{" "}
-				{shortKey ? (
-					<Key aria-hidden fontSize="14px">
-						{shortKey}
-					</Key>
-				) : null}
-			</chakra.span>
-			<Value>{text}</Value>
-			<Slider
-				gridColumn="1 / -1"
-				width="100%"
-				type="range"
-				aria-label={label}
-				aria-valuetext={text}
-				{...(shortKey ? { "aria-keyshortcuts": shortKey } : {})}
-				min={low}
-				max={high}
-				step={step}
-				value={value}
-				onChange={(event) => onValue(Number(event.currentTarget.value))}
-			/>
-		</Label>
-	);
 }

@@ -101,7 +101,6 @@ export const LabPanSheet = memo(function LabPanSheet(props: LabPanSheetProps) {
 				end_min={end_min}
 				minute={cursor_min}
 				onMinute={props.onCursor}
-				width={width}
 				of={`pan ${name}`}
 			/>
 			<chakra.figure marginTop="12px">

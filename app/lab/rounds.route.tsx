@@ -268,7 +268,6 @@ function Answered({ answer, loaderData: { next, units, question } }: AnsweredPro
 							words={index === 0 ? `The first pan: ${question.before}` : `The second pan: ${question.change}`}
 							clock={elapsed}
 							end_min={answer.end_min}
-							width={420}
 						/>
 					</figure>
 				))}

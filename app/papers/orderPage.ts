@@ -1,10 +1,9 @@
 import { upperFirst } from "es-toolkit";
-import type { OrderRow } from "#core/plan";
-import { type Ingredient, isBoughtByVolume } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { BY_PRODUCTS, type ByProductKind } from "#core/trade";
 import type { HouseVisit } from "../ui/server/visit.ts";
-import { counted, money, type Reading } from "../ui/words/reading.ts";
+import { orderRowView } from "../ui/words/orderRow.ts";
+import { counted, money } from "../ui/words/reading.ts";
 import { butcherWords } from "./butcherWords.ts";
 import { costOf, type Order, orderFor } from "./order.ts";
 
@@ -57,40 +56,14 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 		inHouse: Object.fromEntries(
 			Object.entries(sitting.inHouse_g).map(([id, grams]) => [id, reading.mass(grams / 1000)]),
 		),
-		here: order.here.map((row) => rowView(row, reading, currency)),
-		store: order.store.map((row) => rowView(row, reading, currency)),
+		here: order.here.map((row) => orderRowView(row, reading, currency)),
+		store: order.store.map((row) => orderRowView(row, reading, currency)),
 		groups: groups.map(({ name, rows }) => ({
 			name,
-			rows: rows.map((row) => rowView(row, reading, currency)),
+			rows: rows.map((row) => orderRowView(row, reading, currency)),
 			total: costWords(costOf(rows), currency),
 		})),
 	};
-}
-
-function rowView(row: OrderRow, reading: Reading, currency: string) {
-	const { ingredient, packs, pack_kg, pieces, here_kg } = row;
-	const byPiece = row.asPurchased_kg === 0 && pieces > 0;
-	const amount = (kg: number) => amountWords(kg, ingredient, reading);
-	const here = here_kg > 0 && row.from === "order" ? `, ${amount(here_kg)} of it here` : "";
-	return {
-		id: ingredient.id,
-		name: ingredient.name,
-		needed: byPiece ? counted(pieces, "piece") : `${amount(row.asPurchased_kg)}${here}`,
-		order: byPiece
-			? counted(pieces, "piece")
-			: packs === null || pack_kg === null
-				? amount(row.order_kg)
-				: `${packs} × ${amount(pack_kg)}`,
-		cost: row.cost_minor === null ? "no price" : money(row.cost_minor, currency),
-		dishes: row.dishes.join("; "),
-	};
-}
-
-/** As a cook buys it: wine by the litre, meat by the kilo. */
-function amountWords(kg: number, ingredient: Ingredient, reading: Reading): string {
-	const { density_g_per_ml } = ingredient;
-	if (density_g_per_ml === null || !isBoughtByVolume(ingredient)) return reading.mass(kg);
-	return reading.volume(kg / density_g_per_ml);
 }
 
 /** What it comes to, or that some of it has no price. */

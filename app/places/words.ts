@@ -20,15 +20,15 @@ export function pansWords(plan: Pick<Plan, "pans">): string {
 	return plan.pans.goes > 1 ? `${words}, filled ${plan.pans.goes} times` : words;
 }
 
-/** The same where there is little room: "9 pans" where they are of more than three kinds. */
+/** The same where there is little room: "9 pans" where they are of more than one kind. */
 export function fewPansWords(plan: Pick<Plan, "pans">): string {
 	const kinds = countByType(plan.pans);
-	if (kinds.length <= 3) return pansWords(plan);
+	if (kinds.length <= 1 && plan.pans.goes === 1) return pansWords(plan);
 	const pans = counted(
 		sumBy(kinds, ({ count }) => count),
 		"pan",
 	);
-	return plan.pans.goes > 1 ? `${pans}, filled ${plan.pans.goes} times` : pans;
+	return plan.pans.goes > 1 ? `${pans}, ${plan.pans.goes} goes` : pans;
 }
 
 /** "Go 1 of 2: ", before what is done for one filling of the pans; nothing where there is one filling. */

@@ -1,5 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
+import { Link } from "react-router";
 import { BODY } from "../places/bodies.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { LineTable } from "../ui/parts/LineTable.tsx";
@@ -13,20 +14,32 @@ const Answer = chakra("h2", {
 });
 
 /** The place that is open: its answer, its drawing, and the arithmetic, which stays open from place to place. */
-export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
+export function PlaceSheet({
+	detail,
+	inDay,
+}: {
+	readonly detail: PlaceDetail;
+	/** Where the whole day has the dish, where that is another time. */
+	readonly inDay: { readonly words: string; readonly to: string } | null;
+}) {
 	const [shown, setShown] = useState(false);
 	const arithmetic = <Arithmetic detail={detail} shown={shown} onShow={setShown} />;
 	const head = (
 		<div>
 			<Answer>{detail.title}</Answer>
 			<Muted>{detail.says}</Muted>
+			{inDay ? (
+				<chakra.p marginTop="6px">
+					{inDay.words} <Link to={inDay.to}>The day</Link>
+				</chakra.p>
+			) : null}
 		</div>
 	);
 	const warnings = <Warnings detail={detail} />;
 	const facts = <Facts facts={detail.facts} fontSize="22px" />;
 	const Body = detail.drawing === null ? undefined : BODY[detail.key];
 	return (
-		<Sheet marginTop="6px" aria-live={detail.key === "panUp" ? "off" : "polite"}>
+		<Sheet aria-live={detail.key === "panUp" ? "off" : "polite"}>
 			{Body ? (
 				<Body view={detail.drawing} head={head} facts={facts} warnings={warnings} arithmetic={arithmetic} />
 			) : (
@@ -97,23 +110,10 @@ interface ArithmeticProps {
 function Arithmetic({ detail, shown, onShow }: ArithmeticProps) {
 	return (
 		<chakra.details marginTop="10px" open={shown} onToggle={(event) => onShow(event.currentTarget.open)}>
-			<chakra.summary
-				cursor="pointer"
-				minHeight="44px"
-				display="flex"
-				alignItems="center"
-				gap="8px"
-				fontFamily="head"
-				fontWeight="650"
-				fontSize="17px"
-				aria-keyshortcuts="m"
-				data-key-name="Show the arithmetic"
-			>
-				<chakra.span textDecoration="underline" textUnderlineOffset="3px">
-					Show the arithmetic
-				</chakra.span>
+			<summary aria-keyshortcuts="m" data-key-name="Show the arithmetic">
+				Show the arithmetic
 				<Key aria-hidden>m</Key>
-			</chakra.summary>
+			</summary>
 			<chakra.dl
 				display="grid"
 				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "minmax(110px, 190px) minmax(0,1fr) auto" }}

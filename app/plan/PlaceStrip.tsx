@@ -1,38 +1,44 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { type CSSProperties, type KeyboardEvent, useRef } from "react";
+import { type CSSProperties, type KeyboardEvent, useEffect, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
-import { Figure } from "../ui/parts/parts.tsx";
+import { Figure, Hidden } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import type { LongTableView, RipplingPlace } from "./longTable.view.ts";
 
 const Strip = chakra("nav", {
 	base: {
-		marginTop: "14px",
+		marginTop: { base: "10px", lg: "6px" },
 		bg: "steel",
-		padding: "6px 6px 0",
+		padding: "3px 6px 0",
 		display: "grid",
 		gap: "1px",
-		gridTemplateColumns: {
-			base: "repeat(2, minmax(0,1fr))",
-			sm: "repeat(3, minmax(0,1fr))",
-			md: "repeat(4, minmax(0,1fr))",
-			lg: "none",
-		},
-		gridAutoFlow: { base: "row", lg: "column" },
-		gridAutoColumns: { lg: "minmax(min-content, 1fr)" },
-		gridTemplateRows: { lg: "auto 1fr" },
+		gridAutoFlow: "column",
+		gridAutoColumns: { base: "minmax(112px, max-content)", lg: "minmax(min-content, 1fr)" },
+		gridTemplateRows: "auto 1fr",
+		// Below the desk it is one strip that is swiped and stays in sight.
+		overflowX: "auto",
+		overscrollBehaviorX: "contain",
+		position: { base: "sticky", lg: "static" },
+		top: 0,
+		zIndex: 3,
+		marginInline: { base: "-14px", md: "-24px", lg: 0 },
+		paddingBottom: "7px",
+		scrollSnapType: { base: "x proximity", lg: "none" },
+		scrollPaddingInline: "40px",
 	},
 });
 const Place = chakra(Link, {
 	base: {
 		bg: "place",
-		padding: "9px 6px 12px 9px",
+		padding: "7px 6px 6px 8px",
 		display: "flex",
 		flexDirection: "column",
-		gap: "6px",
+		gap: "3px",
 		alignItems: "flex-start",
 		textDecoration: "none",
 		minWidth: 0,
+		minHeight: { lg: "80px" },
+		scrollSnapAlign: "start",
 		_hover: { bg: "sheet" },
 		_focusVisible: { outlineOffset: "-3px" },
 		"&[aria-current]": {
@@ -40,44 +46,50 @@ const Place = chakra(Link, {
 			boxShadow: "inset 0 5px 0 var(--wt-colors-ink), 0 7px 0 var(--wt-colors-raised)",
 			zIndex: 1,
 		},
-		gridRow: { lg: 2 },
-		gridColumn: { lg: "var(--column)" },
+		gridRow: 2,
+		gridColumn: "var(--column)",
 	},
 });
-const Clock = chakra("span", { base: { color: "muted", lineHeight: 1.2, overflowWrap: "anywhere" } });
+const Clock = chakra("span", {
+	base: { color: "muted", lineHeight: 1.2, whiteSpace: "nowrap", fontFamily: "head", fontStretch: "85%" },
+});
 const Service = chakra("div", {
 	base: {
 		bg: "mahogany",
 		color: "onMahogany",
 		display: "flex",
-		flexDirection: { base: "row", lg: "column" },
+		flexDirection: "column",
 		gap: "4px",
 		alignItems: "center",
 		justifyContent: "center",
-		padding: "8px 4px",
+		padding: "8px 6px",
 		fontFamily: "head",
 		fontWeight: 700,
 		fontSize: "21px",
 		textAlign: "center",
-		gridRow: { lg: "1 / span 2" },
-		gridColumn: { lg: "var(--column)" },
+		gridRow: "1 / span 2",
+		gridColumn: "var(--column)",
+		// Where everything leads stays in sight.
+		position: { md: "sticky" },
+		insetInlineEnd: "-6px",
+		zIndex: 2,
+		"& span + span": { fontSize: "16px", fontWeight: 500, fontFamily: "text" },
 	},
 });
 
 /** The day of some places, over them: named once. */
 const Bracket = chakra("div", {
 	base: {
-		display: { base: "none", lg: "block" },
 		gridRow: 1,
 		color: "muted",
 		fontSize: "16px",
 		lineHeight: 1.2,
-		padding: "2px 9px 3px",
+		padding: "0 9px 1px",
 		borderTop: "2px solid",
 		borderColor: "edge",
 		whiteSpace: "nowrap",
-		overflow: "hidden",
-		textOverflow: "ellipsis",
+		// On a swiped strip the day stays in sight with its places.
+		"& > span": { position: "sticky", insetInlineStart: "9px" },
 	},
 });
 
@@ -104,6 +116,14 @@ export function PlaceStrip({
 }) {
 	const [address] = useSearchParams();
 	const strip = useRef<HTMLElement>(null);
+	// The place that is open is in sight, wherever the strip was swiped to.
+	useEffect(() => {
+		const { current } = strip;
+		const open = current?.querySelector<HTMLElement>(`[data-place="${table.selected}"]`);
+		if (!current || !open) return;
+		const middle = open.offsetLeft - (current.clientWidth - open.offsetWidth) / 2;
+		current.scrollTo({ left: middle, behavior: "instant" });
+	}, [table.selected]);
 	const to = (place: string) => {
 		const next = new URLSearchParams(address);
 		next.set("place", place);
@@ -120,10 +140,10 @@ export function PlaceStrip({
 		event.preventDefault();
 	};
 	return (
-		<Strip ref={strip} aria-label="The long table" onKeyDown={walk}>
+		<Strip ref={strip} aria-label="The long table" onKeyDown={walk} data-scrolls>
 			{runsOfDays(table.places).map(({ day, from, count }) => (
 				<Bracket key={`${day} ${from}`} style={{ gridColumn: `${from + 1} / span ${count}` }} aria-hidden>
-					{day}
+					<span>{day}</span>
 				</Bracket>
 			))}
 			{table.places.map((place, index) => (
@@ -136,6 +156,7 @@ export function PlaceStrip({
 					aria-current={place.key === table.selected ? "step" : undefined}
 					aria-keyshortcuts={index < 9 ? String(index + 1) : "0"}
 					data-key-name={place.label}
+					data-place={place.key}
 				>
 					<Tape>{place.label}</Tape>
 					<PlaceFigure place={place} />
@@ -143,9 +164,7 @@ export function PlaceStrip({
 			))}
 			<Service style={{ "--column": table.places.length + 1 } as CSSProperties}>
 				<span>{service.time}</span>
-				<chakra.span fontSize="16px" fontWeight="500" fontFamily="text">
-					{service.day}
-				</chakra.span>
+				<span>{service.was === null ? service.day : `was ${service.was}`}</span>
 			</Service>
 		</Strip>
 	);
@@ -154,43 +173,25 @@ export function PlaceStrip({
 function PlaceFigure({ place: { figure, clock, time, was } }: { readonly place: RipplingPlace }) {
 	return (
 		<>
-			<Figure size="narrow">
-				<Unbroken words={figure} />
+			<Figure size="narrow" whiteSpace="nowrap">
+				{figure}
 				{was?.figure ? <Was>{was.figure}</Was> : null}
 			</Figure>
 			<Clock>
-				{/* At the desk the day stands over the places; a reader hears it with each. */}
-				<chakra.span hideFrom="lg">{clock}</chakra.span>
-				<chakra.span hideBelow="lg" aria-hidden>
-					{time}
-				</chakra.span>
-				<chakra.span srOnly hideBelow="lg">
-					{clock}
-				</chakra.span>
+				{/* The day stands over the places; a reader hears it with each. */}
+				<span aria-hidden>{time}</span>
+				<Hidden>{clock}</Hidden>
 				{was?.clock ? <Was>{was.clock}</Was> : null}
 			</Clock>
 		</>
 	);
 }
 
-/** One kind of pan stays on its line; several break where there is room. */
-function Unbroken({ words }: { readonly words: string }) {
-	return <chakra.span whiteSpace={{ lg: words.includes(" + ") ? "normal" : "nowrap" }}>{words}</chakra.span>;
-}
-
-/** The figure before the trial, beside the new one. */
+/** The figure before the trial, after the new one and smaller: the strip does not grow by it. */
 function Was({ children }: { readonly children: string }) {
 	return (
-		<chakra.span
-			display="block"
-			color="muted"
-			fontWeight="500"
-			fontSize="16px"
-			fontFamily="text"
-			fontStretch="100%"
-			lineHeight="1.2"
-		>
-			was {children}
+		<chakra.span color="muted" fontWeight="500" fontSize="16px" fontStretch="80%">
+			, was {children}
 		</chakra.span>
 	);
 }

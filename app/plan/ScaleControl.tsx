@@ -1,11 +1,12 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { Form, Link, useNavigation, useSearchParams, useSubmit } from "react-router";
+import { Form, useNavigation, useSearchParams, useSubmit } from "react-router";
 import { TRIAL } from "../places/setTrial.ts";
-import { DayField, TimeField } from "../ui/forms/DayField.tsx";
+import { MomentField } from "../ui/forms/DayField.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Wrong } from "../ui/forms/form.ts";
-import { Act, Key } from "../ui/parts/parts.tsx";
+import { Act, ActLink, Key } from "../ui/parts/parts.tsx";
+import { counted } from "../ui/words/reading.ts";
 import type { LongTableView } from "./longTable.view.ts";
 
 const Box = chakra("fieldset", {
@@ -27,7 +28,7 @@ const Segment = chakra("label", {
 	base: {
 		position: "relative",
 		flex: { base: "1 1 auto", lg: "0 1 auto" },
-		padding: "9px 16px 11px",
+		padding: { base: "9px 16px 11px", lg: "8px 12px 6px" },
 		cursor: "pointer",
 		color: "muted",
 		borderInlineEnd: "1px solid",
@@ -36,8 +37,8 @@ const Segment = chakra("label", {
 			display: "block",
 			fontFamily: "head",
 			fontWeight: 500,
-			fontSize: "20px",
-			lineHeight: 1.15,
+			fontSize: { base: "20px", lg: "18px" },
+			lineHeight: 1.2,
 			whiteSpace: "nowrap",
 		},
 		"& input": {
@@ -58,10 +59,10 @@ const Inputs = chakra("div", {
 	base: {
 		display: "flex",
 		flexWrap: "wrap",
-		gap: "8px 12px",
-		padding: "6px 16px 10px",
+		gap: { base: "8px 12px", lg: "8px 10px" },
+		padding: { base: "6px 16px 10px", lg: "2px 10px 6px 14px" },
 		alignItems: "flex-start",
-		flex: "1 1 auto",
+		flex: { base: "1 1 100%", lg: "1 1 0" },
 	},
 });
 /** On a telephone the figures are folded under one line; a cook at the stove changes nothing. */
@@ -187,7 +188,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 						))}
 					</Segments>
 					<Inputs>
-						<Slot data-for="covers" width="72px">
+						<Slot data-for="covers" width="64px">
 							<Field
 								label="Covers"
 								name="covers"
@@ -198,7 +199,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								data-key-name="Covers"
 							/>
 						</Slot>
-						<Slot data-for="covers" width="96px">
+						<Slot data-for="covers" width="78px">
 							<Field
 								label="Uptake"
 								name="uptake"
@@ -207,7 +208,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								wrong={wrong.uptake}
 							/>
 						</Slot>
-						<Slot data-for="covers" width="76px">
+						<Slot data-for="covers" width="70px">
 							<Field
 								label="Spare"
 								name="spare"
@@ -238,7 +239,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								data-key-name="Number of pans"
 							/>
 						</Slot>
-						<Slot width="116px">
+						<Slot width="104px">
 							<Choice label="Kind of pan" name="panType" defaultValue={typed.panType} wrong={wrong.panType}>
 								<option value="">Best fit</option>
 								{panTypes.map(({ id, name, stock }) => (
@@ -248,23 +249,20 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								))}
 							</Choice>
 						</Slot>
-						<Slot width="126px">
+						<Slot width="112px">
 							<Choice label="Cooked" name="ahead" defaultValue={typed.ahead} wrong={wrong.ahead}>
-								<option value="">as the card says</option>
-								<option value="no">the same day</option>
-								<option value="yes">the day before</option>
+								<option value="">by the card</option>
+								<option value="no">same day</option>
+								<option value="yes">day before</option>
 							</Choice>
 						</Slot>
-						<Slot width="206px" flexShrink="0">
-							<DayField label="Service on" name="date" defaultValue={typed.date} wrong={wrong.date} />
-						</Slot>
-						<Slot width="126px" flexShrink="0" flexGrow={0}>
-							<TimeField label="at" name="time" defaultValue={typed.time} wrong={wrong.time} />
+						<Slot width="188px" flexShrink="0">
+							<MomentField label="Service" typed={typed} wrong={wrong} />
 						</Slot>
 					</Inputs>
 				</Folded>
 				{view.changed ? (
-					<Taking others={view.sitting.others} place={place} />
+					<Taking view={view} place={place} />
 				) : (
 					<noscript>
 						<Act formMethod="get">Try it</Act>
@@ -275,33 +273,41 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 	);
 }
 
-function Taking({ others, place }: { readonly others: number; readonly place: string }) {
+interface TakingProps {
+	readonly view: LongTableView;
+	readonly place: string;
+}
+
+/** What is tried is not yet so: the worst that it brings, how much else, and both ways out. */
+function Taking({ view: { sitting, table }, place }: TakingProps) {
+	const [worst, ...others] = table?.brings ?? [];
 	return (
 		<chakra.div
 			flex="1 1 100%"
 			bg="note"
 			borderLeft="6px solid"
 			borderColor="mahogany"
-			padding="8px 14px"
+			padding="4px 14px"
 			display="flex"
 			flexWrap="wrap"
 			alignItems="center"
-			gap="8px 16px"
+			gap="4px 16px"
 			role="status"
 		>
-			<span>
-				On trial. The old figures stand beside the new ones
-				{others > 0 ? "; covers and service are the sitting's, so its other dishes follow" : ""}.
-			</span>
+			<chakra.span flex="1 1 260px">
+				<b>On trial.</b>{" "}
+				{worst === undefined ? null : (
+					<>
+						▲ {worst}
+						{others.length > 0 ? ` And ${counted(others.length, "more warning")} below.` : ""}{" "}
+					</>
+				)}
+				{sitting.others > 0 ? "Covers and service hold for the whole sitting." : ""}
+			</chakra.span>
 			<chakra.span marginInlineStart="auto" display="flex" gap="8px">
-				<Link
-					to={place ? `?place=${place}` : "."}
-					preventScrollReset
-					aria-keyshortcuts="z"
-					style={{ alignSelf: "center", padding: "8px" }}
-				>
+				<ActLink kind="plain" to={place ? `?place=${place}` : "."} preventScrollReset aria-keyshortcuts="z">
 					Put back <Key aria-hidden>z</Key>
-				</Link>
+				</ActLink>
 				<Act kind="next" formMethod="post" aria-keyshortcuts="a">
 					Take it <Key aria-hidden>a</Key>
 				</Act>

@@ -1,6 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
 import { inputOf, setTrial } from "../places/setTrial.ts";
+import { Label, Path, Svg } from "../ui/drawings/svg.tsx";
+import { useShownWidth } from "../ui/drawings/useShownWidth.ts";
 import { Figure, Muted, Sheet } from "../ui/parts/parts.tsx";
 import type { LongTableView } from "./longTable.view.ts";
 
@@ -8,20 +10,13 @@ const Bar = chakra("div", {
 	base: { display: "flex", height: "44px", position: "relative", marginTop: "6px", touchAction: "pan-y" },
 });
 const Part = chakra("div", {
-	base: {
-		display: "flex",
-		alignItems: "center",
-		paddingInline: "12px",
-		whiteSpace: "nowrap",
-		overflow: "hidden",
-		minWidth: 0,
-	},
+	base: { minWidth: 0, border: "1px solid", borderColor: "edge" },
 	variants: {
 		of: {
-			cooked: { bg: "meat", color: "white" },
-			cookingLoss: { bg: "broth", color: "brothInk" },
-			bone: { bg: "bone", color: "brothInk" },
-			trim: { bg: "place", color: "ink" },
+			trim: { bg: "place" },
+			bone: { bg: "bone" },
+			cookingLoss: { bg: "steel" },
+			cooked: { bg: "meat", borderColor: "meat" },
 		},
 	},
 });
@@ -51,8 +46,8 @@ type BarView = NonNullable<LongTableView["table"]>["yieldBar"];
 const LB_PER_KG = 1 / 0.45359237;
 
 /**
- * The purchase losing weight down to the plate. Its ends are controls: the right one,
- * where the purchase ends, tries a weight on hand; the left one tries the covers.
+ * The purchase losing weight in the order of work, from what is bought at the left to the plates at
+ * the right. Its ends are controls: the left one tries a weight on hand, the right one the covers.
  */
 export function YieldBar({ bar }: { readonly bar: BarView }) {
 	const element = useRef<HTMLDivElement>(null);
@@ -69,22 +64,20 @@ export function YieldBar({ bar }: { readonly bar: BarView }) {
 		<Sheet marginTop="10px" paddingBlock="10px 14px">
 			<chakra.div display="flex" flexWrap="wrap" justifyContent="space-between" gap="4px 20px">
 				<span>
-					<Muted>On plates </Muted>
-					<Figure fontSize="19px">{bar.onPlates}</Figure>
-				</span>
-				<span>
 					<Muted>Bought </Muted>
 					<Figure fontSize="19px">{bar.bought}</Figure>
 				</span>
+				<span>
+					<Muted>On plates </Muted>
+					<Figure fontSize="19px">{bar.onPlates}</Figure>
+				</span>
 			</chakra.div>
 			<Bar ref={element}>
-				{bar.parts.map(({ key, words, share }) => (
-					<Part key={key} of={key} style={{ width: `${share * 100}%` }} title={words}>
-						{share > 0.07 ? words : ""}
-					</Part>
+				{bar.parts.map(({ key, share }) => (
+					<Part key={key} of={key} style={{ width: `${share * 100}%` }} />
 				))}
 				<DragEnd
-					side="left"
+					side="right"
 					label="Portions on plates"
 					value={bar.portions}
 					words={bar.onPlates}
@@ -92,7 +85,7 @@ export function YieldBar({ bar }: { readonly bar: BarView }) {
 					onTry={tryPortions}
 				/>
 				<DragEnd
-					side="right"
+					side="left"
 					label="Weight bought"
 					value={bought}
 					words={bar.bought}
@@ -100,8 +93,73 @@ export function YieldBar({ bar }: { readonly bar: BarView }) {
 					onTry={tryBought}
 				/>
 			</Bar>
+			<PartNames parts={bar.parts} />
 		</Sheet>
 	);
+}
+
+/** About how wide a letter is, px, and the way from one name to the next. */
+const LETTER_PX = 8.4;
+const BETWEEN_PX = 18;
+const NAME_ROW = 24;
+const FIRST = 1190;
+
+/** The names of the parts under the bar, each led to by a line: beside each other, or one under another where there is no room. */
+function PartNames({ parts }: Pick<BarView, "parts">) {
+	const [svg, width] = useShownWidth(FIRST);
+	const middles = parts.map(
+		({ share }, index) =>
+			(parts.slice(0, index).reduce((sum, part) => sum + part.share, 0) + share / 2) * width,
+	);
+	const wide = parts.map(({ words }) => words.length * LETTER_PX);
+	const inARow = wide.reduce((sum, each) => sum + each + BETWEEN_PX, 0) <= width;
+	const lefts = inARow ? besideEachOther(middles, wide, width) : [];
+	const height = inARow ? NAME_ROW + 10 : parts.length * NAME_ROW + 4;
+	return (
+		<Svg
+			ref={svg}
+			viewBox={`0 0 ${width} ${height}`}
+			role="img"
+			aria-label={parts.map(({ words }) => words).join(", ")}
+		>
+			{parts.map(({ key, words }, index) => {
+				const middle = middles[index] ?? 0;
+				const own = wide[index] ?? 0;
+				// The last part is named first, so that no line leads through a name.
+				const top = inARow ? 10 : (parts.length - 1 - index) * NAME_ROW + 4;
+				const left = inARow ? (lefts[index] ?? 0) : Math.min(middle + 6, width - own);
+				const to = inARow ? left + own / 2 : middle;
+				return (
+					<g key={key}>
+						<Path
+							d={inARow ? `M${middle},0 L${to},${top}` : `M${middle},0 V${left > middle ? top + 14 : top}`}
+							fill="none"
+							stroke="edge"
+							strokeWidth={1.2}
+						/>
+						<Label x={left} y={top + 16} fill="ink">
+							{words}
+						</Label>
+					</g>
+				);
+			})}
+		</Svg>
+	);
+}
+
+/** Where each name begins: under its own part, or as near as its neighbours allow. */
+function besideEachOther(middles: readonly number[], wide: readonly number[], width: number): number[] {
+	const lefts: number[] = [];
+	for (const [index, own] of wide.entries()) {
+		const before = index === 0 ? 0 : (lefts[index - 1] ?? 0) + (wide[index - 1] ?? 0) + BETWEEN_PX;
+		lefts.push(Math.max(before, (middles[index] ?? 0) - own / 2));
+	}
+	let end = width;
+	for (let index = lefts.length - 1; index >= 0; index -= 1) {
+		lefts[index] = Math.max(0, Math.min(lefts[index] ?? 0, end - (wide[index] ?? 0)));
+		end = (lefts[index] ?? 0) - BETWEEN_PX;
+	}
+	return lefts;
 }
 
 interface DragEndProps {

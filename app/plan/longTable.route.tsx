@@ -6,7 +6,7 @@ import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import { Allergens } from "../ui/parts/Allergens.tsx";
-import { ActLink, Figure, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
@@ -67,7 +67,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 export { revalidateWhenSent as shouldRevalidate } from "../ui/forms/offline.ts";
 
 const Top = chakra("div", {
-	base: { display: "flex", flexWrap: "wrap", alignItems: "flex-end", gap: "12px 28px", marginBottom: "14px" },
+	base: { display: "flex", flexWrap: "wrap", alignItems: "center", gap: "4px 14px", marginBottom: "4px" },
 });
 
 export default function LongTable({ loaderData, actionData: result }: Route.ComponentProps) {
@@ -75,39 +75,27 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 	const { dish, sitting, table } = loaderData;
 	const busy = useNavigation().state === "loading";
 	return (
-		<Page aria-busy={busy}>
+		<Page aria-busy={busy} paddingTop="8px">
 			<Top>
-				<div>
-					<h1>
-						<Tape size="large">{dish.name}</Tape>
-					</h1>
-					<Muted display="block" marginTop="6px">
-						<Link to={`/sittings/${sitting.id}`}>{sitting.name}</Link> · {sitting.when} ·{" "}
-						<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>{dish.version}</Link>
-					</Muted>
-					{table?.inDay ? (
-						<chakra.p marginTop="4px" maxWidth="62ch">
-							{table.inDay.words} <Link to={table.inDay.to}>The day</Link>
-						</chakra.p>
-					) : null}
-				</div>
-				<chakra.div
-					marginInlineStart={{ base: 0, md: "auto" }}
-					display="flex"
-					flexWrap="wrap"
-					gap="8px"
-					order={{ base: 1, md: 0 }}
-				>
-					<ActLink to="cutting" aria-keyshortcuts="q">
+				<h1>
+					<Tape size="large">{dish.name}</Tape>
+				</h1>
+				<Muted flex="1 1 0" minWidth={{ base: "100%", md: "150px" }} lineHeight="1.25">
+					<Link to={`/sittings/${sitting.id}`}>{sitting.name}</Link>,{" "}
+					{sitting.room ? `${sitting.room}, ` : ""}
+					<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>{dish.version}</Link>
+				</Muted>
+				<chakra.nav aria-label="Papers of the dish" display="flex" flexWrap="wrap" gap="4px 8px">
+					<ActLink to="cutting" kind="quiet" aria-keyshortcuts="q">
 						Cutting note <Key aria-hidden>q</Key>
 					</ActLink>
-					<ActLink to="labels" aria-keyshortcuts="l">
-						Pan labels <Key aria-hidden>l</Key>
+					<ActLink to="labels" kind="quiet" aria-keyshortcuts="l">
+						Labels <Key aria-hidden>l</Key>
 					</ActLink>
 					<ActLink to="sheet" aria-keyshortcuts="p">
 						Production sheet <Key aria-hidden>p</Key>
 					</ActLink>
-				</chakra.div>
+				</chakra.nav>
 			</Top>
 			{table?.next ? <Next next={table.next} /> : null}
 			{isNotSent(result) ? <NotSentNote {...result} /> : null}
@@ -128,7 +116,7 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 			{table ? (
 				<>
 					<PlaceStrip table={table} service={loaderData.service} />
-					<PlaceSheet detail={table.detail} />
+					<PlaceSheet detail={table.detail} inDay={table.inDay} />
 					<YieldBar bar={table.yieldBar} />
 					<WorkSheet detail={table.detail} />
 					<Aside table={table} />
@@ -160,9 +148,10 @@ function Next({ next }: { readonly next: NonNullable<Table["next"]> }) {
 
 type Table = NonNullable<Route.ComponentProps["loaderData"]["table"]>;
 
-/** What holds for the whole dish: warnings of other places, allergens, cautions. */
+/** What holds for the whole dish: of the open place first, then of the others, each ruled off. */
 function Aside({ table }: { readonly table: Table }) {
-	const elsewhere = table.warnings.filter((warning) => warning.place !== table.selected);
+	const here = table.warnings.filter(({ place }) => place === table.selected);
+	const elsewhere = table.warnings.filter(({ place }) => place !== table.selected);
 	return (
 		<chakra.div
 			display="grid"
@@ -172,20 +161,22 @@ function Aside({ table }: { readonly table: Table }) {
 		>
 			<Allergens view={table.allergens} />
 			<Sheet>
-				<chakra.h2 fontFamily="head" fontWeight="700" fontSize="19px">
-					Mind
-				</chakra.h2>
-				<ul>
-					{elsewhere.map(({ says, remedy }) => (
+				<Heading marginBottom="6px">Mind</Heading>
+				<Ruled>
+					{[...here, ...elsewhere].map(({ says, remedy }) => (
 						<li key={says}>
-							<b>{says}</b> {remedy}
+							▲ <b>{says}</b> {remedy}
 						</li>
 					))}
 					{table.cautions.map((text) => (
 						<li key={text}>{text}</li>
 					))}
-				</ul>
+				</Ruled>
 			</Sheet>
 		</chakra.div>
 	);
 }
+
+const Ruled = chakra("ul", {
+	base: { "& > li": { borderTop: "1px solid", borderColor: "hair", paddingBlock: "7px" } },
+});

@@ -115,7 +115,9 @@ describe("the long table", () => {
 		const after = tried({}, { covers: 280 });
 		expect(after.changed).toBe(true);
 		for (const key of ["buy", "trim", "panUp", "plate"]) {
-			expect(placeOf(after, key).was?.figure, key).toBe(placeOf(before, key).figure);
+			// "24" beside "27 kg": the unit is said once.
+			const was = placeOf(after, key).was?.figure ?? "nothing";
+			expect(placeOf(before, key).figure.startsWith(was), key).toBe(true);
 		}
 		expect(placeOf(after, "braise").was?.figure).toBeUndefined();
 	});

@@ -73,6 +73,7 @@ export function longTableView(given: LongTableGiven) {
 		service: {
 			time: wallClock(triedSitting.serviceAt, reading.timeZone).time,
 			day: reading.day(triedSitting.serviceAt),
+			was: serviceWas(triedSitting.serviceAt, sitting.serviceAt, reading),
 		},
 		control: controlView(given, tried, triedSitting, now.plan),
 		wrong: given.wrong,
@@ -80,6 +81,13 @@ export function longTableView(given: LongTableGiven) {
 	};
 	if (!now.plan) return { ...head, refused: now.refused ?? "", table: null };
 	return { ...head, refused: null, table: tableView(given, tried, now.plan, before.plan) };
+}
+
+/** When it was to be served, where that is tried otherwise: "19:30", with its day where that is another. */
+function serviceWas(tried: number, stored: number, reading: Reading): string | null {
+	if (tried === stored) return null;
+	const { time } = wallClock(stored, reading.timeZone);
+	return reading.day(tried) === reading.day(stored) ? time : `${reading.day(stored)} ${time}`;
 }
 
 export type LongTableView = ReturnType<typeof longTableView>;
@@ -180,9 +188,18 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 		}),
 		yieldBar: yieldBarView(plan, given),
 		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
+		brings: broughtBy(plan, before, reading),
 		allergens: allergenView(plan.allergens, house.allergenList),
 		cautions: cautionsOf(plan, kitchen.policy.code, kitchen.policy.liftLimit_kg, reading),
 	};
+}
+
+/** What a trial brings that was not so before, the worst first. */
+function broughtBy(plan: Plan, before: Plan | undefined, reading: Reading): string[] {
+	if (before === plan) return [];
+	const said = (of: Plan) => of.warnings.map((warning) => warningWords(warning, reading).says);
+	const old = new Set(before ? said(before) : []);
+	return said(plan).filter((words) => !old.has(words));
 }
 
 /** What can be settled of what the dish is made of. */
@@ -233,10 +250,18 @@ function rippling(plan: Plan, before: Plan | undefined, { visit, kitchen }: Long
 	const old = new Map(placesOf({ plan: before, kitchen, reading }).map((place) => [place.key, place]));
 	return places.map((place) => {
 		const was = old.get(place.key);
-		const figure = was && was.figure !== place.figure ? { figure: was.figure } : {};
-		const clock = was && was.clock !== place.clock ? { clock: was.clock } : {};
+		const figure =
+			was && was.figure !== place.figure ? { figure: withoutUnit(was.figure, place.figure) } : {};
+		const clock =
+			was && was.clock !== place.clock ? { clock: was.day === place.day ? was.time : was.clock } : {};
 		return "figure" in figure || "clock" in clock ? { ...place, was: { ...figure, ...clock } } : place;
 	});
+}
+
+/** "24" beside "27 kg": its unit stands there already. */
+function withoutUnit(was: string, now: string): string {
+	const [, figure, unit] = /^([\d.,]+) (.+)$/.exec(was) ?? [];
+	return figure !== undefined && now.endsWith(` ${unit}`) ? figure : was;
 }
 
 /** The bar that loses weight from the purchase to the plate. */
@@ -246,10 +271,10 @@ function yieldBarView(plan: Plan, { visit }: LongTableGiven) {
 	const { asPurchased_kg, trimmed_kg, cooked_kg, portions } = plan.chain;
 	const boned = trimmed_kg * (1 - (losses.boneShare ?? 0));
 	const parts = [
-		{ key: "cooked", name: "cooked", kg: cooked_kg },
-		{ key: "cookingLoss", name: "cooking loss", kg: boned - cooked_kg },
-		{ key: "bone", name: "bone", kg: trimmed_kg - boned },
 		{ key: "trim", name: "trim", kg: asPurchased_kg - trimmed_kg },
+		{ key: "bone", name: "bone", kg: trimmed_kg - boned },
+		{ key: "cookingLoss", name: "cooking loss", kg: boned - cooked_kg },
+		{ key: "cooked", name: "cooked", kg: cooked_kg },
 	] as const;
 	return {
 		bought: mass(asPurchased_kg),

@@ -34,9 +34,7 @@ export function LotStages({ view, sent }: LotFormProps) {
 	const wrong = sent.typed.intent === "stage" ? sent.wrong : {};
 	return (
 		<chakra.details marginTop="10px" open={Object.keys(wrong).length > 0 || undefined}>
-			<chakra.summary cursor="pointer" minHeight="44px">
-				It was moved, frozen, opened or served
-			</chakra.summary>
+			<summary>It was moved, frozen, opened or served</summary>
 			<Form method="post" preventScrollReset aria-label="What became of it">
 				<SentFields intent="stage" sent={sent} />
 				<Grid>
@@ -84,9 +82,7 @@ export function BeginWatch({ view, sent }: LotFormProps) {
 	const wrong = sent.typed.intent === "watch" ? sent.wrong : {};
 	return (
 		<chakra.details marginTop="4px" open={Object.keys(wrong).length > 0 || undefined}>
-			<chakra.summary cursor="pointer" minHeight="44px">
-				Watch pans with a probe or by hand
-			</chakra.summary>
+			<summary>Watch pans with a probe or by hand</summary>
 			<Form method="post" preventScrollReset aria-label="Watch pans">
 				<SentFields intent="watch" sent={sent} />
 				<Grid>
@@ -113,9 +109,7 @@ export function Strike({ number, sent }: { readonly number: number; readonly sen
 	const wrong = own ? sent.wrong : {};
 	return (
 		<chakra.details open={wrong.reason ? true : undefined}>
-			<chakra.summary cursor="pointer" color="muted">
-				Was not so
-			</chakra.summary>
+			<summary>Was not so</summary>
 			<Form method="post" preventScrollReset>
 				<SentFields intent="correct" sent={sent} part={String(number)} />
 				<input type="hidden" name="of" value="entry" />

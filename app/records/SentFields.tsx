@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { DayField, TimeField } from "../ui/forms/DayField.tsx";
+import { MomentField } from "../ui/forms/DayField.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
 
 /** What a form of the record carries: who sent it once, and what was wrong with the last one. */
@@ -44,17 +44,9 @@ export function SentFields({
 export function When({ wrong }: { readonly wrong: Wrong }) {
 	return (
 		<chakra.details marginBlock="6px" open={wrong.date || wrong.time ? true : undefined}>
-			<chakra.summary cursor="pointer" color="muted" minHeight="32px">
-				Not just now
-			</chakra.summary>
-			<chakra.div
-				display="grid"
-				gap="10px"
-				gridTemplateColumns="minmax(0,3fr) minmax(0,2fr)"
-				maxWidth="420px"
-			>
-				<DayField label="On (today where empty)" name="date" wrong={wrong.date} />
-				<TimeField label="At" name="time" wrong={wrong.time} />
+			<summary>Not just now</summary>
+			<chakra.div maxWidth="300px">
+				<MomentField label="When (a time alone is today)" typed={{}} wrong={wrong} />
 			</chakra.div>
 		</chakra.details>
 	);

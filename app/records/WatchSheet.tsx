@@ -15,9 +15,6 @@ interface WatchSheetProps {
 	readonly degrees: string;
 }
 
-const WIDE = 640;
-const NARROW = 340;
-
 /** One pan that is watched: its curve under the code's limits, what it needs, and where it is written down. */
 export function WatchSheet({ view, sent, degrees }: WatchSheetProps) {
 	return (
@@ -51,12 +48,7 @@ export function WatchSheet({ view, sent, degrees }: WatchSheetProps) {
 				{view.isOpen ? <ReadingForm view={view} sent={sent} degrees={degrees} /> : null}
 			</chakra.div>
 			<chakra.div display="grid" gap="12px" alignContent="start">
-				<chakra.div display={{ base: "none", sm: "block" }}>
-					<RecordCurve drawing={view.drawing} width={WIDE} />
-				</chakra.div>
-				<chakra.div display={{ base: "block", sm: "none" }} aria-hidden>
-					<RecordCurve drawing={view.drawing} width={NARROW} />
-				</chakra.div>
+				<RecordCurve drawing={view.drawing} />
 				<Remedies view={view} sent={sent} />
 				{view.isOpen ? <ProbeForm view={view} sent={sent} /> : null}
 				<Actions view={view} sent={sent} />
@@ -179,9 +171,9 @@ function Actions({ view, sent }: Omit<WatchSheetProps, "degrees">) {
 	const wrong = sent.typed.intent === "act" && sent.typed.part === "" ? sent.wrong : {};
 	return (
 		<chakra.details open={view.isPressing || wrong.note ? true : undefined}>
-			<chakra.summary cursor="pointer" minHeight="44px">
+			<summary>
 				Something else was done about it{view.actions.length > 0 ? `: ${view.actions.length} written` : ""}
-			</chakra.summary>
+			</summary>
 			{view.actions.length > 0 ? (
 				<chakra.ul marginBottom="8px">
 					{view.actions.map((words) => (
@@ -213,9 +205,7 @@ function Corrections({ view, sent }: Omit<WatchSheetProps, "degrees">) {
 	const wrong = sent.typed.intent === "correct" && sent.typed.of === "reading" ? sent.wrong : {};
 	return (
 		<chakra.details open={wrong.reason || wrong.C ? true : undefined}>
-			<chakra.summary cursor="pointer" minHeight="44px">
-				A reading was wrong
-			</chakra.summary>
+			<summary>A reading was wrong</summary>
 			<Form method="post" preventScrollReset aria-label="Correct a reading">
 				<SentFields intent="correct" sent={sent} watch={view.watch} />
 				<input type="hidden" name="of" value="reading" />

@@ -4,7 +4,7 @@ import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
 import { refuse } from "#core/check";
 import { readDeliveries, readIngredientRows, readLotsFrom, writeRecord } from "#db";
-import { DayField, TimeField } from "../ui/forms/DayField.tsx";
+import { DayField, MomentField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
 import { readForm, typedIn } from "../ui/forms/form.ts";
 import { Facts } from "../ui/parts/Facts.tsx";
@@ -185,18 +185,7 @@ export default function Delivery({ loaderData, actionData }: Route.ComponentProp
 							defaultValue={typed.supplierLot}
 							wrong={wrong.supplierLot}
 						/>
-						<DayField
-							label="Came on (today where empty)"
-							name="date"
-							defaultValue={typed.date}
-							wrong={wrong.date}
-						/>
-						<TimeField
-							label="at (just now where empty)"
-							name="time"
-							defaultValue={typed.time}
-							wrong={wrong.time}
-						/>
+						<MomentField label="Came (empty: just now)" typed={typed} wrong={wrong} />
 						<Field label="Note" name="note" maxLength={400} defaultValue={typed.note} wrong={wrong.note} />
 						<chakra.label display="flex" gap="10px" alignItems="center" minHeight="44px" alignSelf="end">
 							<chakra.input

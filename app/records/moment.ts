@@ -1,5 +1,5 @@
 import { refuse } from "#core/check";
-import { DAY_MS, fromWallClock, readDay, readTime, wallClock } from "#core/time";
+import { DAY_MS, fromWallClock, readDay, readMoment, readTime, wallClock } from "#core/time";
 import type { Typed } from "../ui/forms/form.ts";
 
 /** A clock of the desk may be ahead by so much, ms. */
@@ -13,8 +13,7 @@ const AHEAD_MS = 120_000;
  */
 export function momentTyped(typed: Typed, timeZone: string, now: number, least = 0): number {
 	const today = wallClock(now, timeZone).date;
-	const time = (typed.time ?? "").trim();
-	const date = (typed.date ?? "").trim();
+	const { date, time } = dayAndTime(typed, today);
 	if (time === "" && date === "") return keptAt(typed, now, least);
 	const day = date === "" ? today : pastDay(date, today);
 	if (typeof day !== "string") throw refuse("date", `“${date}” is no day; one such as 28 Nov is allowed`);
@@ -24,6 +23,15 @@ export function momentTyped(typed: Typed, timeZone: string, now: number, least =
 	if (at < least)
 		throw refuse("time", `is before it began (${clock(least, timeZone)}); a later time is allowed`);
 	return at;
+}
+
+/** A day that was typed before the time counts; it is the last such day there was. */
+function dayAndTime(typed: Typed, today: string): { readonly date: string; readonly time: string } {
+	const [date, time] = [(typed.date ?? "").trim(), (typed.time ?? "").trim()];
+	const moment = readMoment(time, today, pastDay);
+	if (moment === undefined) return { date, time };
+	if ("either" in moment) throw refuse("time", "could be two days; write the month as a word");
+	return moment;
 }
 
 /** Kept on a device while the server was out of reach, for so long at the most, ms: a week. */

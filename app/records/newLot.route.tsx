@@ -3,7 +3,7 @@ import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
 import { DAY_MS, wallClock } from "#core/time";
 import { readSittings, withRecipes, writeRecord } from "#db";
-import { DayField, TimeField } from "../ui/forms/DayField.tsx";
+import { MomentField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
 import { typedIn } from "../ui/forms/form.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
@@ -150,18 +150,7 @@ export default function NewLot({ loaderData, actionData }: Route.ComponentProps)
 						{planned.pans.map(({ tag, vessel }) => `${tag} ${vessel}`).join(", ")}
 					</chakra.p>
 					<chakra.div display="grid" gap="12px 14px" gridTemplateColumns={{ base: "1fr", sm: "1fr 1fr" }}>
-						<DayField
-							label="Lifted on (today where empty)"
-							name="date"
-							defaultValue={typed.date}
-							wrong={wrong.date}
-						/>
-						<TimeField
-							label="at (just now where empty)"
-							name="time"
-							defaultValue={typed.time}
-							wrong={wrong.time}
-						/>
+						<MomentField label="Lifted (empty: just now)" typed={typed} wrong={wrong} />
 						<Field
 							label="Where it goes to"
 							name="place"

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { DIET_KEYS, DIETS } from "#core/recipe";
-import { DayField, TimeField } from "../ui/forms/DayField.tsx";
+import { MomentField } from "../ui/forms/DayField.tsx";
 import { Choice, Field, LongText } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
 
@@ -46,14 +46,8 @@ export function DetailFields({
 				data-key-name="Covers"
 			/>
 			<Field label="Room" name="room" maxLength={80} defaultValue={typed.room} wrong={wrong.room} />
-			<chakra.div
-				gridColumn="1 / -1"
-				display="grid"
-				gap="14px"
-				gridTemplateColumns="minmax(0, 3fr) minmax(0, 2fr)"
-			>
-				<DayField label="Service on" name="date" required defaultValue={typed.date} wrong={wrong.date} />
-				<TimeField label="at" name="time" required defaultValue={typed.time} wrong={wrong.time} />
+			<chakra.div gridColumn="1 / -1">
+				<MomentField label="Service" required typed={typed} wrong={wrong} />
 			</chakra.div>
 			<Field
 				label="Cooks on it"
@@ -73,9 +67,7 @@ export function DetailFields({
 			</chakra.div>
 			{codes.length === 0 ? null : (
 				<chakra.details gridColumn="1 / -1" open={Boolean(typed.houseCode || wrong.codeReason) || undefined}>
-					<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
-						Another house code
-					</chakra.summary>
+					<summary>Another house code</summary>
 					<Grid>
 						<Choice label="Works to" name="houseCode" defaultValue={typed.houseCode} wrong={wrong.houseCode}>
 							<option value="">the house's own choice</option>
@@ -101,9 +93,7 @@ export function DetailFields({
 					Boolean(typed.carry_min || wrong.carry_min || wrong.carryAir_C || wrong.carryOpened) || undefined
 				}
 			>
-				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
-					Carried elsewhere
-				</chakra.summary>
+				<summary>Carried elsewhere</summary>
 				<Grid>
 					<Field
 						label="Under way (empty: served here)"
@@ -136,9 +126,7 @@ export function DetailFields({
 				</Grid>
 			</chakra.details>
 			<chakra.details gridColumn="1 / -1" open={hasSizes(typed, wrong)}>
-				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
-					Half portions, large ones, second helpings
-				</chakra.summary>
+				<summary>Half portions, large ones, second helpings</summary>
 				<Grid>
 					<Field
 						label="Guests at half a portion"
@@ -165,9 +153,7 @@ export function DetailFields({
 				</Grid>
 			</chakra.details>
 			<chakra.details gridColumn="1 / -1" open={hasDiets(typed, wrong)}>
-				<chakra.summary cursor="pointer" minHeight="44px" color="muted" fontSize="17px">
-					Guests counted by diet
-				</chakra.summary>
+				<summary>Guests counted by diet</summary>
 				<Grid>
 					{DIET_KEYS.map((diet) => (
 						<Field

@@ -116,12 +116,12 @@ function InHouse({ view, typed, wrong }: InHouseProps) {
 	return (
 		<Sheet>
 			<chakra.details open={Object.keys(wrong).length > 0 || undefined}>
-				<chakra.summary cursor="pointer" minHeight="44px" fontWeight="650">
+				<summary>
 					In the house already
 					{Object.keys(view.inHouse).length > 0 ? (
 						<Muted> · {Object.keys(view.inHouse).length} counted</Muted>
 					) : null}
-				</chakra.summary>
+				</summary>
 				<Form method="post">
 					<input type="hidden" name="version" value={view.version} />
 					{kept.map((id) => (

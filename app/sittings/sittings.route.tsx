@@ -78,10 +78,10 @@ export default function Sittings({ loaderData: { pages, coming, pastCount, past 
 			<Pages {...pages} />
 			{past.length > 0 ? (
 				<chakra.details marginTop="20px">
-					<chakra.summary cursor="pointer" minHeight="44px">
+					<summary>
 						{counted(pastCount, "sitting")} in the last {BACK} days
 						{past.length < pastCount ? `, the last ${past.length} of them here` : ""}
-					</chakra.summary>
+					</summary>
 					<chakra.ul display="grid" gap="10px">
 						{past.map((sitting) => (
 							<Row key={sitting.id} sitting={sitting} />

@@ -129,26 +129,14 @@ interface DayProps extends Omit<Loaded["days"][number], "day"> {
 function Day({ day, count, first, moments, open }: DayProps) {
 	return (
 		<Sheet as="details" {...(open ? { open: true } : {})} paddingBlock="6px 10px">
-			<chakra.summary
-				cursor="pointer"
-				minHeight="44px"
-				display="flex"
-				alignItems="center"
-				gap="12px"
-				listStyle="none"
-				css={{
-					"&::-webkit-details-marker": { display: "none" },
-					"&::before": { content: '"▸"', fontSize: "20px", lineHeight: 1 },
-					"details[open] > &::before": { content: '"▾"' },
-				}}
-			>
+			<summary>
 				<chakra.b fontFamily="head" fontSize="20px">
 					{day}
 				</chakra.b>
 				<Muted>
 					{count} to start, first {first}
 				</Muted>
-			</chakra.summary>
+			</summary>
 			<ol>
 				{moments.map((moment) => (
 					<MomentRow key={moment.time + moment.tasks[0]?.id} moment={moment} />

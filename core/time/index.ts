@@ -23,4 +23,12 @@ export {
 	type WorkingHours,
 	wallClock,
 } from "./houseTime.ts";
-export { dayTyped, readDay, readTime, type TwoDays } from "./typedTime.ts";
+export {
+	type ClockMoment,
+	dayTyped,
+	momentTyped,
+	readDay,
+	readMoment,
+	readTime,
+	type TwoDays,
+} from "./typedTime.ts";

@@ -1,7 +1,7 @@
 import { format } from "date-fns";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { dayTyped, readDay, readTime } from "./index.ts";
+import { dayTyped, momentTyped, readDay, readMoment, readTime } from "./index.ts";
 
 const TODAY = "2026-11-24";
 
@@ -81,4 +81,46 @@ describe("a time as people type it", () => {
 			expect(readTime(text)).toBeUndefined();
 		},
 	);
+});
+
+describe("a moment as people type it", () => {
+	it.each([
+		["5 dec 1930", "2026-12-05", "19:30"],
+		["Sat 5 Dec 19:30", "2026-12-05", "19:30"],
+		["sat 5 december, 7:30 pm", "2026-12-05", "19:30"],
+		["Sat 5 Dec 2026 19:30", "2026-12-05", "19:30"],
+		["5.12. 7pm", "2026-12-05", "19:00"],
+		["2026-12-05 19:30", "2026-12-05", "19:30"],
+		["2026-12-05T19:30", "2026-12-05", "19:30"],
+		["5 Dec 2027 9", "2027-12-05", "09:00"],
+	])("%s is %s %s", (text, date, time) => {
+		expect(readMoment(text, TODAY)).toEqual({ date, time });
+	});
+
+	it("is asked for where its day could be two", () => {
+		expect(readMoment("5/12/2026 19:30", TODAY)).toEqual({ either: ["2026-12-05", "2026-05-12"] });
+	});
+
+	it.each(["", "5 dec", "5 dec 2026", "19:30", "1930", "31 feb 19:30", "soon 19:30"])(
+		"%s is none",
+		(text) => {
+			expect(readMoment(text, TODAY)).toBeUndefined();
+		},
+	);
+
+	it("is read back with its weekday, and with its year only where it is needed", () => {
+		expect(momentTyped({ date: "2026-12-05", time: "19:30" }, TODAY)).toBe("Sat 5 Dec 19:30");
+		expect(momentTyped({ date: "2028-12-05", time: "19:30" }, TODAY)).toBe("Tue 5 Dec 2028 19:30");
+		expect(momentTyped({ date: "2026-11-20", time: "08:00" }, TODAY)).toBe("Fri 20 Nov 2026 08:00");
+	});
+
+	it("is read again as it is shown", () => {
+		const day = fc.date({ min: new Date(0), max: new Date(4e12), noInvalidDate: true });
+		fc.assert(
+			fc.property(day, (at) => {
+				const moment = { date: format(at, "yyyy-MM-dd"), time: format(at, "HH:mm") };
+				expect(readMoment(momentTyped(moment, TODAY), TODAY)).toEqual(moment);
+			}),
+		);
+	});
 });

@@ -64,6 +64,52 @@ export function dayTyped(date: string): string {
 	return read && isValid(read) ? format(read, "EEE d MMM yyyy") : date;
 }
 
+/** A minute of a day on the house's clock: `2026-12-05` and `19:30`. */
+export interface ClockMoment {
+	readonly date: string;
+	readonly time: string;
+}
+
+/**
+ * The moment that was typed: "5 dec 1930", "Sat 5 Dec 2026 19:30", "28.11. 7pm", "2026-12-05 19:30".
+ *
+ * @param today the day it is, as `2026-11-24`
+ * @param dayOfText how its day is read: the next such day, unless told otherwise
+ * @returns two days where it may be either; undefined when it names no day, or no time
+ */
+export function readMoment(
+	text: string,
+	today: string,
+	dayOfText: typeof readDay = readDay,
+): ClockMoment | TwoDays | undefined {
+	const parts = text
+		.trim()
+		.slice(0, LONGEST)
+		.replace(/^(\d{4}-\d{2}-\d{2})t/i, "$1 ")
+		.split(/,?\s+/);
+	for (let words = parts.length - 1; words >= 1; words -= 1) {
+		const last = parts.slice(words).join(" ");
+		const time = readTime(last);
+		if (time === undefined || isYearNear(last, today)) continue;
+		const day = dayOfText(parts.slice(0, words).join(" "), today);
+		if (day !== undefined) return typeof day === "string" ? { date: day, time } : day;
+	}
+	return undefined;
+}
+
+/** "2026" at the end of a day is its year, not 20:26. */
+function isYearNear(text: string, today: string): boolean {
+	const year = Number(today.slice(0, 4));
+	return [year - 1, year, year + 1].includes(Number(text));
+}
+
+/** A moment as it stands in a field: "Sat 5 Dec 19:30"; with its year where it is not the next such day. */
+export function momentTyped({ date, time }: ClockMoment, today: string): string {
+	const full = dayTyped(date);
+	const short = full.replace(/ \d{4}$/, "");
+	return `${readDay(short, today) === date ? short : full} ${time}`;
+}
+
 /**
  * The time that was typed: "19:30", "1930", "19.30", "7", "7:30 pm", "7pm".
  *

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useState } from "react";
 import { wallClock } from "#core/time";
 import { OvenCavity } from "../../ui/drawings/OvenCavity.tsx";
+import { PansOnFloor } from "../../ui/drawings/PansOnFloor.tsx";
 import { ReadCurve } from "../../ui/drawings/ReadCurve.tsx";
 import { Act, ActLink } from "../../ui/parts/parts.tsx";
 import type { BodyProps } from "../PlaceBody.ts";
@@ -23,7 +24,7 @@ const Stack = chakra("div", {
 
 /** The braise place: the curve against the clock, the ovens, the check sheet, and other ways. */
 export function BraiseSheet({ view, head, facts, warnings, arithmetic }: BodyProps<BraiseView>) {
-	const { drawing, ovens, checks, settled } = view;
+	const { drawing, ovens, onFloor, checks, settled } = view;
 	return (
 		<>
 			<Columns>
@@ -47,6 +48,7 @@ export function BraiseSheet({ view, head, facts, warnings, arithmetic }: BodyPro
 						{ovens.map((oven) => (
 							<OvenCavity key={oven.name} oven={oven} />
 						))}
+						<PansOnFloor pans={onFloor} of="its pans" />
 						{drawing ? (
 							<ActLink to={drawing.lab} aria-keyshortcuts="x">
 								Try this pan in the lab
@@ -61,19 +63,15 @@ export function BraiseSheet({ view, head, facts, warnings, arithmetic }: BodyPro
 	);
 }
 
-/** Widths of the curve at a desk and on a phone, px. */
-const WIDE = 640;
-const NARROW = 340;
-
 function Clocked({ drawing }: { readonly drawing: BraiseDrawing }) {
-	const { curve, inAt, timeZone, end_min, units, words, moments } = drawing;
+	const { curve, inAt, timeZone, end_min, units, words, moments, hold } = drawing;
 	const tender = curve.bands.find(({ mark }) => mark === "forkTender");
 	const [cursor, setCursor] = useState(Math.round(tender?.range.likely ?? 0));
 	const clock = useCallback(
 		(minute: number) => wallClock(inAt + minute * 60_000, timeZone).time,
 		[inAt, timeZone],
 	);
-	const curveOf = (width: number) => (
+	return (
 		<ReadCurve
 			curve={curve}
 			units={units}
@@ -81,17 +79,10 @@ function Clocked({ drawing }: { readonly drawing: BraiseDrawing }) {
 			clock={clock}
 			end_min={end_min}
 			moments={moments}
+			{...(hold ? { hold } : {})}
 			minute={Math.min(cursor, end_min)}
 			onMinute={setCursor}
-			width={width}
 		/>
-	);
-	// On a phone it is drawn narrow rather than small.
-	return (
-		<>
-			<chakra.div hideBelow="md">{curveOf(WIDE)}</chakra.div>
-			<chakra.div hideFrom="md">{curveOf(NARROW)}</chakra.div>
-		</>
 	);
 }
 

@@ -40,21 +40,9 @@ export function WaysPanel({ drawing }: { readonly drawing: BraiseDrawing }) {
 	const clock = (at: number) => wallClock(at, timeZone).time;
 	return (
 		<chakra.details marginTop="14px">
-			<chakra.summary
-				cursor="pointer"
-				minHeight="44px"
-				display="flex"
-				alignItems="center"
-				fontFamily="head"
-				fontWeight="650"
-				fontSize="17px"
-				textDecoration="underline"
-				textUnderlineOffset="3px"
-				aria-keyshortcuts="y"
-				data-key-name="Other ways to have it tender"
-			>
+			<summary aria-keyshortcuts="y" data-key-name="Other ways to have it tender">
 				Other ways to have it tender by {clock(liftAt)}
-			</chakra.summary>
+			</summary>
 			<OtherHeats drawing={drawing} />
 			{ways === null ? null : (
 				<chakra.form

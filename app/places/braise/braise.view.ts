@@ -2,14 +2,15 @@ import { sumBy } from "es-toolkit";
 import { type BraiseCurve, braiseCurve, type CutSize, type WaysAsked } from "#core/braise";
 import { sidesOf } from "#core/heat";
 import { type HousePolicy, vesselsFor } from "#core/kitchen";
-import { depthOf, rimOf, smallerPiece } from "#core/pans";
+import { smallerPiece } from "#core/pans";
 import { type BraiseGroup, countByType, lastStartAt, minutesOnHeat, type Plan } from "#core/plan";
 import { heatOf, isInOven, type Recipe } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
 import { HEAT_WAYS, type HeatWay, LIDS } from "#core/trade";
 import { isByPiece } from "#core/yields";
-import type { CurveMoment } from "../../ui/drawings/BraiseCurve.tsx";
-import type { OvenDrawing } from "../../ui/drawings/drawings.ts";
+import type { CurveHold, CurveMoment } from "../../ui/drawings/BraiseCurve.tsx";
+import type { OvenDrawing, OvenPans } from "../../ui/drawings/drawings.ts";
+import { ovenPans, shelfWidth } from "../../ui/drawings/ovenPans.ts";
 import { labAddress } from "../../ui/forms/labAddress.ts";
 import { cookWords } from "../../ui/words/cookWords.ts";
 import { percent, type Reading } from "../../ui/words/reading.ts";
@@ -20,6 +21,7 @@ import { type Check, checksOf } from "./checks.ts";
 export interface BraiseView {
 	readonly drawing: BraiseDrawing | null;
 	readonly ovens: readonly OvenDrawing[];
+	readonly onFloor: readonly OvenPans[];
 	readonly checks: readonly Check[];
 	/** What the sitting has settled beside its card, in words; null where the card holds. */
 	readonly settled: string | null;
@@ -35,6 +37,8 @@ export interface BraiseDrawing {
 	readonly units: Reading["units"];
 	readonly end_min: number;
 	readonly moments: readonly CurveMoment[];
+	/** From the lift to the plate, where that is the same day. */
+	readonly hold: CurveHold | null;
 	/** Null where it does not stand in an oven. */
 	readonly ways: WaysAsked | null;
 	/** Other heats for which the kitchen has something to put it in, and about how long each takes, minutes. */
@@ -50,6 +54,7 @@ export function braiseView(given: TableGiven): BraiseView {
 	return {
 		drawing: braise ? drawingOf(given, braise.slowest) : null,
 		ovens: ovenDrawings(given),
+		onFloor: isInOven(plan.recipe) ? onFloorOf(plan) : [],
 		checks: checksOf(given),
 		settled: given.cook ? cookWords(given.cook, given.reading.temperature) : null,
 	};
@@ -80,6 +85,9 @@ function drawingOf({ plan, kitchen, reading, cook = null }: TableGiven, braise: 
 			{ minute: lift_min, words: "lift" },
 			...(isServed ? [{ minute: serve_min, words: "serve" }] : []),
 		],
+		hold: isServed
+			? { from_min: lift_min, to_min: serve_min, words: waitWords(plan, serve_min - lift_min, reading) }
+			: null,
 		ways: isInOven(plan.recipe) ? waysOf(plan, braise, kitchen.policy, cook?.parts ?? 1) : null,
 		heats: HEAT_WAYS.filter(
 			(heat) => heat !== heatOf(plan.recipe) && vesselsFor(heat, kitchen.equipment).length > 0,
@@ -90,6 +98,14 @@ function drawingOf({ plan, kitchen, reading, cook = null }: TableGiven, braise: 
 		cook,
 		lab: labAddress([braise.given]),
 	};
+}
+
+/** Longer than this it is kept hot on purpose, minutes. */
+const REST_MIN = 30;
+
+/** How it waits for its plates. */
+function waitWords({ hold }: Plan, wait_min: number, { temperature }: Reading): string[] {
+	return hold && wait_min > REST_MIN ? ["hold", temperature(hold.held_C)] : ["rest"];
 }
 
 function curveWords(plan: Plan, { tender_min, braised }: BraiseGroup, reading: Reading): string {
@@ -133,16 +149,17 @@ function ovenDrawings({ plan, reading }: PlaceGiven): OvenDrawing[] {
 		name: load.oven.name,
 		rungs: load.oven.rungs,
 		pitch_mm: load.oven.pitch_mm,
-		wide: load.oven.shelf,
+		width_mm: shelfWidth(load.oven.shelf),
 		set: reading.temperature(load.set_C),
 		set_C: load.set_C,
-		pans: load.pans.map(({ type, count }) => ({
-			name: type.name,
-			count,
-			depth_mm: depthOf(type.shape),
-			length_mm: rimOf(type.shape).length_mm,
-			width_mm: rimOf(type.shape).width_mm,
-		})),
+		taken: Array.from({ length: load.rungsTaken }, (_, rung) => rung),
+		pans: load.pans.map(({ type, count }) => ovenPans(type.shape, count, load.oven.shelf)),
 		words: `${load.oven.name} at ${reading.temperature(load.set_C)}, ${LIDS[recipe.braise.lid]}: ${load.pans.map(({ type, count }) => `${count} × ${type.name}`).join(", ")}; ${load.rungsTaken} of ${load.oven.rungs} rungs taken. ${percent(load.rungsTaken / load.oven.rungs)} full. ${recipe.name}.`,
 	}));
+}
+
+/** The pans for which there is no rung. */
+function onFloorOf({ braise }: Plan): OvenPans[] {
+	const without = braise?.groups.filter(({ oven }) => oven === null) ?? [];
+	return without.map(({ type, pans }) => ovenPans(type.shape, pans.length, "1/1"));
 }

@@ -28,11 +28,7 @@ export function StockBlend() {
 	const answer = blended(typed);
 	return (
 		<chakra.details>
-			<chakra.summary cursor="pointer" minHeight="44px" display="flex" alignItems="center" fontWeight="650">
-				<chakra.span textDecoration="underline" textUnderlineOffset="3px">
-					Blend two stocks
-				</chakra.span>
-			</chakra.summary>
+			<summary>Blend two stocks</summary>
 			<Muted>
 				Gelatin by how they set: about 5 g/l stays liquid cold, 12 trembles, 25 stands. A single very strong
 				stock smothers the dish.

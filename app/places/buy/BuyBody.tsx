@@ -1,7 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
 import { Form } from "react-router";
+import { Packs } from "../../ui/drawings/Packs.tsx";
 import { Field, Select } from "../../ui/forms/Field.tsx";
+import { type Column, ColumnTable } from "../../ui/parts/ColumnTable.tsx";
 import { Act, ActLink, Heading, Muted } from "../../ui/parts/parts.tsx";
 import { DrawnColumns } from "../DrawnColumns.tsx";
 import type { BodyProps } from "../PlaceBody.ts";
@@ -26,6 +28,11 @@ export function BuyBody({ view, head, facts, warnings, arithmetic }: BodyProps<M
 			}
 			drawing={
 				<chakra.div display="grid" gap="16px" alignContent="start">
+					{view.packs ? <Packs drawing={view.packs} /> : null}
+					<section>
+						<Heading marginBottom="6px">Order for this dish</Heading>
+						<ColumnTable columns={ORDERED} rows={view.order} keyOf={({ id }) => id} />
+					</section>
 					<Came came={view.came} />
 					<Instead instead={view.instead} />
 					<Left left={view.left} />
@@ -34,6 +41,19 @@ export function BuyBody({ view, head, facts, warnings, arithmetic }: BodyProps<M
 		/>
 	);
 }
+
+const ORDERED: readonly Column<MakingView["order"][number]>[] = [
+	{ words: "What", cell: ({ name }) => name },
+	{ words: "Needed", number: true, cell: ({ needed }) => needed },
+	{
+		words: "Order",
+		number: true,
+		cell: ({ order, from }) => (from === "order" ? <b>{order}</b> : FROM_WORDS[from]),
+	},
+];
+
+/** What is not ordered. */
+const FROM_WORDS = { store: "from the store", here: "here" } as const;
 
 /** What came, weighed at the door, against what is wanted. */
 function Came({ came }: Pick<MakingView, "came">) {

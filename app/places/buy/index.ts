@@ -1,7 +1,8 @@
 import type { Plan } from "#core/plan";
 import { startAt } from "#core/plan";
+import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
-import type { Place } from "../Place.ts";
+import { NO_LINES, type Place } from "../Place.ts";
 import { mainName, portionWords } from "../words.ts";
 import { makingView } from "./making.view.ts";
 
@@ -14,9 +15,7 @@ export const buy: Place = {
 		title: title(plan, reading),
 		says: `Order by ${reading.clock(startAt(plan, "buy"))}. ${plan.chain.portions} portions, ${portionWords(plan, reading)}.`,
 		facts: [
-			{ figure: reading.mass(plan.chain.asPurchased_kg), label: "needed as purchased" },
-			{ figure: reading.mass(plan.chain.trimmed_kg), label: "after trimming" },
-			{ figure: reading.mass(plan.chain.cooked_kg), label: "cooked" },
+			...boughtFacts(plan, reading),
 			...(plan.second
 				? [
 						{
@@ -27,9 +26,21 @@ export const buy: Place = {
 				: []),
 		],
 	}),
-	takes: () => true,
+	// What is bought stands in its own table, as purchased.
+	takes: NO_LINES,
 	drawing: (given) => makingView(given) ?? undefined,
 };
+
+/** One story: what is needed, what is ordered for it, and what of that is over. */
+function boughtFacts({ chain, setBy }: Plan, { mass }: Reading): Fact[] {
+	const { asPurchased_kg: needed_kg, order_kg = needed_kg } = chain;
+	if (setBy === "meat") return [{ figure: mass(needed_kg), label: "on hand" }];
+	return [
+		{ figure: mass(needed_kg), label: "needed" },
+		{ figure: mass(order_kg), label: "ordered" },
+		{ figure: mass(order_kg - needed_kg), label: "spare" },
+	];
+}
 
 function bought({ chain }: Plan, reading: Reading): string {
 	return reading.mass(chain.order_kg ?? chain.asPurchased_kg);

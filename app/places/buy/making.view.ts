@@ -1,10 +1,20 @@
+import { sortBy } from "es-toolkit";
 import { costOfPlan } from "#core/cost";
-import { type BeforeAfter, byProductsOf, type Plan, type SwapEffect, swapEffect } from "#core/plan";
+import {
+	type BeforeAfter,
+	byProductsOf,
+	orderList,
+	type Plan,
+	type SwapEffect,
+	swapEffect,
+} from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { ALLERGENS, type Ingredient, ingredientOf, type RecipeLine, type Substitute } from "#core/recipe";
 import { dayWords } from "#core/time";
 import { BY_PRODUCTS } from "#core/trade";
+import type { PacksDrawing } from "../../ui/drawings/Packs.tsx";
 import { swapsTyped, usesTyped, withSwap } from "../../ui/forms/settled.ts";
+import { orderRowView } from "../../ui/words/orderRow.ts";
 import { money, type Reading } from "../../ui/words/reading.ts";
 import type { Making, TableGiven } from "../Place.ts";
 import { cameView } from "./came.view.ts";
@@ -37,8 +47,49 @@ export function makingView({ plan, kitchen, reading, making }: TableGiven) {
 		insteadOf(line, plan, making, kitchen.known.byId, reading),
 	);
 	const left = leftOf(plan, making, stocksOf(kitchen.known), reading);
-	return { instead, left, came: cameView(plan, making, reading) };
+	return {
+		instead,
+		left,
+		came: cameView(plan, making, reading),
+		packs: packsView(plan, reading),
+		order: orderView({ plan, kitchen, reading, making }),
+	};
 }
+
+/** What is ordered for this dish alone, as it is purchased, the main first. */
+function orderView({
+	plan,
+	kitchen,
+	reading,
+	making,
+}: Required<Pick<TableGiven, "plan" | "kitchen" | "reading" | "making">>) {
+	const { preparations, byId } = kitchen.known;
+	const { recipe } = plan;
+	const rows = orderList([{ name: recipe.name, recipe, plan }], preparations, byId);
+	const main = recipe.lines.find(({ role }) => role === "main")?.ingredient;
+	return sortBy(rows, [({ ingredient }) => ingredient.id !== main]).map((row) => ({
+		...orderRowView(row, reading, making.currency),
+		from: row.from,
+	}));
+}
+
+/** The packs of the main; null where it is bought by weight. */
+function packsView({ chain, recipe }: Plan, { mass }: Reading): PacksDrawing | null {
+	const { packs, order_kg, asPurchased_kg } = chain;
+	const { pack_kg } = recipe;
+	if (packs === undefined || order_kg === undefined || pack_kg === undefined || packs === 0) return null;
+	const spare_kg = Math.max(0, order_kg - asPurchased_kg);
+	return {
+		packs,
+		each: mass(pack_kg),
+		lastShare: Math.max(0, 1 - spare_kg / pack_kg),
+		spare: spare_kg < LEAST_SPARE_KG ? "" : `${mass(spare_kg)} spare`,
+		words: `${packs} of ${mass(pack_kg)}: ${mass(asPurchased_kg)} needed, ${mass(order_kg)} ordered.`,
+	};
+}
+
+/** Less is not told, kg. */
+const LEAST_SPARE_KG = 0.05;
 
 export type MakingView = NonNullable<ReturnType<typeof makingView>>;
 

@@ -23,9 +23,6 @@ const Row = chakra("li", {
 		paddingBlock: "6px",
 	},
 });
-/** Widths of the curve at a desk and on a phone, px. */
-const WIDE = 640;
-const NARROW = 340;
 
 /** The chill place: the curve under the code's stepped ceiling, and every way that meets it. */
 export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps<ChillView>) {
@@ -52,12 +49,7 @@ export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps
 			}
 			drawing={
 				<>
-					<chakra.div display={{ base: "none", sm: "block" }}>
-						<ChillCurve drawing={drawing} width={WIDE} />
-					</chakra.div>
-					<chakra.div display={{ base: "block", sm: "none" }} aria-hidden>
-						<ChillCurve drawing={drawing} width={NARROW} />
-					</chakra.div>
+					<ChillCurve drawing={drawing} />
 					<DepthCut view={view.cut} />
 					<Ways aria-label="Ways of cooling">
 						<Row>

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { MixedPacking } from "#core/pans";
 import { PanFromAbove } from "../../ui/drawings/PanFromAbove.tsx";
+import { SliderField } from "../../ui/forms/SliderField.tsx";
 import { Act, Figure, Muted } from "../../ui/parts/parts.tsx";
 import { counted } from "../../ui/words/reading.ts";
 import type { AlikePans, PanUpView } from "./panUp.view.ts";
@@ -31,23 +32,18 @@ export function DeliveryCheck({ view, pan }: { readonly view: PanUpView; readonl
 	};
 	return (
 		<chakra.details marginTop="4px">
-			<chakra.summary cursor="pointer" minHeight="44px" display="flex" alignItems="center" fontWeight="650">
-				<chakra.span textDecoration="underline" textUnderlineOffset="3px">
-					If the pieces vary
-				</chakra.span>
-			</chakra.summary>
+			<summary>If the pieces vary</summary>
 			<chakra.div display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center">
-				<chakra.label display="flex" gap="10px" alignItems="center">
-					Weights vary by
-					<input
-						type="range"
-						min={0}
-						max={40}
+				<chakra.div flex="1 1 240px">
+					<SliderField
+						label="Weights vary by"
 						value={spread}
-						onChange={(event) => setSpread(Number(event.target.value))}
+						low={0}
+						high={40}
+						text={`± ${spread} %`}
+						onValue={setSpread}
 					/>
-					<chakra.span minWidth="56px">± {spread} %</chakra.span>
-				</chakra.label>
+				</chakra.div>
 				{packing.state === "running" ? (
 					<Act type="button" onClick={stop}>
 						Stop

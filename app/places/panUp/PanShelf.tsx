@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { useFetcher, useLocation, useParams } from "react-router";
 import { type HeldPans, pansHeld } from "#core/plan";
+import { Stepper } from "../../ui/forms/Stepper.tsx";
 import { wishesTyped, withWish } from "../../ui/forms/settled.ts";
 import { type Column, ColumnTable } from "../../ui/parts/ColumnTable.tsx";
 import { Act, Muted } from "../../ui/parts/parts.tsx";
@@ -188,23 +189,12 @@ function DropRow({
 
 function Steps({ view, kind }: ShelfRow) {
 	return (
-		<chakra.span display="inline-flex" alignItems="center" gap="6px">
-			<Step
-				sign="−"
-				label={`One ${kind.name} fewer`}
-				disabled={kind.here === 0}
-				onStep={() => settle(view, kind.id, kind.here - 1)}
-			/>
-			<chakra.b minWidth="28px" textAlign="center" fontSize="19px" fontFamily="head">
-				{kind.here}
-			</chakra.b>
-			<Step
-				sign="+"
-				label={`One ${kind.name} more`}
-				disabled={kind.takes === 0 || leftOf(kind) <= 0}
-				onStep={() => settle(view, kind.id, kind.here + 1)}
-			/>
-		</chakra.span>
+		<Stepper
+			value={kind.here}
+			of={kind.name}
+			most={kind.takes === 0 ? kind.here : kind.here + Math.max(0, leftOf(kind))}
+			onValue={(count) => settle(view, kind.id, count)}
+		/>
 	);
 }
 
@@ -223,30 +213,6 @@ function Settled({ view, kind }: ShelfRow) {
 				Let go
 			</Act>
 		</chakra.span>
-	);
-}
-
-interface StepProps {
-	readonly sign: string;
-	readonly label: string;
-	readonly disabled: boolean;
-	readonly onStep: () => void;
-}
-
-function Step({ sign, label, disabled, onStep }: StepProps) {
-	return (
-		<Act
-			type="button"
-			aria-label={label}
-			disabled={disabled}
-			onClick={onStep}
-			minHeight="40px"
-			minWidth="40px"
-			padding="0"
-			justifyContent="center"
-		>
-			{sign}
-		</Act>
 	);
 }
 

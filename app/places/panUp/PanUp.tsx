@@ -29,22 +29,32 @@ export function PanUp({ view, head, warnings, arithmetic }: BodyProps<PanUpView>
 		const to = over?.data.current?.to as string | undefined;
 		if (from && to) swapPan(view, from, to);
 	};
-	if (!pan) return null;
+	const line = useLine(view, shown);
+	if (!pan || !line) return null;
 	return (
 		<DndContext sensors={sensors} onDragEnd={drop}>
 			<DrawnColumns
 				answer={
 					<>
 						{head}
-						<PanFromAbove pan={pan.drawing} filled />
-						<DeliveryCheck view={view} pan={pan} />
+						<LineFacts state={line.state} />
 						{warnings}
+						<DeliveryCheck view={view} pan={pan} />
+						{arithmetic}
 					</>
 				}
 				drawing={
 					<>
-						<LiquidLineCut view={view} chosen={shown} />
-						{arithmetic}
+						<PanFromAbove pan={pan.drawing} filled />
+						<PanCut pan={pan.drawing} cut={line.state.cut} drag={line.drag} />
+						<Schools state={line.state} onTake={line.take} />
+						{view.cardLine ? (
+							<div>
+								<Act kind="quiet" type="button" paddingInline="0" onClick={() => setTrial({ line: "" })}>
+									Leave the line to the plan
+								</Act>
+							</div>
+						) : null}
 					</>
 				}
 			/>
@@ -56,53 +66,43 @@ export function PanUp({ view, head, warnings, arithmetic }: BodyProps<PanUpView>
 	);
 }
 
-/** The cut with the liquid line as a control; its figures follow while it moves. */
-function LiquidLineCut({ view, chosen }: { readonly view: PanUpView; readonly chosen: number }) {
+/** The liquid line as a control; what it comes to follows while it moves. */
+function useLine(view: PanUpView, chosen: number) {
 	const [moved, setMoved] = useState<LiquidLine | null>(null);
 	const last = useRef<LiquidLine | null>(null);
 	const planned = lineTyped(view.line);
 	// What the table has taken over is no longer the page's own.
 	useEffect(() => setMoved((line) => (line && lineTyped(line) === planned ? null : line)), [planned]);
-	const line = moved ?? view.line;
-	const state = lineState(view, chosen, line);
-	const pan = view.pans[chosen];
-	if (!state || !pan) return null;
-	const take = (next: LiquidLine) => {
-		setMoved(next);
-		setTrial({ line: lineTyped(next) });
-	};
-	const drag = {
-		label: "Liquid line",
-		text: state.text,
-		onMove: (mm: number) => {
-			last.current = lineAt(mm - state.cut.bed_mm, state.cut.pile_mm ?? 1);
-			setMoved(last.current);
+	const state = lineState(view, chosen, moved ?? view.line);
+	if (!state) return null;
+	return {
+		state,
+		take: (next: LiquidLine) => {
+			setMoved(next);
+			setTrial({ line: lineTyped(next) });
 		},
-		onDrop: () => {
-			if (last.current) setTrial({ line: lineTyped(last.current) });
+		drag: {
+			label: "Liquid line",
+			text: state.text,
+			onMove: (mm: number) => {
+				last.current = lineAt(mm - state.cut.bed_mm, state.cut.pile_mm ?? 1);
+				setMoved(last.current);
+			},
+			onDrop: () => {
+				if (last.current) setTrial({ line: lineTyped(last.current) });
+			},
 		},
 	};
+}
+
+function LineFacts({ state }: { readonly state: LineState }) {
 	return (
 		<>
-			<chakra.div display={{ base: "none", md: "block" }}>
-				<PanCut pan={pan.drawing} cut={state.cut} drag={drag} named />
-			</chakra.div>
-			<chakra.div display={{ md: "none" }}>
-				<PanCut pan={pan.drawing} cut={state.cut} drag={drag} />
-			</chakra.div>
-			<Schools state={state} onTake={take} />
 			<Facts facts={state.facts} fontSize="22px" />
 			{state.warnings.length > 0 ? (
 				<Note>
 					<b>Now {state.warnings.join("; ")}.</b>
 				</Note>
-			) : null}
-			{view.cardLine ? (
-				<div>
-					<Act kind="quiet" type="button" paddingInline="0" onClick={() => setTrial({ line: "" })}>
-						Leave the line to the plan
-					</Act>
-				</div>
 			) : null}
 		</>
 	);

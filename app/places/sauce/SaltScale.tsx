@@ -1,7 +1,9 @@
 import { scaleLinear } from "d3-scale";
 import { Label, Line, Rect, Svg } from "../../ui/drawings/svg.tsx";
+import { useShownWidth } from "../../ui/drawings/useShownWidth.ts";
 
-const WIDTH = 520;
+/** Width it is laid out in until it is shown, px. */
+const FIRST = 560;
 /** The scale reaches at least so far, %. */
 const MOST_PCT = 2;
 
@@ -13,12 +15,14 @@ interface SaltScaleProps {
 /** Salt of the sauce on a scale with the house's band. */
 export function SaltScale({ pct, band }: SaltScaleProps) {
 	const most = Math.max(MOST_PCT, pct * 1.1);
-	const x = scaleLinear().domain([0, most]).range([0, WIDTH]);
+	const [svg, shown] = useShownWidth(FIRST);
+	const right = shown - 12;
+	const x = scaleLinear().domain([0, most]).range([0, right]);
 	const where = pct > band.high ? "over" : pct < band.low ? "under" : "within";
 	const words = `Salt ${pct.toFixed(2)} %, ${where} the house band of ${band.low} to ${band.high} %.`;
 	return (
-		<Svg maxWidth="560px" viewBox={`-6 0 ${WIDTH + 12} 64`} role="img" aria-label={words}>
-			<Line x1={0} x2={WIDTH} y1={34} y2={34} strokeWidth={2} />
+		<Svg ref={svg} maxWidth="560px" viewBox={`-6 0 ${shown} 64`} role="img" aria-label={words}>
+			<Line x1={0} x2={right} y1={34} y2={34} strokeWidth={2} />
 			<Rect
 				x={x(band.low)}
 				y={26}
@@ -31,9 +35,18 @@ export function SaltScale({ pct, band }: SaltScaleProps) {
 				house {band.low}–{band.high} %
 			</Label>
 			<Line x1={x(pct)} x2={x(pct)} y1={22} y2={46} stroke="ink" strokeWidth={4} />
-			<Label x={x(pct)} y={16} textAnchor={pct > most * 0.8 ? "end" : "middle"} fill="ink" fontWeight="650">
+			<Label x={x(pct)} y={16} textAnchor={anchorAt(x(pct), right)} fill="ink" fontWeight="650">
 				salt {pct.toFixed(2)} %, {where}
 			</Label>
 		</Svg>
 	);
+}
+
+/** Half of what stands over the mark, px. */
+const HALF_WORDS = 80;
+
+/** Words over a mark stay within the drawing. */
+function anchorAt(x: number, right: number): "start" | "middle" | "end" {
+	if (x < HALF_WORDS) return "start";
+	return x > right - HALF_WORDS ? "end" : "middle";
 }

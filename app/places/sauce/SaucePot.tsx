@@ -1,22 +1,25 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
-import { type PointerEvent, useEffect, useRef, useState } from "react";
+import { type PointerEvent, useEffect, useState } from "react";
 import { reduceIn } from "#core/sauce";
 import { durationWords } from "#core/time";
-import { LevelGrip } from "../../ui/drawings/LevelGrip.tsx";
+import { GRIP, LevelGrip } from "../../ui/drawings/LevelGrip.tsx";
 import { Label, Line, Path, Rect, Svg } from "../../ui/drawings/svg.tsx";
+import { useShownWidth } from "../../ui/drawings/useShownWidth.ts";
 import { Facts } from "../../ui/parts/Facts.tsx";
 import { Muted } from "../../ui/parts/parts.tsx";
 import { measuresIn } from "../../ui/words/measures.ts";
 import type { PotView } from "./pot.view.ts";
 import { SaltScale } from "./SaltScale.tsx";
 
-/** Width of the pot, px, and room for the ruler at its left and the words at its right. */
-const WIDTH = 330;
+/** The widest the pot is drawn, px, with the room for its ruler at the left and the grip at the right. */
+const WIDEST = 400;
 const RULER = 70;
-const RIGHT = 190;
+const RIGHT = GRIP.width + 12;
 const ABOVE = 26;
-const BELOW = 12;
+const BELOW = 26;
+/** Width it is laid out in until it is shown, px. */
+const FIRST = 560;
 /** Marks on the stick, mm. */
 const TICK_MM = 20;
 
@@ -69,8 +72,9 @@ interface DrawingProps {
 }
 
 function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
-	const svg = useRef<SVGSVGElement>(null);
-	const px = scaleLinear().domain([0, pot.across_mm]).range([0, WIDTH]);
+	const [svg, shown] = useShownWidth(FIRST);
+	const width = Math.min(WIDEST, shown - RULER - RIGHT);
+	const px = scaleLinear().domain([0, pot.across_mm]).range([0, width]);
 	const depth = px(pot.height_mm);
 	const area_m2 = pot.count * pot.goes * pot.floor_m2;
 	const up = (litres: number) => depth - px(litres / area_m2);
@@ -93,57 +97,52 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 		<Svg
 			maxWidth="560px"
 			ref={svg}
-			viewBox={`${-RULER} ${-ABOVE} ${WIDTH + RULER + RIGHT} ${depth + ABOVE + BELOW}`}
+			viewBox={`${-RULER} ${-ABOVE} ${shown} ${depth + ABOVE + BELOW}`}
 			role="group"
 			aria-label={`${pot.count > 1 ? `One of ${pot.count}: ` : ""}${pot.goes > 1 ? `filled ${pot.goes} times, ` : ""}${pot.name} cut through: ${volume(pot.take_l)} taken, ${length(pot.fat_mm)} of fat on it, ${volume(pot.wanted_l)} wanted.`}
 		>
-			<Rect x={0} y={there} width={WIDTH} height={Math.max(0, at - there)} fill="place" />
-			<Rect x={0} y={at} width={WIDTH} height={depth - at} fill="broth" />
+			<Rect x={0} y={there} width={width} height={Math.max(0, at - there)} fill="place" />
+			<Rect x={0} y={at} width={width} height={depth - at} fill="broth" />
 			<Rect
 				x={0}
 				y={there - px(pot.fat_mm)}
-				width={WIDTH}
+				width={width}
 				height={px(pot.fat_mm)}
 				fill="bone"
 				stroke="edge"
 			/>
-			<Path d={`M0,0 V${depth} H${WIDTH} V0`} fill="none" stroke="pan" strokeWidth={5} />
+			<Path d={`M0,0 V${depth} H${width} V0`} fill="none" stroke="pan" strokeWidth={5} />
 			<Stick height_mm={pot.height_mm} depth={depth} y={(mm) => depth - px(mm)} />
-			<Line x1={0} x2={WIDTH + 12} y1={there} y2={there} strokeDasharray="5 5" />
-			<Words x={WIDTH + 18} y={there} avoid={wanted} words={`${volume(pot.take_l)} taken`} />
-			<Line x1={-6} x2={WIDTH + 12} y1={wanted} y2={wanted} stroke="ink" strokeWidth={2} />
-			<Words x={WIDTH + 18} y={wanted} words={`${volume(pot.wanted_l)} wanted`} strong />
-			<Line x1={0} x2={WIDTH} y1={at} y2={at} stroke="ink" strokeWidth={2.5} />
+			<Line x1={0} x2={width} y1={there} y2={there} strokeDasharray="5 5" />
+			<Label x={10} y={there - px(pot.fat_mm) - 7} fill="ink">
+				{volume(pot.take_l)} taken
+			</Label>
+			<Line x1={-6} x2={width} y1={wanted} y2={wanted} stroke="ink" strokeWidth={2} />
+			<Label x={10} y={wanted + 19} fill={at > wanted + 12 ? "ink" : "brothInk"} fontWeight="650">
+				{volume(pot.wanted_l)} wanted
+			</Label>
+			<Line
+				data-means="level of the sauce"
+				x1={0}
+				x2={width + 8}
+				y1={at}
+				y2={at}
+				stroke="ink"
+				strokeWidth={2.5}
+			/>
 			<LevelGrip
 				label="Level of the sauce"
 				text={text}
+				figure={volume(level_l)}
 				now={Number(level_l.toFixed(2))}
 				most={Number(pot.take_l.toFixed(2))}
+				x={width + 8}
 				y={at}
-				width={WIDTH}
 				valueAt={litresAt}
 				keyTo={stepped}
 				onMove={take}
 			/>
 		</Svg>
-	);
-}
-
-interface WordsProps {
-	readonly x: number;
-	readonly y: number;
-	/** Another line whose words stand there. */
-	readonly avoid?: number;
-	readonly words: string;
-	readonly strong?: boolean;
-}
-
-function Words({ x, y, avoid, words, strong = false }: WordsProps) {
-	const near = avoid !== undefined && Math.abs(avoid - y) < 20;
-	return (
-		<Label x={x} y={near ? y - 16 : y + 5} {...(strong ? { fill: "ink", fontWeight: "650" } : {})}>
-			{words}
-		</Label>
 	);
 }
 

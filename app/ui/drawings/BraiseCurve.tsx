@@ -5,6 +5,8 @@ import { memo, type PointerEvent, useId } from "react";
 import type { BraiseCurve as Curve, Mark } from "#core/braise";
 import { type Measures, measuresIn } from "../words/measures.ts";
 import { heatColour } from "./heat.ts";
+import { spreadOut } from "./spreadOut.ts";
+import { useShownWidth } from "./useShownWidth.ts";
 
 const Svg = chakra("svg", {
 	base: {
@@ -13,21 +15,18 @@ const Svg = chakra("svg", {
 		overflow: "visible",
 		touchAction: "pan-y",
 		fontFamily: "text",
-		fontSize: "16px",
-		"& text": {
-			fill: "muted",
-			paintOrder: "stroke",
-			stroke: "sheet",
-			strokeWidth: "4px",
-			strokeLinejoin: "round",
-		},
-		"& .onBroth": { fill: "brothInk", stroke: "none" },
+		fontSize: "15px",
+		"& text": { fill: "muted" },
 		"& .grid": { stroke: "hair" },
 		"& .oven": { stroke: "muted", strokeWidth: 2, strokeDasharray: "7 5" },
 		"& .liquid": { stroke: "muted", strokeWidth: 2.5 },
 		"& .core": { stroke: "ink", strokeWidth: 4 },
-		"& .band": { fill: "broth" },
+		"& .band": { fill: "place", stroke: "edge", strokeWidth: 1.5 },
 		"& .likely": { stroke: "ink", strokeWidth: 3 },
+		"& .wanted": { fill: "ink", stroke: "ink" },
+		"& .wanted + .likely": { stroke: "sheet" },
+		"& .hold": { fill: "steel" },
+		"& .leader": { stroke: "edge" },
 		"& .litres": { fill: "broth", stroke: "none" },
 		"& .next": { stroke: "next", strokeWidth: 2.5 },
 		"& .nextWords": { fill: "next", fontWeight: 650 },
@@ -36,11 +35,12 @@ const Svg = chakra("svg", {
 	},
 });
 
-const LEFT = 52;
-const RIGHT = 14;
-
-/** The plot within the drawing, as shares of its width: what stands under it keeps to the same. */
-export const plotShares = (width = 640) => ({ left: LEFT / width, right: RIGHT / width });
+/** Room at the left for the scale, at the right for the names of what is drawn, px. */
+export const PLOT_LEFT = 46;
+export const PLOT_RIGHT = 100;
+const LEFT = PLOT_LEFT;
+/** Width it is laid out in until it is shown, px. */
+const FIRST = 640;
 
 const MARK_WORDS: Readonly<Record<Mark, string>> = {
 	sliceable: "sliceable",
@@ -50,21 +50,33 @@ const MARK_WORDS: Readonly<Record<Mark, string>> = {
 };
 
 const PLOT = { top: 28, height: 146 };
-const BANDS = { top: PLOT.top + PLOT.height + 12, row: 21 };
+const BANDS = { top: PLOT.top + PLOT.height + 12, row: 22 };
 const LITRES = { top: BANDS.top + 4 * BANDS.row + 12, height: 40 };
 const HEIGHT = LITRES.top + LITRES.height + 30;
 const PLAIN_TICKS_C = [0, 50, 100, 150, 200];
-/** About how wide a band's name is, px. */
-const NAME_PX = 96;
-/** Nearer than this the names of oven and liquid would stand on each other, °C. */
-const NAMES_APART_C = 25;
+/** The window that is cooked to. */
+const WANTED: Mark = "forkTender";
+/** Least way from one name in the gutter to the next, px. */
+const NAME_STEP = 18;
 /** Least way from one hour's name to the next, px. */
 const HOUR_PX = 66;
+/** A wait drawn narrower than this is not named in its place, px. */
+const HOLD_NAME_PX = 52;
+/** About how wide the name of a moment is, px. */
+const MOMENT_PX = 44;
 
 /** A moment that is settled: lifting, serving. */
 export interface CurveMoment {
 	readonly minute: number;
 	readonly words: string;
+}
+
+/** What is lifted waits: until when, and how warm it is kept. */
+export interface CurveHold {
+	readonly from_min: number;
+	readonly to_min: number;
+	/** In short lines: "hold", "68 °C". */
+	readonly words: readonly string[];
 }
 
 interface BraiseCurveProps {
@@ -77,18 +89,23 @@ interface BraiseCurveProps {
 	/** Last minute that is drawn. */
 	readonly end_min: number;
 	readonly moments?: readonly CurveMoment[];
+	readonly hold?: CurveHold;
 	readonly cursor_min?: number;
 	readonly onCursor?: (minute: number) => void;
-	/** Width of the drawing, in its own pixels. */
-	readonly width?: number;
 }
 
 /** Oven, liquid and centre through time, the four marks as bands, and the liquid that is left. */
 export const BraiseCurve = memo(function BraiseCurve(props: BraiseCurveProps) {
-	const { curve, units, words, clock, end_min, moments = [], cursor_min, onCursor, width = 640 } = props;
+	const { curve, units, words, clock, end_min, moments = [], hold, cursor_min, onCursor } = props;
+	const [svg, width] = useShownWidth(FIRST);
 	const x = scaleLinear()
 		.domain([0, end_min])
-		.range([LEFT, width - RIGHT]);
+		.range([LEFT, Math.max(LEFT + 60, width - PLOT_RIGHT)]);
+	const momentsAt = spreadOut(
+		moments.map(({ minute }) => x(minute)),
+		MOMENT_PX,
+		[LEFT + MOMENT_PX / 2, width - MOMENT_PX / 2],
+	);
 	const cursorTo = (event: PointerEvent<SVGSVGElement>) => {
 		const box = event.currentTarget.getBoundingClientRect();
 		const minute = x.invert(((event.clientX - box.left) / box.width) * width);
@@ -96,19 +113,21 @@ export const BraiseCurve = memo(function BraiseCurve(props: BraiseCurveProps) {
 	};
 	return (
 		<Svg
+			ref={svg}
 			viewBox={`0 0 ${width} ${HEIGHT}`}
 			role="img"
 			aria-label={words}
 			{...(onCursor ? { onPointerMove: cursorTo, onPointerDown: cursorTo } : {})}
 		>
-			<Temperatures curve={curve} x={x} units={units} width={width} />
+			<Hours x={x} clock={clock} end_min={end_min} />
+			<Temperatures curve={curve} x={x} units={units} />
 			<Bands curve={curve} x={x} />
 			<Litres curve={curve} x={x} units={units} />
-			<Hours x={x} clock={clock} end_min={end_min} />
-			{moments.map(({ minute, words: said }) => (
+			{hold ? <Hold hold={hold} x={x} /> : null}
+			{moments.map(({ minute, words: said }, index) => (
 				<g key={said}>
 					<line className="next" x1={x(minute)} x2={x(minute)} y1={PLOT.top - 8} y2={HEIGHT - 24} />
-					<text className="nextWords" x={x(minute)} y={PLOT.top - 13} textAnchor="middle">
+					<text className="nextWords" x={momentsAt[index]} y={PLOT.top - 13} textAnchor="middle">
 						{said}
 					</text>
 				</g>
@@ -134,7 +153,26 @@ interface PartProps {
 	readonly units: Measures["units"];
 }
 
-function Temperatures({ curve, x, units, width }: PartProps & { readonly width: number }) {
+/** From the lift to the plate it stands hot, and no longer in its oven. */
+function Hold({ hold, x }: { readonly hold: CurveHold } & Pick<PartProps, "x">) {
+	const width = x(hold.to_min) - x(hold.from_min);
+	return (
+		<g>
+			<rect className="hold" x={x(hold.from_min)} y={PLOT.top} width={width} height={PLOT.height} />
+			{width < HOLD_NAME_PX ? null : (
+				<text className="tender" y={PLOT.top + 20} textAnchor="middle">
+					{hold.words.map((word, row) => (
+						<tspan key={word} x={x(hold.from_min) + width / 2} dy={row === 0 ? 0 : NAME_STEP}>
+							{word}
+						</tspan>
+					))}
+				</text>
+			)}
+		</g>
+	);
+}
+
+function Temperatures({ curve, x, units }: PartProps) {
 	const gradient = useId();
 	const { temperature } = measuresIn(units);
 	const { every_min } = curve;
@@ -147,8 +185,18 @@ function Temperatures({ curve, x, units, width }: PartProps & { readonly width: 
 		(celsius) => y(celsius),
 	);
 	const ticks = PLAIN_TICKS_C.filter((celsius) => celsius <= top_C);
-	const crossing = Math.abs((curve.oven_C[0] ?? 0) - (curve.liquid_C[0] ?? 0)) < NAMES_APART_C;
-	const warm = curve.core_C.findIndex((celsius) => celsius > 55);
+	const right = x.range()[1] ?? 0;
+	const last = curve.core_C.length - 1;
+	const named = [
+		{ words: AROUND[curve.heat], at: y(curve.oven_C[last] ?? 0), className: "" },
+		{ words: "liquid", at: y(curve.liquid_C[last] ?? 0), className: "" },
+		{ words: "centre", at: y(curve.core_C[last] ?? 0), className: "tender" },
+	];
+	const names = spreadOut(
+		named.map(({ at }) => at),
+		NAME_STEP,
+		[PLOT.top, PLOT.top + PLOT.height],
+	);
 	return (
 		<g fill="none">
 			<defs>
@@ -171,26 +219,23 @@ function Temperatures({ curve, x, units, width }: PartProps & { readonly width: 
 			</text>
 			{ticks.map((celsius) => (
 				<g key={celsius}>
-					<line className="grid" x1={LEFT} x2={width - RIGHT} y1={y(celsius)} y2={y(celsius)} />
+					<line className="grid" x1={LEFT} x2={right} y1={y(celsius)} y2={y(celsius)} />
 					<text x={LEFT - 11} y={y(celsius) + 5} textAnchor="end">
 						{temperature(celsius).replace(/ .*/, "")}
 					</text>
 				</g>
 			))}
-			<path className="oven" d={path(curve.oven_C) ?? ""} />
-			<path className="liquid" d={path(curve.liquid_C) ?? ""} />
-			<path className="core" d={path(curve.core_C) ?? ""} />
-			<g>
-				<text x={LEFT + 8} y={y(curve.oven_C[0] ?? 0) - 7}>
-					{AROUND[curve.heat]}
-				</text>
-				<text x={LEFT + 8} y={y(curve.liquid_C[0] ?? 0) + (crossing ? 24 : -9)}>
-					liquid
-				</text>
-				<text className="tender" x={x(Math.max(0, warm) * every_min) + 10} y={y(45)}>
-					centre of the piece
-				</text>
-			</g>
+			<path className="oven" data-means="heat" d={path(curve.oven_C) ?? ""} />
+			<path className="liquid" data-means="liquid" d={path(curve.liquid_C) ?? ""} />
+			<path className="core" data-means="centre" d={path(curve.core_C) ?? ""} />
+			{named.map(({ words, at, className }, index) => (
+				<g key={words}>
+					<line className="leader" x1={right + 1} x2={right + 8} y1={at} y2={names[index]} />
+					<text className={className} x={right + 11} y={(names[index] ?? 0) + 5}>
+						{words}
+					</text>
+				</g>
+			))}
 		</g>
 	);
 }
@@ -206,38 +251,35 @@ const AROUND: Readonly<Record<Curve["heat"], string>> = {
 };
 
 function Bands({ curve, x }: Pick<PartProps, "curve" | "x">) {
+	const right = x.range()[1] ?? 0;
 	return curve.bands.map(({ mark, range }, row) => {
 		const top = BANDS.top + row * BANDS.row;
 		const low = x(range.low);
-		const high = Math.min(x(range.high), x.range()[1] ?? 0);
-		const name = nameBeside(low, high, x.range()[1] ?? 0);
+		const high = Math.min(x(range.high), right);
+		const isWanted = mark === WANTED;
 		return (
 			<g key={mark}>
-				<rect className="band" x={low} y={top} width={Math.max(2, high - low)} height={BANDS.row - 5} />
+				<rect
+					className={isWanted ? "band wanted" : "band"}
+					data-means="tender window"
+					x={low}
+					y={top}
+					width={Math.max(2, high - low)}
+					height={BANDS.row - 6}
+				/>
 				<line
 					className="likely"
 					x1={x(range.likely)}
 					x2={x(range.likely)}
-					y1={top - 2}
-					y2={top + BANDS.row - 3}
+					y1={top}
+					y2={top + BANDS.row - 6}
 				/>
-				<text
-					{...(mark === "forkTender" ? { className: "tender" } : {})}
-					x={name.x}
-					y={top + 14}
-					textAnchor={name.anchor}
-				>
+				<text {...(isWanted ? { className: "tender" } : {})} x={right + 11} y={top + 13}>
 					{MARK_WORDS[mark]}
 				</text>
 			</g>
 		);
 	});
-}
-
-/** A band's name stands before it, or after it, or on it: where there is room. */
-function nameBeside(low: number, high: number, right: number): { x: number; anchor: "start" | "end" } {
-	if (low > LEFT + NAME_PX) return { x: low - 6, anchor: "end" };
-	return { x: high + NAME_PX < right ? high + 6 : low + 6, anchor: "start" };
 }
 
 function Litres({ curve, x, units }: PartProps) {
@@ -263,8 +305,11 @@ function Litres({ curve, x, units }: PartProps) {
 				y1={LITRES.top + LITRES.height}
 				y2={LITRES.top + LITRES.height}
 			/>
-			<text x={LEFT + 6} y={LITRES.top + LITRES.height - 8} className="onBroth">
-				{volume(liquid_l[0] ?? 0)} in
+			<text x={LEFT - 6} y={LITRES.top + LITRES.height - 4} textAnchor="end">
+				{volume(liquid_l[0] ?? 0)}
+			</text>
+			<text x={(x.range()[1] ?? 0) + 11} y={LITRES.top + LITRES.height - 4}>
+				{volume(liquid_l[last] ?? 0)} left
 			</text>
 		</>
 	);
@@ -275,7 +320,7 @@ function Hours({ x, clock, end_min }: Pick<BraiseCurveProps, "clock" | "end_min"
 	const hours = Array.from({ length: Math.floor(end_min / step) + 1 }, (_, index) => index * step);
 	return hours.map((minute) => (
 		<g key={minute}>
-			<line className="grid" x1={x(minute)} x2={x(minute)} y1={PLOT.top} y2={HEIGHT - 26} />
+			<line className="grid" x1={x(minute)} x2={x(minute)} y1={PLOT.top} y2={PLOT.top + PLOT.height} />
 			<text x={x(minute)} y={HEIGHT - 8} textAnchor="middle">
 				{clock(minute)}
 			</text>

@@ -11,16 +11,10 @@ export interface CarryDrawing extends ChillDrawing {
 }
 
 /** How the lightest box changes under way, against the limit that holds all the way. */
-export const CarryCurve = memo(function CarryCurve({
-	drawing,
-	width = 640,
-}: {
-	readonly drawing: CarryDrawing;
-	readonly width?: number;
-}) {
+export const CarryCurve = memo(function CarryCurve({ drawing }: { readonly drawing: CarryDrawing }) {
 	const { likely, range, limit, there, end_min } = drawing;
 	return (
-		<CourseSvg frame={drawing} width={width} under={(x, y) => <RangeBand range={range} x={x} y={y} />}>
+		<CourseSvg frame={drawing} under={(x, y) => <RangeBand range={range} x={x} y={y} />}>
 			{(x, y) => (
 				<>
 					<path className="ceiling" d={`M${x(0)},${y(limit.C)} H${x(end_min)}`} />

@@ -9,16 +9,10 @@ export interface ChillDrawing extends CourseFrame {
 }
 
 /** How a pan cools at its warmest, under the stepped ceiling of the code's limits. */
-export const ChillCurve = memo(function ChillCurve({
-	drawing,
-	width = 640,
-}: {
-	readonly drawing: ChillDrawing;
-	readonly width?: number;
-}) {
+export const ChillCurve = memo(function ChillCurve({ drawing }: { readonly drawing: ChillDrawing }) {
 	const { likely, range } = drawing;
 	return (
-		<CourseSvg frame={drawing} width={width} under={(x, y) => <RangeBand range={range} x={x} y={y} />}>
+		<CourseSvg frame={drawing} under={(x, y) => <RangeBand range={range} x={x} y={y} />}>
 			{(x, y) => <LikelyLine likely={likely} x={x} y={y} />}
 		</CourseSvg>
 	);

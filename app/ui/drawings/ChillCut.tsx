@@ -1,18 +1,18 @@
-import { chakra } from "@chakra-ui/react/styled-system";
-import { scaleLinear } from "d3-scale";
-import { type PointerEvent, useRef } from "react";
+import type { PointerEvent } from "react";
 import type { PanDrawing } from "./drawings.ts";
 import { LevelGrip } from "./LevelGrip.tsx";
 import { leanOf, PanLayer, PanWall } from "./PanWall.tsx";
+import { PAN_LEFT, panScale } from "./panScale.ts";
 import { Label, Line, Svg } from "./svg.tsx";
+import { useShownWidth } from "./useShownWidth.ts";
 
-const Big = chakra("text", { base: { fill: "ink", fontFamily: "head", fontWeight: 700, fontSize: "26px" } });
-const WIDTH = 440;
-const RIGHT = 190;
-const ABOVE = 16;
-const BELOW = 16;
-/** Least height between two words at the right, px. */
-const STEP = 22;
+/** Room above the rim for what the mark says, and under the floor for a grip low down, px. */
+const ABOVE = 36;
+const BELOW = 26;
+/** Width it is laid out in until it is shown, px. */
+const FIRST = 660;
+/** How long the piece of dashed line before the words is, px. */
+const DASH = 34;
 
 interface ChillCutProps {
 	readonly pan: PanDrawing;
@@ -32,56 +32,57 @@ interface ChillCutProps {
 /** A pan cut through with its food to cool: the depth as a control, and the depth that meets the limits. */
 export function ChillCut(props: ChillCutProps) {
 	const { pan, depth_mm, deepest_mm, depth, deepest, words, keyTo, onMove, onDrop } = props;
-	const svg = useRef<SVGSVGElement>(null);
-	const px = scaleLinear().domain([0, pan.rim.length_mm]).range([0, WIDTH]);
+	const [svg, shown] = useShownWidth(FIRST);
+	const { width, px } = panScale(pan, shown);
 	const up = (mm: number) => px(pan.depth_mm - mm);
 	const floor = px(pan.depth_mm);
 	const lean = leanOf(pan, px);
+	const height = ABOVE + floor + BELOW;
 	const level = up(depth_mm);
 	const mark = deepest_mm !== null && deepest_mm < pan.depth_mm ? up(deepest_mm) : null;
 	const valueAt = (event: PointerEvent) => {
 		const box = svg.current?.getBoundingClientRect();
 		if (!box) return depth_mm;
-		const scale = (floor + ABOVE + BELOW) / box.height;
-		return pan.depth_mm - px.invert((event.clientY - box.top) * scale - ABOVE);
+		return pan.depth_mm - px.invert(((event.clientY - box.top) * height) / box.height - ABOVE);
 	};
 	return (
-		<Svg
-			ref={svg}
-			viewBox={`-4 ${-ABOVE} ${WIDTH + RIGHT} ${floor + ABOVE + BELOW}`}
-			role="group"
-			aria-label={words}
-		>
+		<Svg ref={svg} viewBox={`${-PAN_LEFT} ${-ABOVE} ${shown} ${height}`} role="group" aria-label={words}>
 			<PanLayer
 				from={0}
 				to={depth_mm}
 				depth_mm={pan.depth_mm}
 				lean={lean}
-				width={WIDTH}
+				width={width}
 				up={up}
 				fill="broth"
 			/>
-			<PanWall lean={lean} width={WIDTH} depth={floor} />
+			<PanWall lean={lean} width={width} depth={floor} />
 			{mark === null ? null : (
 				<>
-					<Line x1={lean.rim} x2={WIDTH + 14} y1={mark} y2={mark} stroke="ink" strokeDasharray="6 5" />
-					<Label x={WIDTH + 20} y={besideOf(mark, level)} fill="ink">
+					<Line x1={lean.rim} x2={width} y1={mark} y2={mark} stroke="ink" strokeDasharray="6 5" />
+					<Line x1={0} x2={DASH} y1={-18} y2={-18} stroke="ink" strokeDasharray="6 5" />
+					<Label x={DASH + 8} y={-12} fill="ink">
 						meets it: {deepest}
 					</Label>
 				</>
 			)}
-			<Line x1={lean.rim} x2={WIDTH + 14} y1={level} y2={level} stroke="ink" strokeWidth={2.5} />
-			<Big x={WIDTH + 20} y={level + 9}>
-				{depth}
-			</Big>
+			<Line
+				data-means="depth of the food"
+				x1={lean.rim}
+				x2={width + 8}
+				y1={level}
+				y2={level}
+				stroke="ink"
+				strokeWidth={2.5}
+			/>
 			<LevelGrip
 				label="Depth of the food"
 				text={words}
+				figure={depth}
 				now={Math.round(depth_mm)}
 				most={Math.round(pan.depth_mm)}
+				x={width + 8}
 				y={level}
-				width={WIDTH}
-				beside={14}
 				valueAt={valueAt}
 				keyTo={keyTo}
 				onMove={onMove}
@@ -89,11 +90,4 @@ export function ChillCut(props: ChillCutProps) {
 			/>
 		</Svg>
 	);
-}
-
-/** Where the words of the mark stand, out of the way of the depth's own figure. */
-function besideOf(mark: number, level: number): number {
-	const clear = Math.abs(mark - level) >= STEP + 6;
-	if (clear) return mark + 6;
-	return mark >= level ? level + 9 + STEP : level - STEP;
 }

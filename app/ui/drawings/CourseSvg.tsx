@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { scaleLinear } from "d3-scale";
 import type { ReactNode } from "react";
+import { useShownWidth } from "./useShownWidth.ts";
 
 const Svg = chakra("svg", {
 	base: {
@@ -48,6 +49,8 @@ export interface CourseFrame {
 	readonly words: string;
 }
 
+/** Width it is laid out in until it is shown, px. */
+const FIRST = 640;
 const LEFT = 52;
 const RIGHT = 14;
 const TOP = 14;
@@ -64,17 +67,16 @@ export type Scale = ReturnType<typeof scaleLinear<number>>;
 /** The axes of a course and the stepped limits of its code; what is drawn in it is given the scales. */
 export function CourseSvg({
 	frame,
-	width,
 	under,
 	children,
 }: {
 	readonly frame: CourseFrame;
-	readonly width: number;
 	/** What lies behind the lines. */
 	readonly under?: (x: Scale, y: Scale) => ReactNode;
 	readonly children: (x: Scale, y: Scale) => ReactNode;
 }) {
 	const { ceilings, end_min, top_C, least_C, ticks, hours, words } = frame;
+	const [svg, width] = useShownWidth(FIRST);
 	const x = scaleLinear()
 		.domain([0, end_min])
 		.range([LEFT, width - RIGHT]);
@@ -82,7 +84,7 @@ export function CourseSvg({
 		.domain([least_C, top_C])
 		.range([TOP + PLOT, TOP]);
 	return (
-		<Svg viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={words}>
+		<Svg ref={svg} viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={words}>
 			{under?.(x, y)}
 			{ticks.map(({ C, words: said }) => (
 				<g key={C}>

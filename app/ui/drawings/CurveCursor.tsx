@@ -3,7 +3,7 @@ import { type BraiseCurve, pointAt } from "#core/braise";
 import { Facts } from "../parts/Facts.tsx";
 import { Slider } from "../parts/parts.tsx";
 import { type Measures, measuresIn } from "../words/measures.ts";
-import { plotShares } from "./BraiseCurve.tsx";
+import { PLOT_LEFT, PLOT_RIGHT } from "./BraiseCurve.tsx";
 
 interface CurveCursorProps {
 	readonly curve: BraiseCurve;
@@ -14,28 +14,25 @@ interface CurveCursorProps {
 	readonly onMinute: (minute: number) => void;
 	/** Whose time it is, where several stand side by side. */
 	readonly of?: string;
-	/** Of the drawing above it. */
-	readonly width?: number;
 }
 
 /** Half a thumb: its middle stands under the cursor. */
-const THUMB_PX = 8;
+const THUMB_PX = 12;
 
 /** What the pan is at the time under the cursor, which moves by pointer, by slider or by keys. */
 export const CurveCursor = memo(function CurveCursor(props: CurveCursorProps) {
-	const { curve, units, clock, end_min, minute, onMinute, width, of: what } = props;
-	const { left, right } = plotShares(width);
+	const { curve, units, clock, end_min, minute, onMinute, of: what } = props;
 	const { temperature, volume } = measuresIn(units);
 	const at = pointAt(curve, minute);
-	const softened = `${Math.round((curve.softened[at] ?? 0) * 100)} %`;
+	const softened = `${Math.min(100, Math.round((curve.softened[at] ?? 0) * 100))} %`;
 	const text = `${clock(minute)}: centre ${temperature(curve.core_C[at] ?? 0)}, liquid ${temperature(curve.liquid_C[at] ?? 0)}, ${volume(curve.liquid_l[at] ?? 0)} left, ${softened} of the way to fork-tender`;
 	return (
 		<>
 			<Slider
 				type="range"
 				style={{
-					marginLeft: `calc(${left * 100}% - ${THUMB_PX}px)`,
-					width: `calc(${(1 - left - right) * 100}% + ${2 * THUMB_PX}px)`,
+					marginLeft: PLOT_LEFT - THUMB_PX,
+					width: `calc(100% - ${PLOT_LEFT + PLOT_RIGHT - 2 * THUMB_PX}px)`,
 				}}
 				aria-label={what ? `Time under the cursor, ${what}` : "Time under the cursor"}
 				min={0}

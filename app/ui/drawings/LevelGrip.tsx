@@ -7,22 +7,26 @@ const Grip = chakra("g", {
 		touchAction: "none",
 		outline: "none",
 		"& .grip": { fill: "ink" },
-		"& .grip + path": { stroke: "sheet" },
+		"& text": { fill: "sheet", fontFamily: "head", fontWeight: 700, fontSize: "17px" },
+		"& path": { stroke: "sheet" },
 		"&:focus-visible .ring": { stroke: "focus", strokeWidth: 3 },
 	},
 });
+
+/** How wide and how high the grip is, px. */
+export const GRIP = { width: 66, height: 44 };
 
 interface LevelGripProps {
 	readonly label: string;
 	/** What a reader hears for where it is. */
 	readonly text: string;
+	/** What stands in it: the level with its unit. */
+	readonly figure: string;
 	readonly now: number;
 	readonly most: number;
-	/** Height of the level in the drawing, and the width it is drawn over, px. */
+	/** Height of the level in the drawing, and where the grip begins outside the right wall, px. */
 	readonly y: number;
-	readonly width: number;
-	/** Room at the right in which it can be taken hold of too, px. */
-	readonly beside?: number;
+	readonly x: number;
 	/** The value under a pointer. */
 	readonly valueAt: (event: PointerEvent) => number;
 	/** Where a key takes it; undefined for keys that mean nothing here. */
@@ -32,9 +36,9 @@ interface LevelGripProps {
 	readonly onDrop?: () => void;
 }
 
-/** A level in a drawing as a control: by pointer and by arrow keys. */
+/** A level in a drawing as a control, held beside it: by pointer and by arrow keys. */
 export function LevelGrip(props: LevelGripProps) {
-	const { label, text, now, most, y, width, beside = 0, valueAt, keyTo, onMove, onDrop } = props;
+	const { label, text, figure, now, most, y, x, valueAt, keyTo, onMove, onDrop } = props;
 	const move = (event: PointerEvent<SVGGElement>) => {
 		if (event.currentTarget.hasPointerCapture(event.pointerId)) onMove(valueAt(event));
 	};
@@ -50,7 +54,8 @@ export function LevelGrip(props: LevelGripProps) {
 		onMove(to);
 		onDrop?.();
 	};
-	const middle = width / 2;
+	const middle = x + GRIP.width / 2;
+	const half = GRIP.height / 2;
 	return (
 		<Grip
 			role="slider"
@@ -67,13 +72,22 @@ export function LevelGrip(props: LevelGripProps) {
 			onPointerCancel={drop}
 			onKeyDown={step}
 		>
-			<rect x={0} y={y - 22} width={width + beside} height={44} fill="transparent" />
-			<rect className="ring" x={middle - 34} y={y - 13} width={68} height={26} fill="none" />
-			<rect className="grip" x={middle - 30} y={y - 9} width={60} height={18} />
-			<path
-				d={`M${middle - 7},${y - 2} l7,-5 l7,5 M${middle - 7},${y + 2} l7,5 l7,-5`}
+			<rect
+				className="ring"
+				x={x - 3}
+				y={y - half - 3}
+				width={GRIP.width + 6}
+				height={GRIP.height + 6}
 				fill="none"
-				strokeWidth={1.6}
+			/>
+			<rect className="grip" data-means="grip" x={x} y={y - half} width={GRIP.width} height={GRIP.height} />
+			<text x={middle} y={y + 6} textAnchor="middle">
+				{figure}
+			</text>
+			<path
+				d={`M${middle - 7},${y - 12} l7,-5 l7,5 M${middle - 7},${y + 12} l7,5 l7,-5`}
+				fill="none"
+				strokeWidth={1.8}
 			/>
 		</Grip>
 	);

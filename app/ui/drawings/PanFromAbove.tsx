@@ -1,12 +1,13 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { scaleLinear } from "d3-scale";
 import type { PanDrawing } from "./drawings.ts";
+import { PAN_LEFT, panScale } from "./panScale.ts";
 import { Label, Line, Rect, Svg } from "./svg.tsx";
+import { useShownWidth } from "./useShownWidth.ts";
 
 const Circle = chakra("circle");
 
-/** Width the drawing is laid out in, px; it shrinks with its column. */
-const WIDTH = 480;
+/** Width it is laid out in until it is shown, px. */
+const FIRST = 660;
 /** Room for the dimension over the rim, px. */
 const ABOVE = 32;
 
@@ -14,32 +15,40 @@ interface PanFromAboveProps {
 	readonly pan: PanDrawing;
 	/** Liquid stands in it. */
 	readonly filled?: boolean;
+	/** Width it is laid out in on paper, px; on a screen it is as wide as it is shown. */
+	readonly first?: number;
 }
 
-/** A pan from above, to scale: its rim, its floor and every piece where it lies. */
-export function PanFromAbove({ pan, filled = false }: PanFromAboveProps) {
-	const px = scaleLinear().domain([0, pan.rim.length_mm]).range([0, WIDTH]);
+/** A pan from above, in the scale of its cut: its rim, its floor and every piece where it lies. */
+export function PanFromAbove({ pan, filled = false, first = FIRST }: PanFromAboveProps) {
+	const [svg, shown] = useShownWidth(first);
+	const { width, px } = panScale(pan, shown);
 	const height = px(pan.rim.width_mm);
-	const middle = { x: WIDTH / 2, y: height / 2 };
+	const middle = { x: width / 2, y: height / 2 };
 	const at = (x_mm: number) => middle.x + px(x_mm);
 	const down = (y_mm: number) => middle.y + px(y_mm);
 	const shade = filled ? "broth" : "panFloor";
 	return (
-		<Svg viewBox={`-4 ${-ABOVE} ${WIDTH + 8} ${height + ABOVE + 6}`} role="img" aria-label={pan.words}>
-			<Line x1={0} x2={WIDTH} y1={-10} y2={-10} />
+		<Svg
+			ref={svg}
+			viewBox={`${-PAN_LEFT} ${-ABOVE} ${shown} ${height + ABOVE + 6}`}
+			role="img"
+			aria-label={pan.words}
+		>
+			<Line x1={0} x2={width} y1={-10} y2={-10} />
 			<Line x1={0} x2={0} y1={-17} y2={-3} />
-			<Line x1={WIDTH} x2={WIDTH} y1={-17} y2={-3} />
-			<Label x={WIDTH / 2} y={-15} textAnchor="middle">
+			<Line x1={width} x2={width} y1={-17} y2={-3} />
+			<Label x={width / 2} y={-15} textAnchor="middle">
 				{pan.across}
 			</Label>
 			{pan.floor.kind === "circle" ? (
 				<>
-					<Circle cx={middle.x} cy={middle.y} r={WIDTH / 2} fill="place" stroke="pan" strokeWidth={2} />
+					<Circle cx={middle.x} cy={middle.y} r={width / 2} fill="place" stroke="pan" strokeWidth={2} />
 					<Circle cx={middle.x} cy={middle.y} r={px(pan.floor.diameter_mm) / 2 - 5} fill={shade} />
 				</>
 			) : (
 				<>
-					<Rect width={WIDTH} height={height} rx={14} fill="place" stroke="pan" strokeWidth={2} />
+					<Rect width={width} height={height} rx={14} fill="place" stroke="pan" strokeWidth={2} />
 					<Inside floor={pan.top} at={at} down={down} px={px} fill="panFloor" />
 					<Inside floor={pan.floor} at={at} down={down} px={px} fill={shade} />
 				</>

@@ -3,11 +3,11 @@ import { BraiseCurve } from "./BraiseCurve.tsx";
 import { CurveCursor } from "./CurveCursor.tsx";
 
 type ReadCurveProps = ComponentProps<typeof CurveCursor> &
-	Pick<ComponentProps<typeof BraiseCurve>, "words" | "moments">;
+	Pick<ComponentProps<typeof BraiseCurve>, "words" | "moments" | "hold">;
 
 /** A braise curve with the time under its cursor, and what the pan is then. */
-export const ReadCurve = memo(function ReadCurve({ words, moments, ...cursor }: ReadCurveProps) {
-	const { curve, units, clock, end_min, minute, onMinute, width } = cursor;
+export const ReadCurve = memo(function ReadCurve({ words, moments, hold, ...cursor }: ReadCurveProps) {
+	const { curve, units, clock, end_min, minute, onMinute } = cursor;
 	return (
 		<>
 			<BraiseCurve
@@ -19,7 +19,7 @@ export const ReadCurve = memo(function ReadCurve({ words, moments, ...cursor }: 
 				cursor_min={minute}
 				onCursor={onMinute}
 				{...(moments ? { moments } : {})}
-				{...(width ? { width } : {})}
+				{...(hold ? { hold } : {})}
 			/>
 			<CurveCursor {...cursor} />
 		</>

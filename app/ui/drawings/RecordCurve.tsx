@@ -1,6 +1,6 @@
 import { line } from "d3-shape";
 import { memo } from "react";
-import { type CourseFrame, CourseSvg } from "./CourseSvg.tsx";
+import { type CourseFrame, CourseSvg, type Scale } from "./CourseSvg.tsx";
 
 type At = readonly [minute: number, C: number];
 
@@ -15,21 +15,16 @@ export interface RecordDrawing extends CourseFrame {
 }
 
 /** What was read of a pan under the limits of its code, and how it goes on. */
-export const RecordCurve = memo(function RecordCurve({
-	drawing,
-	width = 640,
-}: {
-	readonly drawing: RecordDrawing;
-	readonly width?: number;
-}) {
+export const RecordCurve = memo(function RecordCurve({ drawing }: { readonly drawing: RecordDrawing }) {
 	const { read, hands, ahead, ranges } = drawing;
 	return (
-		<CourseSvg frame={drawing} width={width}>
+		<CourseSvg frame={drawing}>
 			{(x, y) => {
 				const path = line<At>(
 					([minute]) => x(minute),
 					([, C]) => y(C),
 				);
+				const named = figuresShown(hands, x, y);
 				return (
 					<>
 						<path className="ahead" d={path(ahead) ?? ""} />
@@ -39,12 +34,14 @@ export const RecordCurve = memo(function RecordCurve({
 						{read.map((stretch) => (
 							<path key={stretch[0]?.[0]} className="read" d={path(stretch) ?? ""} />
 						))}
-						{hands.map(({ minute, C, words }) => (
+						{hands.map(({ minute, C, words }, index) => (
 							<g key={`${minute} ${C}`}>
 								<circle className="hand" cx={x(minute)} cy={y(C)} r="6" />
-								<text className="hand-words" x={x(minute) + 10} y={y(C) - 8}>
-									{words}
-								</text>
+								{named.has(index) ? (
+									<text className="hand-words" x={x(minute) + 10} y={y(C) - 8}>
+										{words}
+									</text>
+								) : null}
 							</g>
 						))}
 					</>
@@ -53,3 +50,19 @@ export const RecordCurve = memo(function RecordCurve({
 		</CourseSvg>
 	);
 });
+
+/** Room that a figure takes, px. */
+const FIGURE = { width: 68, height: 20 };
+
+/** Which readings have room for their figure: the last one first, since it is what counts now. */
+function figuresShown(hands: RecordDrawing["hands"], x: Scale, y: Scale): ReadonlySet<number> {
+	const shown: number[] = [];
+	for (const [index, { minute, C }] of [...hands.entries()].reverse()) {
+		const meets = shown.some((other) => {
+			const { minute: at = 0, C: of = 0 } = hands[other] ?? {};
+			return Math.abs(x(at) - x(minute)) < FIGURE.width && Math.abs(y(of) - y(C)) < FIGURE.height;
+		});
+		if (!meets) shown.push(index);
+	}
+	return new Set(shown);
+}

@@ -4,12 +4,16 @@ import { describe, expect, it, vi } from "vitest";
 import { GASTRONORM_SIZES, rimOf } from "#core/pans";
 import { onScreen } from "../onScreen.testing.tsx";
 import { measuresIn } from "../words/measures.ts";
+import { OVEN_FLOOR_PX, OVEN_PX_PER_MM, OVEN_WALL_PX } from "./CavityFrame.tsx";
 import type { CutDrawing, OvenDrawing } from "./drawings.ts";
 import { LevelGrip } from "./LevelGrip.tsx";
 import { OvenCavity } from "./OvenCavity.tsx";
+import { ovenPans } from "./ovenPans.ts";
 import { type LineDrag, PanCut } from "./PanCut.tsx";
 import { PanFromAbove } from "./PanFromAbove.tsx";
+import { PansOnFloor } from "./PansOnFloor.tsx";
 import { panDrawing } from "./panDrawing.ts";
+import { PAN_LEFT, PAN_RIGHT, panScale } from "./panScale.ts";
 
 const METRIC = measuresIn("metric");
 const PIECE = { shape: "block", length_mm: 85, width_mm: 60, height_mm: 50, weight_g: 260 } as const;
@@ -50,8 +54,9 @@ describe("a level as a control", () => {
 					text="6 l"
 					now={6}
 					most={10}
+					figure="6 l"
+					x={308}
 					y={40}
-					width={300}
 					valueAt={() => 7}
 					keyTo={(key) => (key === "ArrowUp" ? 7 : undefined)}
 					onMove={onMove}
@@ -105,7 +110,7 @@ describe("a level as a control", () => {
 describe("a pan cut through", () => {
 	const withDrag = (cut: CutDrawing) => {
 		const drag: LineDrag = { label: "Liquid line", text: "45 mm", onMove: vi.fn(), onDrop: vi.fn() };
-		onScreen(<PanCut pan={LAID} cut={cut} drag={drag} named />);
+		onScreen(<PanCut pan={LAID} cut={cut} drag={drag} />);
 		return { drag, slider: screen.getByRole("slider", { name: "Liquid line" }) };
 	};
 
@@ -131,31 +136,29 @@ describe("a pan cut through", () => {
 		expect(drag.onMove).toHaveBeenCalledWith(62);
 	});
 
-	it("names every school, and tells the dip beside the line", () => {
-		const { container } = onScreen(<PanCut pan={LAID} cut={CUT} named />);
+	it("marks every school, and holds the line beside the wall with its millimetres", () => {
+		const { container } = onScreen(<PanCut pan={LAID} cut={CUT} />);
 		const texts = [...container.querySelectorAll("text")].map((text) => text.textContent);
-		for (const words of [
-			"a third up",
-			"half up",
-			"just covered",
-			"55 mm",
-			"line 45 mm",
-			"foil over parchment",
-		])
-			expect(texts).toContain(words);
+		for (const words of ["dip 55 mm", "45 mm", "foil over parchment"]) expect(texts).toContain(words);
+		const up = [...container.querySelectorAll("line")].map((line) => Number(line.getAttribute("y1")));
+		const { px } = panScale(LAID, 660);
+		for (const { mm } of CUT.schools) expect(up).toContain(px(LAID.depth_mm - mm));
 		expect(screen.getByRole("img").getAttribute("aria-label")).toBe(CUT.words);
 	});
 
-	it("never draws names of schools over each other", () => {
-		const close = [40, 41, 42, 43].map((mm) => ({ name: `school ${mm}`, mm }));
-		const { container } = onScreen(<PanCut pan={LAID} cut={{ ...CUT, schools: close }} named />);
-		const heights = [...container.querySelectorAll("text")]
-			.filter(({ textContent }) => textContent?.startsWith("school"))
-			.map((text) => Number(text.getAttribute("y")))
-			.sort((a, b) => a - b);
-		expect(heights).toHaveLength(4);
-		for (const [index, y] of heights.slice(1).entries())
-			expect(y - (heights[index] as number)).toBeGreaterThanOrEqual(18);
+	it("keeps the grip outside the wall, whole and large enough for a finger", () => {
+		const { slider } = withDrag(CUT);
+		const grip = slider.querySelector(".grip");
+		expect(Number(grip?.getAttribute("x"))).toBeGreaterThan(panScale(LAID, 660).width);
+		expect(Number(grip?.getAttribute("height"))).toBeGreaterThanOrEqual(44);
+		expect(Number(grip?.getAttribute("width"))).toBeGreaterThanOrEqual(44);
+		expect(slider.querySelector("text")?.textContent).toBe("45 mm");
+	});
+
+	it.each([1280, 700, 342, 200])("shares the scale of its plan at %i px", (shown) => {
+		const { width, px } = panScale(LAID, shown);
+		expect(px(rimOf(FULL).length_mm)).toBeCloseTo(width);
+		expect(PAN_LEFT + width + PAN_RIGHT).toBeLessThanOrEqual(Math.max(shown, 60 + PAN_LEFT + PAN_RIGHT));
 	});
 
 	it("is drawn in real numbers with a line over the rim, no bed and no lid", () => {
@@ -174,9 +177,9 @@ describe("a pan from above", () => {
 		);
 		expect(pieces).toHaveLength(LAID.placed.length);
 		const wide = pieces.map((rect) => Number(rect.getAttribute("width")));
-		const scale = 480 / rimOf(FULL).length_mm;
+		const { px: scale } = panScale(LAID, 660);
 		for (const [index, px] of wide.entries())
-			expect(px).toBeCloseTo((LAID.placed[index]?.length_mm ?? 0) * scale, 6);
+			expect(px).toBeCloseTo(scale(LAID.placed[index]?.length_mm ?? 0), 6);
 	});
 
 	it.each([
@@ -197,10 +200,11 @@ describe("an oven", () => {
 		name: "North oven",
 		rungs: 10,
 		pitch_mm: 65,
-		wide: "1/1",
+		width_mm: 530,
 		set: "150 °C",
 		set_C: 150,
-		pans: [{ name: "GN 1/1-65", count: 4, depth_mm: 65, length_mm: 530, width_mm: 325 }],
+		taken: [0, 1, 2, 3],
+		pans: [ovenPans({ gn: "1/1", depth_mm: 65 }, 4, "1/1")],
 		words: "North oven at 150 °C with 4 pans.",
 	};
 	const pansIn = (oven: OvenDrawing) =>
@@ -212,8 +216,23 @@ describe("an oven", () => {
 		expect(screen.getByRole("img").getAttribute("aria-label")).toBe(OVEN.words);
 	});
 
-	it("puts half pans side by side", () => {
-		const half = { name: "GN 1/2-65", count: 6, depth_mm: 65, length_mm: 325, width_mm: 265 };
-		expect(pansIn({ ...OVEN, pans: [half] })).toBe(6);
+	it("puts half pans side by side, each to scale", () => {
+		const half = ovenPans({ gn: "1/2", depth_mm: 65 }, 6, "1/1");
+		expect(half.across).toBe(2);
+		expect(pansIn({ ...OVEN, taken: [0, 1, 2], pans: [half] })).toBe(6);
+	});
+
+	it("is as wide and as high as it is, in the scale of all ovens", () => {
+		const { container } = onScreen(<OvenCavity oven={{ ...OVEN, rungs: 6 }} />);
+		const svg = container.querySelector("svg");
+		const walls = 2 * OVEN_WALL_PX;
+		expect(Number(svg?.getAttribute("width")) - walls).toBe(530 * OVEN_PX_PER_MM);
+		expect(Number(svg?.getAttribute("height")) - walls - OVEN_FLOOR_PX).toBe(6 * 65 * OVEN_PX_PER_MM);
+	});
+
+	it("leaves what has no rung on the floor, and says so", () => {
+		onScreen(<PansOnFloor pans={[ovenPans({ gn: "1/1", depth_mm: 100 }, 9, "1/1")]} of="Goat shoulder" />);
+		expect(screen.getByRole("img").getAttribute("aria-label")).toBe("9 of Goat shoulder: no rung");
+		expect(screen.getByText("▲ no rung")).toBeTruthy();
 	});
 });

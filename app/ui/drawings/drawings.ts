@@ -42,19 +42,24 @@ export interface CutDrawing {
 	readonly words: string;
 }
 
+/** Pans of one kind as they stand in an oven, seen from its door. */
+export interface OvenPans {
+	readonly count: number;
+	readonly width_mm: number;
+	readonly depth_mm: number;
+	/** Beside each other on one level. */
+	readonly across: number;
+}
+
 export interface OvenDrawing {
 	readonly name: string;
 	readonly rungs: number;
 	readonly pitch_mm: number;
-	readonly wide: "2/1" | "1/1" | "2/3" | "1/2" | "1/3" | "1/4" | "1/6";
+	readonly width_mm: number;
 	readonly set: string;
-	readonly set_C: number;
-	readonly pans: readonly {
-		readonly name: string;
-		readonly count: number;
-		readonly depth_mm: number;
-		readonly length_mm: number;
-		readonly width_mm: number;
-	}[];
+	readonly set_C: number | null;
+	/** Counted from the bottom. */
+	readonly taken: readonly number[];
+	readonly pans: readonly OvenPans[];
 	readonly words: string;
 }

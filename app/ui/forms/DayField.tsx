@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type ComponentProps, useRef } from "react";
-import { dayTyped, readDay, readTime } from "#core/time";
+import { dayTyped, momentTyped, readDay, readMoment, readTime } from "#core/time";
 import { Field } from "./Field.tsx";
 
 const Beside = chakra("div", { base: { position: "relative", minWidth: 0 } });
@@ -76,6 +76,79 @@ export function DayField({ defaultValue = "", ...field }: TypedField) {
 			/>
 		</Beside>
 	);
+}
+
+interface MomentFieldProps extends Omit<TypedField, "name" | "defaultValue" | "wrong"> {
+	/** As they are stored, or as they were typed: `2026-12-05` and `19:30`; both may be empty. */
+	readonly typed: { readonly date?: string | undefined; readonly time?: string | undefined };
+	readonly wrong: { readonly date?: string | undefined; readonly time?: string | undefined };
+}
+
+/**
+ * A day and a time in one field, typed as one says them ("5 dec 1930") and read back with the weekday
+ * ("Sat 5 Dec 19:30"). A time alone keeps the day that stands there. It is sent as `time`, with the day
+ * it was made with as `date`.
+ */
+export function MomentField({ typed, wrong, ...field }: MomentFieldProps) {
+	const text = useRef<HTMLInputElement>(null);
+	const date = useRef<HTMLInputElement>(null);
+	const calendar = useRef<HTMLInputElement>(null);
+	const show = (moment: { readonly date: string; readonly time: string }) => {
+		if (date.current) date.current.value = moment.date;
+		if (text.current) setTyped(text.current, momentTyped(moment, today()));
+	};
+	const readBack = (value: string) => {
+		const moment = readMoment(value, today());
+		const time = readTime(value);
+		if (moment && "date" in moment) show(moment);
+		else if (time !== undefined) show({ date: date.current?.value || today(), time });
+	};
+	return (
+		<Beside>
+			<Field
+				{...field}
+				ref={text}
+				name="time"
+				autoComplete="off"
+				defaultValue={momentShown(typed)}
+				wrong={wrong.date ?? wrong.time}
+				paddingInlineEnd="40px"
+				onBlur={({ currentTarget }) => readBack(currentTarget.value)}
+			/>
+			{/* A hidden field of text goes back with the form when that is put back. */}
+			<input ref={date} hidden name="date" defaultValue={typed.date} />
+			<Opener
+				type="button"
+				tabIndex={-1}
+				aria-label={`Calendar: ${field.label}`}
+				onClick={() => {
+					readBack(text.current?.value ?? "");
+					if (calendar.current && date.current) calendar.current.value = date.current.value;
+					calendar.current?.showPicker();
+				}}
+			>
+				<CalendarMark />
+			</Opener>
+			<Calendar
+				ref={calendar}
+				type="date"
+				tabIndex={-1}
+				aria-hidden
+				onChange={({ currentTarget: { value } }) => {
+					const stands = readMoment(text.current?.value ?? "", today());
+					const time = stands && "time" in stands ? stands.time : readTime(text.current?.value ?? "");
+					if (value) show({ date: value, time: time ?? "12:00" });
+				}}
+			/>
+		</Beside>
+	);
+}
+
+/** What was typed stays as it was typed; what is stored is shown with its weekday. */
+function momentShown({ date = "", time = "" }: MomentFieldProps["typed"]): string {
+	return /^\d{2}:\d{2}$/.test(time) && /^\d{4}-\d{2}-\d{2}$/.test(date)
+		? momentTyped({ date, time }, today())
+		: time;
 }
 
 /** A time on a clock of 24 hours, typed as one likes: "19:30", "1930", "7:30 pm". */

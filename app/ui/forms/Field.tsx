@@ -4,7 +4,8 @@ import { memo, useId } from "react";
 
 const Label = chakra("label", { base: { display: "grid", gap: "4px", minWidth: 0, alignContent: "start" } });
 const Words = chakra("span", { base: { color: "muted", fontSize: "16px" } });
-const Wrong = chakra("span", {
+/** What is wrong with a field, in a line of its own under it. */
+export const Wrong = chakra("span", {
 	base: { color: "next", fontWeight: 650, fontSize: "16px", "&::before": { content: '"▲ "' } },
 });
 const Row = chakra("span", { base: { display: "flex", alignItems: "center", gap: "6px" } });

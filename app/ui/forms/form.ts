@@ -1,7 +1,7 @@
 import type { Static, TObject, TSchema } from "@sinclair/typebox";
 import { checked, fits, Refusal, refuse } from "#core/check";
 import { readNumber, Unclear } from "#core/quantity";
-import { dayTyped, readDay, readTime, wallClock } from "#core/time";
+import { dayTyped, readDay, readMoment, readTime, wallClock } from "#core/time";
 
 /** What was typed, kept as it was typed. */
 export type Typed = Readonly<Record<string, string>>;
@@ -19,7 +19,8 @@ export function readForm<S extends TObject>(
 	form: FormData | URLSearchParams,
 ): FormRead<Static<S>> {
 	const typed = typedIn(form);
-	const { values, unclear } = valuesOf(schema, typed);
+	const isMoment = "date" in schema.properties && "time" in schema.properties;
+	const { values, unclear } = valuesOf(schema, isMoment ? momentApart(typed) : typed);
 	try {
 		const value = checked(schema, values);
 		return Object.keys(unclear).length > 0 ? { typed, wrong: unclear } : { value };
@@ -28,6 +29,17 @@ export function readForm<S extends TObject>(
 		throw error;
 	}
 }
+
+/** A day that was typed before the time counts in place of the one the form was made with. */
+export function momentApart(typed: Typed): Typed {
+	const moment = readMoment(typed.time ?? "", todayUtc());
+	if (moment === undefined) return typed;
+	// A day that could be two is asked for where it was typed.
+	if ("either" in moment) return { ...typed, date: (typed.time ?? "").trim().replace(/\s.*/, ""), time: "" };
+	return { ...typed, ...moment };
+}
+
+const todayUtc = () => wallClock(Date.now(), "UTC").date;
 
 export function wrongOf(refusal: Refusal): Wrong {
 	return Object.fromEntries(
@@ -90,7 +102,7 @@ function readValue(name: string, text: string | undefined, field: TSchema): unkn
 
 /** @throws {Refusal} when it could be two days */
 function dayIn(name: string, text: string): string {
-	const day = readDay(text, wallClock(Date.now(), "UTC").date) ?? text;
+	const day = readDay(text, todayUtc()) ?? text;
 	if (typeof day === "string") return day;
 	const [one, other] = day.either.map(dayTyped);
 	throw refuse(name, `“${text}” could be ${one} or ${other}; write the month as a word`);

@@ -10,17 +10,28 @@ const Dialog = chakra("dialog", {
 		bg: "sheet",
 		color: "ink",
 		padding: "20px 24px",
-		width: "min(560px, calc(100vw - 28px))",
+		margin: "auto",
+		width: "min(760px, calc(100vw - 28px))",
+		maxHeight: "calc(100vh - 28px)",
 		"&::backdrop": { background: "rgb(10 16 20 / .55)" },
 	},
 });
 
+const Columns = chakra("div", {
+	base: {
+		display: "grid",
+		gridTemplateColumns: { base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" },
+		gap: "16px 32px",
+		marginBlock: "14px 20px",
+		alignItems: "start",
+	},
+});
 const List = chakra("dl", {
 	base: {
 		display: "grid",
-		gridTemplateColumns: "auto 1fr",
+		gridTemplateColumns: "auto minmax(0,1fr)",
 		gap: "8px 16px",
-		marginBlock: "16px 20px",
+		marginTop: "8px",
 		alignItems: "center",
 	},
 });
@@ -28,6 +39,8 @@ const List = chakra("dl", {
 interface KeyedAction {
 	readonly key: string;
 	readonly does: string;
+	/** It stands on every page. */
+	readonly everywhere: boolean;
 }
 
 /** The keys of the page that is open, read from its own actions, so the sheet cannot be wrong. */
@@ -39,6 +52,7 @@ export function KeySheet() {
 			actionsHere().map((element) => ({
 				key: element.getAttribute("aria-keyshortcuts") ?? "",
 				does: nameOf(element),
+				everywhere: element.closest("header") !== null,
 			})),
 		);
 		dialog.current?.showModal();
@@ -56,17 +70,32 @@ export function KeySheet() {
 				Keys <Key aria-hidden>?</Key>
 			</Act>
 			<Dialog ref={dialog} aria-labelledby="key-sheet">
-				<Heading id="key-sheet">Keys on this page</Heading>
-				<List>
-					{keys.map(({ key, does }) => (
-						<KeyRow key={key} short={key} does={does} />
-					))}
-				</List>
+				<Heading id="key-sheet">Short keys</Heading>
+				<Columns>
+					<Keys title="On every page" keys={keys.filter(({ everywhere }) => everywhere)} />
+					<Keys title="Here" keys={keys.filter(({ everywhere }) => !everywhere)} />
+				</Columns>
 				<form method="dialog">
 					<Act kind="next">Close</Act>
 				</form>
 			</Dialog>
 		</>
+	);
+}
+
+function Keys({ title, keys }: { readonly title: string; readonly keys: readonly KeyedAction[] }) {
+	return (
+		<section>
+			<chakra.h3 fontWeight="650" color="muted" borderBottom="2px solid" borderColor="steel">
+				{title}
+			</chakra.h3>
+			<List>
+				{keys.map(({ key, does }) => (
+					<KeyRow key={`${key} ${does}`} short={key} does={does} />
+				))}
+			</List>
+			{keys.length === 0 ? <p>None besides.</p> : null}
+		</section>
 	);
 }
 

@@ -76,8 +76,10 @@ const act = defineRecipe({
 				borderColor: "transparent",
 				color: "ink",
 				textDecoration: "underline",
+				textDecorationThickness: "1px",
 				textUnderlineOffset: "3px",
 				paddingInline: "6px",
+				whiteSpace: "nowrap",
 			},
 		},
 	},
@@ -120,9 +122,28 @@ export const Key = chakra("kbd", {
 	},
 });
 
-/** A slider, easy to take hold of. */
+const THUMB = {
+	width: "24px",
+	height: "36px",
+	background: "{colors.ink}",
+	border: 0,
+	borderRadius: 0,
+} as const;
+const TRACK = { height: "4px", background: "{colors.edge}" } as const;
+
+/** The one slider: a line with a grip of ink, easy to take hold of. */
 export const Slider = chakra("input", {
-	base: { display: "block", minHeight: "32px", accentColor: "{colors.next}", cursor: "ew-resize" },
+	base: {
+		display: "block",
+		appearance: "none",
+		background: "transparent",
+		minHeight: "44px",
+		cursor: "ew-resize",
+		"&::-webkit-slider-runnable-track": TRACK,
+		"&::-moz-range-track": TRACK,
+		"&::-webkit-slider-thumb": { ...THUMB, appearance: "none", marginTop: "-16px" },
+		"&::-moz-range-thumb": THUMB,
+	},
 });
 
 export const Table = chakra("table", {
