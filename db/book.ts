@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, inArray } from "drizzle-orm";
+import { and, asc, desc, eq, inArray, or } from "drizzle-orm";
 import { groupBy } from "es-toolkit";
 import isEqual from "fast-deep-equal";
 import { nanoid } from "nanoid";
@@ -103,6 +103,25 @@ export async function namesOfVersions(
 		.from(recipeVersion)
 		.where(inArray(recipeVersion.id, [...ids]));
 	return new Map(rows.map(({ id, number, doc }) => [id, { name: doc.name, number }]));
+}
+
+/** What stands in some numbers of recipes, by recipe. */
+export async function readDocs(
+	db: Reader,
+	rows: readonly { readonly recipeId: string; readonly number: number }[],
+): Promise<ReadonlyMap<string, RecipeVersionRow["doc"]>> {
+	if (rows.length === 0) return new Map();
+	const found = await db
+		.select({ recipeId: recipeVersion.recipeId, doc: recipeVersion.doc })
+		.from(recipeVersion)
+		.where(
+			or(
+				...rows.map(({ recipeId, number }) =>
+					and(eq(recipeVersion.recipeId, recipeId), eq(recipeVersion.number, number)),
+				),
+			),
+		);
+	return new Map(found.map(({ recipeId, doc }) => [recipeId, doc]));
 }
 
 /** Versions with their lives, in the order they were given. */

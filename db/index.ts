@@ -9,6 +9,7 @@ export {
 	type RecipeVersionRow,
 	readBook,
 	readDish,
+	readDocs,
 	readRecipe,
 	readRecipeRow,
 	readVersions,

@@ -9,11 +9,22 @@ import {
 	ALLERGENS,
 	type Allergen,
 	type AllergenListKey,
+	isPreparation,
 	onList,
 	seasonWords,
 } from "#core/recipe";
 import { CUTS, cutWords } from "#core/trade";
-import { type Database, findRecipes, type ListingRow, readDrafts, readTags, type Sought } from "#db";
+import {
+	type Database,
+	findRecipes,
+	type ListingRow,
+	readDocs,
+	readDrafts,
+	readTags,
+	type Sought,
+} from "#db";
+import { DishSilhouette } from "../ui/drawings/DishSilhouette.tsx";
+import { type Silhouette, silhouetteOf } from "../ui/drawings/silhouette.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { readForm } from "../ui/forms/form.ts";
 import { Pages } from "../ui/parts/Pages.tsx";
@@ -42,7 +53,7 @@ const SoughtForm = Type.Object({
 });
 
 export async function loader({ context, request }: Route.LoaderArgs) {
-	const { store, house } = await visitOf(context);
+	const { store, house, reading } = await visitOf(context);
 	const read = readForm(SoughtForm, new URL(request.url).searchParams);
 	const asked = "value" in read ? read.value : {};
 	const without = asked.without || undefined;
@@ -68,13 +79,18 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 		readTags(store.db),
 		draftsFor(store.db),
 	]);
+	const docs = await readDocs(store.db, rows);
+	const drawn = (row: ListingRow) => {
+		const doc = docs.get(row.recipeId);
+		return doc && !isPreparation(doc) ? silhouetteOf(doc, reading) : null;
+	};
 	return {
 		asked: { ...asked, find: asked.find ?? "" },
 		count,
 		page,
 		pages: Math.max(1, Math.ceil(count / PAGE)),
 		isNarrowed: Object.entries(asked).some(([field, value]) => field !== "sort" && field !== "page" && value),
-		recipes: inFamilies(rows.map((row) => rowView(row, house.allergenList))),
+		recipes: inFamilies(rows.map((row) => ({ ...rowView(row, house.allergenList), drawn: drawn(row) }))),
 		tags: tags.map(({ tag }) => tag),
 		cuts: CUTS.map((cut) => ({ key: cut, words: cutWords(cut) })),
 		allergens: offered.map((key) => ({ key, words: ALLERGENS[key] })),
@@ -104,7 +120,7 @@ function rowView(row: ListingRow, list: AllergenListKey) {
 	};
 }
 
-type RowView = ReturnType<typeof rowView>;
+type RowView = ReturnType<typeof rowView> & { readonly drawn: Silhouette | null };
 
 /** Each card with the variants of it that were found with it. */
 function inFamilies(rows: readonly RowView[]) {
@@ -161,9 +177,14 @@ export default function Book({ loaderData: book }: Route.ComponentProps) {
 			<List>
 				{book.recipes.map((recipe) => (
 					<Sheet as="li" key={recipe.id} display="grid" gap="6px" alignContent="start">
-						<Link to={`/book/${recipe.id}`} style={{ textDecoration: "none" }}>
-							<Tape>{recipe.name}</Tape>
-						</Link>
+						<chakra.div display="flex" flexWrap="wrap" gap="8px 16px" alignItems="center">
+							<chakra.div flex="1 1 200px" minWidth="0">
+								<Link to={`/book/${recipe.id}`} style={{ textDecoration: "none" }}>
+									<Tape>{recipe.name}</Tape>
+								</Link>
+							</chakra.div>
+							{recipe.drawn ? <DishSilhouette of={recipe.drawn} pxPerMm={IN_BOOK} /> : null}
+						</chakra.div>
 						<p>{recipe.summary}</p>
 						<Muted>
 							{recipe.about}
@@ -180,6 +201,9 @@ export default function Book({ loaderData: book }: Route.ComponentProps) {
 		</Page>
 	);
 }
+
+/** All dishes of the book in one scale, px a mm. */
+const IN_BOOK = 0.22;
 
 /** What goes back to the card, under it. */
 function Variants({ variants }: { readonly variants: BookData["recipes"][number]["variants"] }) {

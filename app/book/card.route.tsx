@@ -10,6 +10,8 @@ import {
 	readVersions,
 	type Store,
 } from "#db";
+import { DishSilhouette } from "../ui/drawings/DishSilhouette.tsx";
+import { silhouetteOf } from "../ui/drawings/silhouette.ts";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { Allergens } from "../ui/parts/Allergens.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
@@ -59,6 +61,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		wrong: read && "wrong" in read ? Object.values(read.wrong)[0] : undefined,
 		family: await familyOf(store, version.recipeId, doc),
 		about: aboutDish(doc),
+		drawn: isPreparation(doc) ? null : silhouetteOf(doc, reading),
 		...cardOf(doc, size, cardHouse),
 	};
 }
@@ -144,8 +147,11 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 				</Note>
 			) : null}
 			{card.kind === "dish" ? (
-				<Sheet marginTop="14px">
-					<Facts facts={card.dish.facts} fontSize="17px" />
+				<Sheet marginTop="14px" display="flex" flexWrap="wrap" gap="12px 32px" alignItems="center">
+					{card.drawn ? <DishSilhouette of={card.drawn} pxPerMm={ON_CARD} /> : null}
+					<chakra.div flex="1 1 320px" minWidth="0">
+						<Facts facts={card.dish.facts} fontSize="17px" />
+					</chakra.div>
 				</Sheet>
 			) : null}
 			<chakra.div
@@ -190,6 +196,9 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 		</Page>
 	);
 }
+
+/** How large the dish's pan is drawn, px a mm. */
+const ON_CARD = 0.44;
 
 /** One control for every way to scale. */
 function SizeControl({ card }: { readonly card: CardData }) {

@@ -1,19 +1,19 @@
-import { chakra } from "@chakra-ui/react/styled-system";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { LetterKey, Paper, PaperHead } from "../ui/parts/Paper.tsx";
 import type { DaySheet } from "./paperPages.ts";
 import type { MoveView } from "./replan.view.ts";
 import type { SheetRow } from "./sheetRows.ts";
 
+/** Dishes by their letter, which stands with its name at the head. */
 const COLUMNS: readonly Column<SheetRow>[] = [
 	{ words: "From", number: true, width: "11%", cell: ({ clock }) => <b>{clock}</b> },
 	{ words: "Until", number: true, width: "11%", cell: ({ until }) => until },
 	{
 		words: "What",
 		width: "46%",
-		cell: ({ what, dish, amount }) => (
+		cell: ({ what, dish, tag, amount }) => (
 			<>
-				☐ <b>{what}</b> {dish} <b>{amount}</b>
+				☐ <b>{what}</b> {tag === "" ? dish : <b>{tag}</b>} <b>{amount}</b>
 			</>
 		),
 	},
@@ -53,7 +53,7 @@ export function DayPaper({ view }: { readonly view: DaySheet }) {
 						: { label: `issued by ${view.issued}`, words: `No. ${view.number}` }
 				}
 			/>
-			<chakra.p marginTop="2mm">{view.dishes.map(({ tag, name }) => `${tag} ${name}`).join(" · ")}</chakra.p>
+			<LetterKey dishes={view.dishes} />
 			{view.unmet.map(({ id, names, because, frees }) => (
 				<p key={id}>
 					▲ <b>{because}</b>, for {names.join("; ")}. To free it: {frees}.

@@ -13,6 +13,7 @@ import type { Plan } from "#core/plan";
 import { wallClock } from "#core/time";
 import type { OvenPans } from "../ui/drawings/drawings.ts";
 import { ovenPans, shelfWidth } from "../ui/drawings/ovenPans.ts";
+import { letterOf } from "../ui/words/letterOf.ts";
 import type { Reading } from "../ui/words/reading.ts";
 import { type RowGiven, rowOf, type SheetRow } from "./sheetRows.ts";
 import { standOnRungs } from "./standOnRungs.ts";
@@ -190,7 +191,7 @@ export function dayView({ day, kitchen, sittings, reading, date, liftables, tags
 	const plans = new Map(
 		sittings.flatMap((sitting) => sitting.plans.map((plan): [string, Plan] => [plan.order.id, plan])),
 	);
-	const given: RowGiven = { day, kitchen, reading, plans };
+	const given: RowGiven = { day, kitchen, reading, plans, tags };
 	const cooks = new Set(day.equipment.filter(({ kind }) => kind === "cook").map(({ id }) => id));
 	const events = new Set(
 		ovens
@@ -269,17 +270,11 @@ export function tagsOf(
 		tasks.filter(({ place }) => place === "panUp" || place === "braise").map((task) => task.for),
 	);
 	const taken = new Set(issued.values());
-	const free = Array.from({ length: dishes.size + taken.size }, (_, index) => letter(index)).filter(
+	const free = Array.from({ length: dishes.size + taken.size }, (_, index) => letterOf(index)).filter(
 		(tag) => !taken.has(tag),
 	);
 	const tags = [...dishes].map((dish): [string, string] => [dish, issued.get(dish) ?? free.shift() ?? ""]);
 	return new Map(tags.sort(([, a], [, b]) => a.length - b.length || a.localeCompare(b)));
-}
-
-/** A to Z, then A2 to Z2. */
-function letter(index: number): string {
-	const round = Math.floor(index / 26);
-	return String.fromCharCode(65 + (index % 26)) + (round > 0 ? String(round + 1) : "");
 }
 
 function pansIn(task: DayTask, { equipment }: Kitchen, shelf: Oven["shelf"]): OvenPans[] {

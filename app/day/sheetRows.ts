@@ -11,6 +11,8 @@ export interface SheetRow {
 	readonly until: string;
 	readonly what: string;
 	readonly dish: string;
+	/** Its letter of the day; empty where it has none. */
+	readonly tag: string;
 	/** "26.7 kg", "92 portions" */
 	readonly amount: string;
 	readonly where: string;
@@ -25,10 +27,16 @@ export interface RowGiven {
 	readonly reading: Reading;
 	/** By dish. */
 	readonly plans: ReadonlyMap<string, Plan>;
+	/** Letters of the day, by dish. */
+	readonly tags: ReadonlyMap<string, string>;
 }
 
 /** A task on a list; on a cook's own, with the minutes that it takes of that cook. */
-export function rowOf(task: DayTask, { day, kitchen, reading, plans }: RowGiven, cook?: string): SheetRow[] {
+export function rowOf(
+	task: DayTask,
+	{ day, kitchen, reading, plans, tags }: RowGiven,
+	cook?: string,
+): SheetRow[] {
 	const own = cook === undefined ? undefined : task.uses.find(({ equipment }) => equipment === cook);
 	if (cook !== undefined && !own) return [];
 	const { from, to } = own ?? { from: task.start, to: task.end };
@@ -40,6 +48,7 @@ export function rowOf(task: DayTask, { day, kitchen, reading, plans }: RowGiven,
 			until: to > from ? reading.time(to) : "",
 			what: taskName(task).split(":")[0] ?? "",
 			dish: taskName(task).split(": ").slice(1).join(": ") || task.forName,
+			tag: tags.get(task.for) ?? "",
 			amount: amountWords(task, plans.get(task.for), reading),
 			where: whereWords(task.uses, day, kitchen, reading),
 			check: checkWords(task, plans.get(task.for)),

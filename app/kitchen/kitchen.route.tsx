@@ -23,6 +23,10 @@ import {
 	readPanTypes,
 	readStandingPlaces,
 } from "#db";
+import { CavityFrame } from "../ui/drawings/CavityFrame.tsx";
+import { shelfWidth } from "../ui/drawings/ovenPans.ts";
+import { PanOutline } from "../ui/drawings/PanOutline.tsx";
+import { panDrawing } from "../ui/drawings/panDrawing.ts";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { visitOf } from "../ui/server/visit.ts";
@@ -52,6 +56,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			broken: panOutsideLimits(pan),
 			stock: pan.stock,
 			shape: panWords(shape),
+			drawn: panDrawing(shape, reading),
 			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
 			empty: reading.mass(emptyPanWeight(shape)),
 			isSearPan: pan.id === house.searPanId,
@@ -72,6 +77,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			kind: OVEN_KINDS[oven.kind],
 			broken: ovenOutsideLimits(oven),
 			rungs: oven.rungs,
+			drawn: { rungs: oven.rungs, pitch_mm: oven.pitch_mm, width_mm: shelfWidth(oven.shelf), set_C: null },
 			shelf: `GN ${oven.shelf}, ${reading.length(oven.pitch_mm)} apart`,
 			range: `${reading.temperature(oven.min_C)} to ${reading.temperature(oven.max_C)}`,
 		})),
@@ -172,18 +178,34 @@ export default function Kitchen({
 						{ovens.length === 0 ? <p>No oven yet. Without one a plan cannot say where the pans go.</p> : null}
 						<ul>
 							{ovens.map((oven) => (
-								<chakra.li key={oven.id} borderTop="1px solid" borderColor="hair" paddingBlock="10px">
-									<Link to={`/kitchen/ovens/${oven.id}`}>
-										<b>{oven.name}</b>
-									</Link>
-									, {oven.kind}
-									<chakra.p>
-										<Figure fontSize="19px">{oven.rungs} rungs</Figure>{" "}
-										<Muted>
-											{oven.shelf} · {oven.range}
-										</Muted>
-									</chakra.p>
-									<Broken why={oven.broken} />
+								<chakra.li
+									key={oven.id}
+									borderTop="1px solid"
+									borderColor="hair"
+									paddingBlock="10px"
+									display="grid"
+									gridTemplateColumns="150px minmax(0,1fr)"
+									gap="4px 16px"
+									alignItems="end"
+								>
+									<CavityFrame
+										oven={oven.drawn}
+										words={`${oven.name}: ${oven.rungs} rungs, ${oven.shelf}`}
+										pxPerMm={OVENS_HERE}
+									/>
+									<div>
+										<Link to={`/kitchen/ovens/${oven.id}`}>
+											<b>{oven.name}</b>
+										</Link>
+										, {oven.kind}
+										<chakra.p>
+											<Figure fontSize="19px">{oven.rungs} rungs</Figure>{" "}
+											<Muted>
+												{oven.shelf} · {oven.range}
+											</Muted>
+										</chakra.p>
+										<Broken why={oven.broken} />
+									</div>
 								</chakra.li>
 							))}
 						</ul>
@@ -316,7 +338,17 @@ function Broken({ why }: { readonly why: string | null }) {
 
 type PanRow = Route.ComponentProps["loaderData"]["braising"][number];
 
+/** Pans and ovens of the lists, each in one scale, px a mm. */
+const PANS_HERE = 0.11;
+const OVENS_HERE = 0.18;
+
 const PAN_COLUMNS: readonly Column<PanRow>[] = [
+	{
+		words: "",
+		hideBelow: "sm",
+		width: "84px",
+		cell: ({ drawn }) => <PanOutline pan={drawn} pxPerMm={PANS_HERE} />,
+	},
 	{
 		words: "Pan",
 		cell: (pan) => (

@@ -6,8 +6,11 @@ import { heatColour } from "../ui/drawings/heat.ts";
 import type { LabPan } from "./labPan.ts";
 import { floorTaken } from "./labPan.ts";
 
+/** What of a pan is drawn. */
+export type CutThrough = Pick<LabPan, "pan" | "meat_kg" | "sides" | "vegetables_kg">;
+
 interface HeatCutProps {
-	readonly lab: LabPan;
+	readonly lab: CutThrough;
 	/** Layers of the meat from the middle out, °C. */
 	readonly layers_C: readonly number[];
 	readonly liquid_C: number;
@@ -91,7 +94,7 @@ export const HeatCut = memo(function HeatCut(props: HeatCutProps) {
 	);
 });
 
-function share(lab: LabPan): number {
+function share(lab: CutThrough): number {
 	return Math.min(1, floorTaken(lab) * 1.15);
 }
 

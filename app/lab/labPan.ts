@@ -117,7 +117,7 @@ export function labPanOf({ liquid_l, oven, lids, resets, ...given }: BraiseGiven
 }
 
 /** How full the floor of the pan lies, as a share; above one the pieces lie on each other. */
-export function floorTaken({ pan, meat_kg, sides }: LabPan): number {
+export function floorTaken({ pan, meat_kg, sides }: Pick<LabPan, "pan" | "meat_kg" | "sides">): number {
 	const layer_l = (floorArea(pan) * thicknessOf(sides)) / 1e6;
 	return meat_kg / MEAT_KG_PER_L / layer_l;
 }

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
 import { data, Form, Link, type RouterContextProvider, redirect } from "react-router";
 import { oneOf } from "#core/check";
+import { rimOf } from "#core/pans";
 import { ANSWERS, QUANTITIES, type Question, recordOf } from "#core/training";
 import { addTrainingAnswers, readTrainingAnswers } from "#db";
 import { BraiseCurve } from "../ui/drawings/BraiseCurve.tsx";
@@ -12,6 +13,7 @@ import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/rounds.route";
+import { HeatCut } from "./HeatCut.tsx";
 import { elapsed } from "./labWords.ts";
 import { answerView, MEANT, questionView, recordView, type Said } from "./rounds.view.ts";
 
@@ -145,6 +147,7 @@ export default function Rounds({ loaderData, actionData }: Route.ComponentProps)
 					<Heading fontSize="26px" marginBlock="10px 12px">
 						{question.change}
 					</Heading>
+					<BothPans pans={question.pans} />
 					{answer ? (
 						<Answered answer={answer} loaderData={loaderData} />
 					) : (
@@ -163,6 +166,47 @@ export default function Rounds({ loaderData, actionData }: Route.ComponentProps)
 }
 
 type Loaded = Route.ComponentProps["loaderData"];
+
+/** Room for one of the two pans, px; both are in one scale. */
+const PAN_PX = 420;
+/** A layer of meat before it is heated is as warm as the next. */
+const LAYERS = 20;
+
+/** Both pans as they go in, in one scale, before and after it is judged. */
+function BothPans({ pans }: { readonly pans: Loaded["question"]["pans"] }) {
+	const longest = Math.max(...pans.map(({ lab }) => rimOf(lab.pan).length_mm));
+	return (
+		<chakra.div
+			display="grid"
+			gap="14px 24px"
+			marginBottom="16px"
+			alignItems="end"
+			gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" }}
+		>
+			{pans.map(({ lab, liquid_l, start, says }, index) => {
+				const name = index === 0 ? "The first pan" : "The second pan";
+				const share = rimOf(lab.pan).length_mm / longest;
+				return (
+					<chakra.figure key={name}>
+						<chakra.div style={{ width: `${share * 100}%` }}>
+							<HeatCut
+								lab={lab}
+								layers_C={Array.from({ length: LAYERS }, () => start.meat_C)}
+								liquid_C={start.liquid_C}
+								liquid_l={liquid_l}
+								width={PAN_PX * share}
+								words={`${name}: ${says}`}
+							/>
+						</chakra.div>
+						<figcaption>
+							<b>{name}</b> <Muted>{says}</Muted>
+						</figcaption>
+					</chakra.figure>
+				);
+			})}
+		</chakra.div>
+	);
+}
 
 interface AskedProps {
 	readonly question: Loaded["question"];

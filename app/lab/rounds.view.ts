@@ -73,6 +73,14 @@ export function questionView({ situation }: Question, measures: Measures) {
 	return {
 		before: panLine(situation, measures),
 		change: changeWords(situation, measures),
+		pans: [situation.before, situation.after].map(
+			({ pan, meat_kg, sides, vegetables_kg = 0, liquid_l, start }) => ({
+				lab: { pan, meat_kg, sides, vegetables_kg },
+				liquid_l,
+				start,
+				says: `${measures.mass(meat_kg)}, ${measures.length(thicknessOf(sides))} thick, ${measures.volume(liquid_l)}`,
+			}),
+		),
 		asked: QUANTITIES.map((quantity) => ({
 			quantity,
 			words: ASKED[quantity],

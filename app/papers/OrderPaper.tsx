@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { GuestNotes, Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { GuestNotes, LetterKey, Paper, PaperHead } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
 import type { orderPage } from "./orderPage.ts";
 
@@ -20,7 +20,7 @@ const COLUMNS: readonly Column<Row>[] = [
 	{ words: "Needed", number: true, cell: ({ needed }) => needed },
 	{ words: "Order", number: true, cell: ({ order }) => <b>{order}</b> },
 	{ words: "Costs", number: true, cell: ({ cost }) => cost },
-	{ words: "For", width: "30%", cell: ({ dishes }) => dishes },
+	{ words: "For", width: "20%", cell: ({ dishes }) => dishes },
 ];
 
 const FROM_STORE = COLUMNS.filter(({ words }) => words !== "Order");
@@ -36,6 +36,7 @@ export function OrderPaper({ view }: { readonly view: OrderView }) {
 			/>
 			{view.together.length > 0 ? <p>With {view.together.join(", ")}, in one delivery.</p> : null}
 			<GuestNotes note={view.note} />
+			<LetterKey dishes={view.dishes} />
 			{view.without.length > 0 ? (
 				<Note>▲ Without a plan, so nothing of it is ordered here: {view.without.join(", ")}.</Note>
 			) : null}

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { PanCut } from "../ui/drawings/PanCut.tsx";
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { LineTable } from "../ui/parts/LineTable.tsx";
+import { BatchTable } from "../ui/parts/LineTable.tsx";
 import { GuestNotes, Paper, PaperHead, PaperMethod } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
 import type { SheetView } from "./sheet.view.ts";
@@ -39,20 +40,20 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				display="grid"
 				gridTemplateColumns={{ base: "repeat(2, minmax(0,1fr))", sm: "repeat(4, minmax(0,1fr))" }}
 				_print={{ gridTemplateColumns: "repeat(4, 1fr)" }}
-				gap="2mm 6mm"
-				marginTop="3mm"
+				gap="1mm 6mm"
+				marginTop="2mm"
 			>
 				{sheet.figures.map(({ label, figure }) => (
 					<div key={label}>
 						<dt>{label}</dt>
-						<chakra.dd fontFamily="head" fontWeight="700" fontSize="1.3em" lineHeight="1.15">
+						<chakra.dd fontFamily="head" fontWeight="700" fontSize="1.2em" lineHeight="1.15">
 							{figure}
 						</chakra.dd>
 					</div>
 				))}
 			</chakra.dl>
 			{sheet.warnings.length > 0 ? (
-				<chakra.div border="2px solid black" padding="2mm 3mm" marginTop="4mm">
+				<chakra.div border="2px solid black" padding="1mm 3mm" marginTop="2mm">
 					{sheet.warnings.map((words) => (
 						<p key={words}>
 							<b>▲ {words}</b>
@@ -82,6 +83,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				</div>
 				<div>
 					<h2>Pans</h2>
+					{sheet.drawn ? <PanCut {...sheet.drawn} first={PAN_PX} isFixed /> : null}
 					<ColumnTable
 						columns={[
 							{ words: "No.", cell: ({ number }) => number },
@@ -107,8 +109,20 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				</div>
 			</chakra.div>
 			<h2>Weigh out</h2>
-			<LineTable groups={[{ heading: "", rows: sheet.lines }]} onPaper />
-			<PaperMethod steps={sheet.steps} />
+			<chakra.div
+				display="grid"
+				gap="0 8mm"
+				alignItems="start"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" }}
+				_print={{ gridTemplateColumns: "1fr 1fr" }}
+			>
+				{halves(sheet.lines).map((rows) => (
+					<BatchTable key={rows[0]?.name} lines={rows} />
+				))}
+			</chakra.div>
+			<chakra.div _print={{ breakBefore: "page" }}>
+				<PaperMethod steps={sheet.steps} />
+			</chakra.div>
 			{sheet.checks.length > 0 ? (
 				<chakra.div breakInside="avoid">
 					<h2>Check the braise</h2>
@@ -124,54 +138,50 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 					</ul>
 				</chakra.div>
 			) : null}
-			{/* What closes the sheet stays together: no page of its own for three lines. */}
-			<chakra.div breakInside="avoid">
-				<chakra.div
-					display="grid"
-					gap="0 8mm"
-					gridTemplateColumns={{ base: "minmax(0,1fr)", md: "minmax(0,3fr) minmax(0,4fr)" }}
-					_print={{ gridTemplateColumns: "3fr 4fr" }}
-					breakInside="avoid"
-				>
-					<div>
-						<h2>Allergens</h2>
-						<p>{sheet.allergens.join("; ")}.</p>
-					</div>
-					<div>
-						<h2>Mind</h2>
-						<ul>
-							{sheet.cautions.map((text) => (
-								<li key={text}>{text}</li>
-							))}
-							<li>{sheet.code}</li>
-						</ul>
-					</div>
-				</chakra.div>
+			<section>
+				<h2>Allergens</h2>
+				<p>{sheet.allergens.join("; ")}.</p>
+			</section>
+			<h2>Mind</h2>
+			<chakra.ul columnCount={{ base: 1, md: 2, _print: 2 }} columnGap="8mm">
+				{[...sheet.cautions, sheet.code].map((text) => (
+					<chakra.li key={text} breakInside="avoid" marginBottom="1mm">
+						{text}
+					</chakra.li>
+				))}
+			</chakra.ul>
+			<chakra.section breakInside="avoid">
 				<h2>Write down what really happened</h2>
-				<chakra.ul
-					display="grid"
-					gridTemplateColumns="repeat(3, 1fr)"
-					gap="7mm 6mm"
-					paddingTop="4mm"
-					breakInside="avoid"
-				>
-					{[
-						"Weight in",
-						"Trim",
-						"Weight out",
-						"Went in at",
-						"Tender at",
-						"Liquid left",
-						"Core at service",
-						"Cook",
-						"Next time",
-					].map((label) => (
-						<chakra.li key={label} borderTop="1px solid black">
+				<chakra.ul display="grid" gridTemplateColumns="repeat(3, 1fr)" columnGap="6mm">
+					{WRITTEN.map((label) => (
+						<chakra.li key={label} height="12mm" borderBottom="1px solid black">
 							{label}
 						</chakra.li>
 					))}
 				</chakra.ul>
-			</chakra.div>
+			</chakra.section>
 		</>
 	);
+}
+
+/** What a cook writes down of a batch, each with room for a hand. */
+const WRITTEN = [
+	"Weight in",
+	"Trim",
+	"Weight out",
+	"Went in at",
+	"Tender at",
+	"Liquid left",
+	"Core at service",
+	"Cook",
+	"Next time",
+];
+
+/** How wide the pan is drawn, px of the paper. */
+const PAN_PX = 340;
+
+/** A list beside itself: the first half, then the rest. */
+function halves<Row>(rows: readonly Row[]): (readonly Row[])[] {
+	const half = Math.ceil(rows.length / 2);
+	return [rows.slice(0, half), rows.slice(half)].filter(({ length }) => length > 0);
 }

@@ -1,7 +1,9 @@
 import { upperFirst } from "es-toolkit";
+import type { OrderRow } from "#core/plan";
 import { wallClock } from "#core/time";
 import { BY_PRODUCTS, type ByProductKind } from "#core/trade";
 import type { HouseVisit } from "../ui/server/visit.ts";
+import { letterOf } from "../ui/words/letterOf.ts";
 import { orderRowView } from "../ui/words/orderRow.ts";
 import { counted, money } from "../ui/words/reading.ts";
 import { butcherWords } from "./butcherWords.ts";
@@ -29,9 +31,16 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 		const perKg = byProductWorth[kind];
 		return perKg ? `, worth ${money(perKg * kg, currency)}` : "";
 	};
+	const letters = lettersOf(order);
+	const rowOf = (row: OrderRow) => ({
+		...orderRowView(row, reading, currency),
+		dishes: row.dishes.map((name) => letters.get(name) ?? name).join(" "),
+	});
 	return {
 		id: sitting.id,
 		name: sitting.name,
+		/** Which letter stands for which dish; none where there is only one. */
+		dishes: [...letters].map(([name, tag]) => ({ name, tag })),
 		version: sitting.version,
 		together: order.together.map(({ name }) => name),
 		others: order.others.map((other) => ({
@@ -56,14 +65,21 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 		inHouse: Object.fromEntries(
 			Object.entries(sitting.inHouse_g).map(([id, grams]) => [id, reading.mass(grams / 1000)]),
 		),
-		here: order.here.map((row) => orderRowView(row, reading, currency)),
-		store: order.store.map((row) => orderRowView(row, reading, currency)),
+		here: order.here.map((row) => rowOf(row)),
+		store: order.store.map((row) => rowOf(row)),
 		groups: groups.map(({ name, rows }) => ({
 			name,
-			rows: rows.map((row) => orderRowView(row, reading, currency)),
+			rows: rows.map((row) => rowOf(row)),
 			total: costWords(costOf(rows), currency),
 		})),
 	};
+}
+
+/** A letter for each dish, in the order in which they stand on the sitting: a list is read by them. */
+function lettersOf({ cuts }: Order): ReadonlyMap<string, string> {
+	const names = [...new Set(cuts.map(({ plan }) => plan.recipe.name))];
+	if (names.length < 2) return new Map();
+	return new Map(names.map((name, index) => [name, letterOf(index)]));
 }
 
 /** What it comes to, or that some of it has no price. */

@@ -6,7 +6,9 @@ import { wallClock } from "#core/time";
 import { type HeatWay, PLACES } from "#core/trade";
 import type { Sitting } from "#db";
 import { checksOf } from "../places/braise/checks.ts";
-import { PLACE, tasksOf } from "../places/index.ts";
+import { PLACE, type PlaceGiven, tasksOf } from "../places/index.ts";
+import { lineState } from "../places/panUp/lineModel.ts";
+import { panUpView } from "../places/panUp/panUp.view.ts";
 import { fewPansWords, setWords } from "../places/words.ts";
 import type { PlannedDishRow } from "../ui/server/planned.server.ts";
 import { allergenLines, allergenView } from "../ui/words/allergenView.ts";
@@ -42,6 +44,11 @@ export function sheetView(given: SheetGiven) {
 		service: wallClock(sitting.serviceAt, reading.timeZone).time,
 		day: reading.day(sitting.serviceAt),
 		printed: `${reading.day(reading.now)} ${reading.clock(reading.now)}`,
+		runningHead: [
+			dish.recipe.name,
+			...(plan ? [counted(plan.chain.portions, "portion")] : []),
+			`${sitting.name} ${reading.day(sitting.serviceAt)}`,
+		].join(", "),
 		note: sitting.note,
 		guests: guestLines(sitting.diets, dish.recipe.name, plan),
 	};
@@ -87,6 +94,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			],
 			reading,
 		),
+		drawn: drawnPan(given),
 		pans: plan.pans.pans.map((pan, index) => ({
 			number: index + 1,
 			name: plan.pans.goes > 1 ? `${pan.type.name}, go ${pan.go}` : pan.type.name,
@@ -111,6 +119,14 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		cautions: cautionsOf(plan, code, policy.liftLimit_kg, reading),
 		code: `“${code.name}” follows ${code.source}; for reference only.`,
 	};
+}
+
+/** The first pan cut through at its line; null where there is no pan. */
+function drawnPan(given: PlaceGiven) {
+	const view = panUpView({ ...given, cardLine: null });
+	const [pan] = view.pans;
+	const state = lineState(view, 0, view.line);
+	return pan && state ? { pan: pan.drawing, cut: state.cut } : null;
 }
 
 /** What a dish is set to, by what makes it tender. */

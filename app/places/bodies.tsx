@@ -1,12 +1,18 @@
-import type { ComponentType } from "react";
+import type { ComponentType, ReactNode } from "react";
 import type { PlaceKey } from "#core/trade";
+import { PanCut } from "../ui/drawings/PanCut.tsx";
+import { PanFromAbove } from "../ui/drawings/PanFromAbove.tsx";
+import { type PieceDrawing, PieceFaces } from "../ui/drawings/PieceFaces.tsx";
+import { Served, type ServedDrawing } from "../ui/drawings/Served.tsx";
 import { BraiseSheet } from "./braise/BraiseSheet.tsx";
 import { BuildBody } from "./build/BuildBody.tsx";
 import { BuyBody } from "./buy/BuyBody.tsx";
 import { CarryBody } from "./carry/CarryBody.tsx";
 import { ChillBody } from "./chill/ChillBody.tsx";
+import type { VesselView } from "./marinate/vessel.view.ts";
 import type { BodyProps } from "./PlaceBody.ts";
 import { PanUp } from "./panUp/PanUp.tsx";
+import type { TrayView } from "./rest/tray.view.ts";
 import { SauceBody } from "./sauce/SauceBody.tsx";
 import { SearBody } from "./sear/SearBody.tsx";
 
@@ -15,7 +21,7 @@ function bodyOf<View>(body: ComponentType<BodyProps<View>>): ComponentType<BodyP
 	return body as ComponentType<BodyProps<unknown>>;
 }
 
-/** Places with a drawing of their own; the others are told in words. */
+/** Places that lay themselves out. */
 export const BODY: Readonly<Partial<Record<PlaceKey, ComponentType<BodyProps<unknown>>>>> = {
 	buy: bodyOf(BuyBody),
 	sear: bodyOf(SearBody),
@@ -25,4 +31,29 @@ export const BODY: Readonly<Partial<Record<PlaceKey, ComponentType<BodyProps<unk
 	chill: bodyOf(ChillBody),
 	sauce: bodyOf(SauceBody),
 	carry: bodyOf(CarryBody),
+};
+
+/** A drawing is only ever given what its own place has made for it. */
+function drawingOf<View>(draw: (view: View) => ReactNode): (view: unknown) => ReactNode {
+	return draw as (view: unknown) => ReactNode;
+}
+
+/** Places that are their answer beside a drawing; those that are in neither list are told in words. */
+export const DRAWING: Readonly<Partial<Record<PlaceKey, (view: unknown) => ReactNode>>> = {
+	trim: drawingOf((pieces: readonly PieceDrawing[]) =>
+		pieces.map((piece) => <PieceFaces key={piece.words} piece={piece} />),
+	),
+	marinate: drawingOf(({ pan, cut, says }: VesselView) => (
+		<>
+			<PanCut pan={pan} cut={cut} />
+			<p>{says}</p>
+		</>
+	)),
+	rest: drawingOf(({ pan, filled, says }: TrayView) => (
+		<>
+			<PanFromAbove pan={pan} filled={filled} />
+			<p>{says}</p>
+		</>
+	)),
+	plate: drawingOf((served: ServedDrawing) => <Served served={served} />),
 };

@@ -1,7 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import { Link } from "react-router";
-import { BODY } from "../places/bodies.tsx";
+import { BODY, DRAWING } from "../places/bodies.tsx";
+import { DrawnColumns } from "../places/DrawnColumns.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { LineTable } from "../ui/parts/LineTable.tsx";
 import { Key, Muted, Note, Sheet } from "../ui/parts/parts.tsx";
@@ -38,16 +39,24 @@ export function PlaceSheet({
 	const warnings = <Warnings detail={detail} />;
 	const facts = <Facts facts={detail.facts} fontSize="22px" />;
 	const Body = detail.drawing === null ? undefined : BODY[detail.key];
+	const draw = detail.drawing === null ? undefined : DRAWING[detail.key];
+	const answer = (
+		<>
+			{head}
+			{facts}
+			{warnings}
+			{arithmetic}
+		</>
+	);
 	return (
 		<Sheet aria-live={detail.key === "panUp" ? "off" : "polite"}>
 			{Body ? (
 				<Body view={detail.drawing} head={head} facts={facts} warnings={warnings} arithmetic={arithmetic} />
+			) : draw ? (
+				<DrawnColumns answer={answer} drawing={draw(detail.drawing)} />
 			) : (
 				<chakra.div display="grid" gap="12px" alignContent="start" minWidth="0">
-					{head}
-					{facts}
-					{warnings}
-					{arithmetic}
+					{answer}
 				</chakra.div>
 			)}
 		</Sheet>

@@ -14,7 +14,12 @@ export function loader({ context, params, request }: Route.LoaderArgs) {
 export default function ProductionSheet({ loaderData }: Route.ComponentProps) {
 	const { paper, to } = loaderData;
 	return (
-		<PrintPage paper={paper} back={{ to, words: "Back to the long table" }} here={`${to}/sheet`}>
+		<PrintPage
+			paper={paper}
+			back={{ to, words: "Back to the long table" }}
+			here={`${to}/sheet`}
+			runningHead={loaderData.runningHead}
+		>
 			<SheetPaper view={loaderData} />
 		</PrintPage>
 	);

@@ -24,6 +24,7 @@ import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { lastEvents, sittingNames } from "../ui/server/sittingNames.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/sitting.route";
+import { DayLine } from "./DayLine.tsx";
 import { DetailFields } from "./DetailFields.tsx";
 import { DishRow } from "./DishRow.tsx";
 import { readSittingForm } from "./readSittingForm.ts";
@@ -214,6 +215,11 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 				<chakra.button name="intent" value="save" srOnly tabIndex={-1} aria-hidden>
 					Save
 				</chakra.button>
+				{sitting.dayLine ? (
+					<Sheet marginTop="14px" paddingBlock="6px 10px">
+						<DayLine view={sitting.dayLine} />
+					</Sheet>
+				) : null}
 				<Columns>
 					<chakra.div display="grid" gap="10px">
 						{sitting.removed.map(({ id, says }) => (
@@ -277,7 +283,7 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 							<Act kind="next" name="intent" value="save" aria-keyshortcuts="a">
 								Save <Key aria-hidden>a</Key>
 							</Act>
-							<Act kind="quiet" name="intent" value="callOff">
+							<Act name="intent" value="callOff">
 								{sitting.calledOff ? "Put back on" : "Call off"}
 							</Act>
 						</chakra.div>

@@ -8,6 +8,7 @@ import { plannedInDay } from "../ui/server/placedDay.server.ts";
 import { lastEvents } from "../ui/server/sittingNames.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 import { counted, percentTyped } from "../ui/words/reading.ts";
+import { dayLineView } from "./dayLine.view.ts";
 import { dietViews } from "./dietViews.ts";
 import { dishView } from "./dishView.ts";
 import { missingWords, outsideHoursWords } from "./missingWords.ts";
@@ -63,6 +64,7 @@ export async function sittingPage(
 		first: first ? { clock: reading.clock(first.at), task: first.words, dish: first.dish.recipe.name } : null,
 		taken: Math.round(sitting.dishes.reduce((sum, dish) => sum + dish.uptake, 0) * 100),
 		dishes: rows.map((row) => dishView(row, sitting.serviceAt, kitchen, reading, standards)),
+		dayLine: dayLineView(rows, sitting.serviceAt, reading),
 		/** What its day can not have for it, with all that is served on it. */
 		missing: [
 			...(day ? missingWords(id, day, reading) : []),

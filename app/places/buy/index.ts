@@ -5,6 +5,7 @@ import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
 import { mainName, portionWords } from "../words.ts";
 import { makingView } from "./making.view.ts";
+import { spareWords } from "./spareWords.ts";
 
 export const buy: Place = {
 	key: "buy",
@@ -38,7 +39,7 @@ function boughtFacts({ chain, setBy }: Plan, { mass }: Reading): Fact[] {
 	return [
 		{ figure: mass(needed_kg), label: "needed" },
 		{ figure: mass(order_kg), label: "ordered" },
-		{ figure: mass(order_kg - needed_kg), label: "spare" },
+		{ figure: spareWords(chain, { mass }), label: "spare" },
 	];
 }
 

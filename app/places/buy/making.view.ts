@@ -18,6 +18,7 @@ import { orderRowView } from "../../ui/words/orderRow.ts";
 import { money, type Reading } from "../../ui/words/reading.ts";
 import type { Making, TableGiven } from "../Place.ts";
 import { cameView } from "./came.view.ts";
+import { spareWords } from "./spareWords.ts";
 
 /** One way to make a line, and what it does to the dish. */
 export interface InsteadView {
@@ -83,7 +84,7 @@ function packsView({ chain, recipe }: Plan, { mass }: Reading): PacksDrawing | n
 		packs,
 		each: mass(pack_kg),
 		lastShare: Math.max(0, 1 - spare_kg / pack_kg),
-		spare: spare_kg < LEAST_SPARE_KG ? "" : `${mass(spare_kg)} spare`,
+		spare: spare_kg < LEAST_SPARE_KG ? "" : `${spareWords(chain, { mass })} spare`,
 		words: `${packs} of ${mass(pack_kg)}: ${mass(asPurchased_kg)} needed, ${mass(order_kg)} ordered.`,
 	};
 }

@@ -2,6 +2,7 @@ import { marinadeOf, type Plan, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
+import { vesselView } from "./vessel.view.ts";
 
 export const marinate: Place = {
 	key: "marinate",
@@ -21,6 +22,7 @@ export const marinate: Place = {
 		};
 	},
 	takes: (line, plan) => marinadeOf(plan).lines.includes(line),
+	drawing: vesselView,
 };
 
 /** "4.2 l" of a wet marinade, "180 g" of a rub. */

@@ -5,6 +5,7 @@ import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { PaperLine, Place, PlaceGiven } from "../Place.ts";
 import { portionWords, spiceWords } from "../words.ts";
+import { servedView } from "./served.view.ts";
 
 /** What one cook does at the end, by what the dish is served in. */
 const VERBS: Readonly<Record<ServedIn, string>> = {
@@ -121,5 +122,6 @@ export const plate: Place = {
 		};
 	},
 	paper,
+	drawing: servedView,
 	takes: ({ line }) => line.group === "side" || line.group === "garnish",
 };

@@ -3,6 +3,7 @@ import { heatOf } from "#core/recipe";
 import { durationWords } from "#core/time";
 import { sensibleFacts } from "../hold/index.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+import { trayView } from "./tray.view.ts";
 
 /** Where it comes from when it is tender. */
 function outWords({ recipe }: Plan): string {
@@ -38,4 +39,5 @@ export const rest: Place = {
 		],
 	}),
 	takes: NO_LINES,
+	drawing: trayView,
 };

@@ -1,5 +1,6 @@
 import { startAt } from "#core/plan";
 import { durationWords } from "#core/time";
+import { pieceDrawing } from "../../ui/drawings/pieceDrawing.ts";
 import { counted } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
 import { pieceWeightWords, pieceWords } from "../words.ts";
@@ -31,4 +32,8 @@ export const trim: Place = {
 		],
 	}),
 	takes: NO_LINES,
+	drawing: ({ plan: { recipe }, reading }) =>
+		[recipe.piece, ...(recipe.second ? [recipe.second.piece] : [])].map((piece) =>
+			pieceDrawing(piece, reading),
+		),
 };

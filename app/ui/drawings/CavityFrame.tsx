@@ -34,13 +34,22 @@ interface CavityFrameProps extends Omit<ComponentProps<"svg">, "children"> {
 	/** Rungs that something lifted could stand on. */
 	readonly free?: readonly number[];
 	readonly words: string;
-	readonly children: (inside: CavityInside) => ReactNode;
+	/** Smaller where ovens stand in a list, all in one scale. */
+	readonly pxPerMm?: number;
+	readonly children?: (inside: CavityInside) => ReactNode;
 }
 
 /** An oven as its cavity, to scale: walls, rungs as hairlines, and the floor in the colour of its heat. */
-export function CavityFrame({ oven, free = [], words, children, ...svg }: CavityFrameProps) {
-	const width = oven.width_mm * OVEN_PX_PER_MM + 2 * OVEN_WALL_PX;
-	const rung = oven.pitch_mm * OVEN_PX_PER_MM;
+export function CavityFrame({
+	oven,
+	free = [],
+	words,
+	pxPerMm = OVEN_PX_PER_MM,
+	children,
+	...svg
+}: CavityFrameProps) {
+	const width = oven.width_mm * pxPerMm + 2 * OVEN_WALL_PX;
+	const rung = oven.pitch_mm * pxPerMm;
 	const height = oven.rungs * rung + 2 * OVEN_WALL_PX + OVEN_FLOOR_PX;
 	const floor = height - OVEN_WALL_PX - OVEN_FLOOR_PX;
 	const inside = { width: width - 2 * OVEN_WALL_PX, floor, rung };
@@ -89,7 +98,7 @@ export function CavityFrame({ oven, free = [], words, children, ...svg }: Cavity
 					style={{ fill: heatColour(oven.set_C) }}
 				/>
 			)}
-			{children(inside)}
+			{children?.(inside)}
 		</svg>
 	);
 }

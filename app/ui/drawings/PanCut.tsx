@@ -32,13 +32,14 @@ interface PanCutProps {
 	readonly pan: PanDrawing;
 	readonly cut: CutDrawing;
 	readonly drag?: LineDrag;
-	/** Width it is laid out in on paper, px; on a screen it is as wide as it is shown. */
+	/** Width it is laid out in until it is shown, px; on paper it stays so. */
 	readonly first?: number;
+	readonly isFixed?: boolean;
 }
 
 /** The pan cut through lengthways, to scale: bed, pieces, liquid line, dip and headspace. */
-export function PanCut({ pan, cut, drag, first = FIRST }: PanCutProps) {
-	const [svg, shown] = useShownWidth(first);
+export function PanCut({ pan, cut, drag, first = FIRST, isFixed = false }: PanCutProps) {
+	const [svg, shown] = useShownWidth(first, isFixed);
 	const { width, px } = panScale(pan, shown);
 	const up = (mm: number) => px(pan.depth_mm - mm);
 	const depth = px(pan.depth_mm);
@@ -58,6 +59,7 @@ export function PanCut({ pan, cut, drag, first = FIRST }: PanCutProps) {
 			viewBox={`${-PAN_LEFT} ${-ABOVE} ${shown} ${height}`}
 			role={drag ? "group" : "img"}
 			aria-label={cut.words}
+			{...(isFixed ? { maxWidth: `${first}px` } : {})}
 		>
 			{cut.lid === "" ? null : (
 				<>

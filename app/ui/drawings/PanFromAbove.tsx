@@ -15,13 +15,11 @@ interface PanFromAboveProps {
 	readonly pan: PanDrawing;
 	/** Liquid stands in it. */
 	readonly filled?: boolean;
-	/** Width it is laid out in on paper, px; on a screen it is as wide as it is shown. */
-	readonly first?: number;
 }
 
 /** A pan from above, in the scale of its cut: its rim, its floor and every piece where it lies. */
-export function PanFromAbove({ pan, filled = false, first = FIRST }: PanFromAboveProps) {
-	const [svg, shown] = useShownWidth(first);
+export function PanFromAbove({ pan, filled = false }: PanFromAboveProps) {
+	const [svg, shown] = useShownWidth(FIRST);
 	const { width, px } = panScale(pan, shown);
 	const height = px(pan.rim.width_mm);
 	const middle = { x: width / 2, y: height / 2 };

@@ -23,10 +23,12 @@ export function PanWall({
 	lean,
 	width,
 	depth,
+	thick = 4,
 }: {
 	readonly lean: Lean;
 	readonly width: number;
 	readonly depth: number;
+	readonly thick?: number;
 }) {
 	const foot = lean.rim + lean.in;
 	return (
@@ -34,7 +36,8 @@ export function PanWall({
 			d={`M0,0 H${lean.rim} L${foot},${depth} H${width - foot} L${width - lean.rim},0 H${width}`}
 			fill="none"
 			stroke="pan"
-			strokeWidth={4}
+			strokeWidth={thick}
+			data-means="pan"
 		/>
 	);
 }

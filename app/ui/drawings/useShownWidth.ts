@@ -4,22 +4,26 @@ import { type RefObject, useLayoutEffect, useRef, useState } from "react";
  * How wide a drawing is shown, so that it is laid out in the pixels of the screen and its text keeps
  * its size at any width.
  *
- * @param first width it is laid out in until it stands on a screen, and on paper, px
+ * @param first width it is laid out in until it stands on a screen, px
+ * @param isFixed it stays so wide: on paper, where nothing is laid out again
  */
-export function useShownWidth(first: number): readonly [RefObject<SVGSVGElement | null>, number] {
+export function useShownWidth(
+	first: number,
+	isFixed = false,
+): readonly [RefObject<SVGSVGElement | null>, number] {
 	const drawing = useRef<SVGSVGElement>(null);
 	const [width, setWidth] = useState(first);
 	useLayoutEffect(() => {
 		const element = drawing.current;
-		if (!element) return;
+		if (!element || isFixed) return;
 		const measure = () => {
 			const shown = Math.round(element.getBoundingClientRect().width);
-			if (shown > 0 && !matchMedia("print").matches) setWidth(shown);
+			if (shown > 0) setWidth(shown);
 		};
 		measure();
 		const watch = new ResizeObserver(measure);
 		watch.observe(element);
 		return () => watch.disconnect();
-	}, []);
+	}, [isFixed]);
 	return [drawing, width];
 }

@@ -46,3 +46,13 @@ export function LineTable({ groups, onPaper = false }: LineTableProps) {
 		/>
 	);
 }
+
+/** What a batch is weighed out of: what a portion gets stands on the card. */
+const OF_BATCH = ON_PAPER.filter(({ words }) => words !== "A portion");
+
+/** Every line of a batch, on paper, two ways: amount and share of the main. */
+export function BatchTable({ lines }: { readonly lines: readonly LineView[] }) {
+	return (
+		<ColumnTable columns={OF_BATCH} rows={lines} keyOf={(line) => line.name + line.preparation} onPaper />
+	);
+}

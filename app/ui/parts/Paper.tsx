@@ -1,11 +1,11 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import type { ReactNode } from "react";
+import type { ComponentProps, ReactNode } from "react";
 import { Link } from "react-router";
 import type { StepView } from "../words/stepView.ts";
 import { Act, ActLink, Key, Page } from "./parts.tsx";
 
 /** A sheet of paper as it will be printed: black on white. */
-export const Paper = chakra("article", {
+const White = chakra("article", {
 	base: {
 		bg: "white",
 		color: "black",
@@ -14,13 +14,13 @@ export const Paper = chakra("article", {
 		padding: { base: "16px", md: "12mm" },
 		fontSize: "16px",
 		lineHeight: 1.3,
-		_print: { maxWidth: "none", padding: 0, fontSize: "10.5pt" },
+		_print: { maxWidth: "none", padding: 0, fontSize: "9.5pt", lineHeight: 1.25 },
 		"& table": { pageBreakInside: "auto" },
 		"& tr, & li": { breakInside: "avoid" },
 		"& thead": { display: "table-header-group" },
 		"& th, & td": {
 			borderBottom: "1px solid #888",
-			padding: "3px 8px 3px 0",
+			padding: { base: "3px 8px 3px 0", _print: "0.3mm 2mm 0.3mm 0" },
 			textAlign: "start",
 			verticalAlign: "top",
 		},
@@ -34,12 +34,17 @@ export const Paper = chakra("article", {
 			fontFamily: "head",
 			fontWeight: 700,
 			fontSize: "1.2em",
-			marginTop: "5mm",
+			marginTop: { base: "5mm", _print: "2.4mm" },
 			marginBottom: "1mm",
 			breakAfter: "avoid",
 		},
 	},
 });
+
+/** Its drawings are those of daylight, whatever the light at the desk. */
+export function Paper(props: ComponentProps<typeof White>) {
+	return <White data-light="bench" {...props} />;
+}
 
 interface GuestNotesProps {
 	/** The note for the kitchen. */
@@ -52,7 +57,7 @@ interface GuestNotesProps {
 export function GuestNotes({ note, guests = [] }: GuestNotesProps) {
 	if (note === "" && guests.length === 0) return null;
 	return (
-		<chakra.div border="1px solid black" padding="1.5mm 3mm" marginTop="3mm">
+		<chakra.div border="1px solid black" padding="1mm 3mm" marginTop="2mm">
 			{note === "" ? null : (
 				<chakra.p whiteSpace="pre-line">
 					<b>Note: </b>
@@ -81,7 +86,7 @@ export function PaperHead({ title, lines, figure }: PaperHeadProps) {
 	return (
 		<chakra.header
 			borderBottom="3px solid black"
-			paddingBottom="3mm"
+			paddingBottom="2mm"
 			display="flex"
 			flexWrap={{ base: "wrap", sm: "nowrap" }}
 			justifyContent="space-between"
@@ -109,6 +114,24 @@ export function PaperHead({ title, lines, figure }: PaperHeadProps) {
 	);
 }
 
+interface LetterKeyProps {
+	readonly dishes: readonly { readonly tag: string; readonly name: string }[];
+}
+
+/** Which letter of the lists stands for which dish. */
+export function LetterKey({ dishes }: LetterKeyProps) {
+	if (dishes.length === 0) return null;
+	return (
+		<chakra.ul display="flex" flexWrap="wrap" gap="0 6mm" marginTop="2mm">
+			{dishes.map(({ tag, name }) => (
+				<li key={tag}>
+					<b>{tag}</b> {name}
+				</li>
+			))}
+		</chakra.ul>
+	);
+}
+
 /** The method as it is printed, step by step. */
 export function PaperMethod({ steps }: { readonly steps: readonly StepView[] }) {
 	return (
@@ -116,7 +139,7 @@ export function PaperMethod({ steps }: { readonly steps: readonly StepView[] }) 
 			<h2>Method</h2>
 			<chakra.ol _print={{ columnCount: 2, columnGap: "8mm" }}>
 				{steps.map((step) => (
-					<chakra.li key={step.text} marginBottom="2mm" breakInside="avoid">
+					<chakra.li key={step.text} marginBottom={{ base: "2mm", _print: "1mm" }} breakInside="avoid">
 						<b>{step.place}</b> ({[step.station, step.minutes].filter(Boolean).join(", ")}). {step.text}
 						{step.check ? ` Look for: ${step.check}` : ""} {step.caution ? <b>Mind: {step.caution}</b> : null}
 					</chakra.li>
@@ -131,16 +154,26 @@ interface PrintPageProps {
 	/** The page it came from, and the address of this one, for the way back from the choice of paper. */
 	readonly back: { readonly to: string; readonly words: string };
 	readonly here: string;
+	/** What stands over every page beside its number: the dish and its batch. */
+	readonly runningHead?: string;
 	/** What else can be done with it, beside printing. */
 	readonly also?: ReactNode;
 	readonly children: ReactNode;
 }
 
+/** The size of the paper, and over each page what it belongs to and which it is. */
+function pageRule(paper: string, runningHead: string | undefined): string {
+	if (runningHead === undefined) return `@page { size: ${paper}; margin: 12mm; }`;
+	const head = JSON.stringify(runningHead).replace(/</g, "\\3c ");
+	const letters = "font: 9pt 'Atkinson Hyperlegible Next Variable', sans-serif;";
+	return `@page { size: ${paper}; margin: 14mm 12mm 8mm; @top-left { content: ${head}; ${letters} } @top-right { content: "page " counter(page) " of " counter(pages); ${letters} } }`;
+}
+
 /** A page that is there to be printed, with what is done on the screen above it. */
-export function PrintPage({ paper, back, here, also, children }: PrintPageProps) {
+export function PrintPage({ paper, back, here, runningHead, also, children }: PrintPageProps) {
 	return (
 		<Page _print={{ padding: 0, maxWidth: "none" }}>
-			<style>{`@page { size: ${paper}; margin: 12mm; }`}</style>
+			<style>{pageRule(paper, runningHead)}</style>
 			<chakra.div
 				className="screenOnly"
 				display="flex"
