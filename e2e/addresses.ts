@@ -75,3 +75,13 @@ export async function addressesOf(database: string): Promise<Record<string, stri
 		"not there": "/nowhere",
 	};
 }
+
+/** The production sheet of every dish of the demo. */
+export async function sheetsOf(database: string): Promise<string[]> {
+	const client = createClient({ url: `file:${database}` });
+	const { rows } = await client.execute(
+		"SELECT s.id AS sitting, d.id AS dish FROM sitting s JOIN sitting_dish d ON d.sitting_id = s.id",
+	);
+	client.close();
+	return rows.map(({ sitting, dish }) => `/sittings/${sitting}/dishes/${dish}/sheet`);
+}

@@ -57,11 +57,19 @@ function isLine(shape: Element): boolean {
 	return shape.tagName !== "path" || style.fill === "none";
 }
 
-/** Whether a line that is drawn before the text is hidden behind its letters by a halo. */
+/** Whether a line that is drawn before the text is hidden behind its letters: by a halo, or by a ground of its own. */
 function isHidden(shape: Element, text: Element): boolean {
 	const style = getComputedStyle(text);
 	const hasHalo = style.paintOrder.startsWith("stroke") && Number.parseFloat(style.strokeWidth) >= 3;
-	return hasHalo && (shape.compareDocumentPosition(text) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0;
+	const ground = text.previousElementSibling;
+	const hasGround =
+		ground !== null &&
+		["rect", "circle", "ellipse"].includes(ground.tagName) &&
+		getComputedStyle(ground).fill !== "none" &&
+		meets(letterBox(text), ground.getBoundingClientRect());
+	return (
+		(hasHalo || hasGround) && (shape.compareDocumentPosition(text) & Node.DOCUMENT_POSITION_FOLLOWING) !== 0
+	);
 }
 
 function goesThrough(shape: SVGGeometryElement, box: Box): boolean {

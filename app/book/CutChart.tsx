@@ -1,6 +1,8 @@
 import { CartesianGrid, ResponsiveContainer, Scatter, ScatterChart, XAxis, YAxis } from "recharts";
 import { durationWords } from "#core/time";
+import { useShownWidth } from "../ui/drawings/useShownWidth.ts";
 import { minorUnitsOf, money } from "../ui/words/reading.ts";
+import { spreadMarks } from "./spreadMarks.ts";
 
 interface CutPoint {
 	/** Its row in the table. */
@@ -22,15 +24,24 @@ export default function CutChart({ cuts, currency }: CutChartProps) {
 		(cut) => `${cut.name} ${money(cut.portion_minor, currency)} in ${durationWords(cut.minutes)}`,
 	);
 	const [across, up] = [hours(cuts), wholes(cuts, currency)];
+	const [box, shown] = useShownWidth<HTMLDivElement>(FIRST);
+	const marks = marksOf(cuts, across, up, {
+		width: Math.max(60, shown - ROOM.left - ROOM.right),
+		height: PLOT_PX,
+	});
 	const wall = { stroke: "var(--wt-colors-muted)", tick: { fill: "var(--wt-colors-muted)", fontSize: 14 } };
 	return (
 		<div
+			ref={box}
 			role="img"
 			aria-label={`Time against cost of a portion: ${words.join("; ")}.`}
-			style={{ height: "100%" }}
+			style={{ height: PLOT_PX + ROOM.top + ROOM.bottom }}
 		>
 			<ResponsiveContainer width="100%" height="100%">
-				<ScatterChart margin={{ top: 14, right: 20, bottom: 6, left: 6 }} accessibilityLayer={false}>
+				<ScatterChart
+					margin={{ top: ROOM.top, right: ROOM.right, bottom: 0, left: 0 }}
+					accessibilityLayer={false}
+				>
 					<CartesianGrid stroke="var(--wt-colors-hair)" strokeDasharray="2 4" />
 					<XAxis
 						{...wall}
@@ -39,17 +50,21 @@ export default function CutChart({ cuts, currency }: CutChartProps) {
 						ticks={across}
 						domain={[across[0] ?? 0, across.at(-1) ?? 0]}
 						tickFormatter={(minutes: number) => durationWords(minutes)}
+						height={ROOM.bottom}
+						label={{ value: "time to fork-tender", position: "insideBottomRight", offset: 0, ...NAME }}
 					/>
 					<YAxis
 						{...wall}
 						type="number"
 						dataKey="portion_minor"
-						width={64}
+						width={ROOM.left}
 						ticks={up}
 						domain={[up[0] ?? 0, up.at(-1) ?? 0]}
 						tickFormatter={(minor: number) => money(minor, currency)}
+						label={{ value: "a portion costs", position: "top", dx: 28, offset: 10, ...NAME }}
 					/>
-					<Scatter data={together(cuts, across, up)} shape={Point} isAnimationActive={false} />
+					<Scatter data={marks} shape={Leader} isAnimationActive={false} />
+					<Scatter data={marks} shape={Mark} isAnimationActive={false} />
 				</ScatterChart>
 			</ResponsiveContainer>
 		</div>
@@ -73,85 +88,83 @@ function steps(from: number, to: number, size: number): number[] {
 	return Array.from({ length: to - from + 1 }, (_, index) => (from + index) * size);
 }
 
-/** Cuts so near each other that their numbers would lie on one another. */
-export interface CutsTogether {
-	readonly numbers: readonly number[];
-	readonly own: boolean;
-	readonly minutes: number;
-	readonly portion_minor: number;
+/** Width it is laid out in until it is shown, height of its plot, and the room round it, px. */
+const FIRST = 640;
+const PLOT_PX = 300;
+const ROOM = { left: 64, right: 24, top: 34, bottom: 52 };
+const NAME = { fill: "var(--wt-colors-muted)", fontSize: 15 };
+
+/** A cut on the chart, and how far its mark stands off its point so that it can be read, px. */
+interface CutMark extends CutPoint {
+	readonly dx: number;
+	readonly dy: number;
 }
 
-/** Nearer than this share of the chart, across and up, two numbers cannot be told apart. */
-const NEAR_ACROSS = 0.055;
-const NEAR_UP = 0.1;
-
-/** Cuts that lie on one another become one point with all their numbers, in the middle of them. */
-export function together(
+/** Each cut with a mark of its own: those that would lie on one another are spread. */
+function marksOf(
 	cuts: readonly CutPoint[],
 	across: readonly number[],
 	up: readonly number[],
-): CutsTogether[] {
-	const [wide, high] = [spanOf(across), spanOf(up)];
-	const near = (cut: CutPoint, other: CutPoint) =>
-		Math.abs(cut.minutes - other.minutes) < NEAR_ACROSS * wide &&
-		Math.abs(cut.portion_minor - other.portion_minor) < NEAR_UP * high;
-	const groups: CutPoint[][] = [];
-	for (const cut of cuts) {
-		const touched = groups.filter((group) => group.some((other) => near(cut, other)));
-		for (const group of touched) groups.splice(groups.indexOf(group), 1);
-		groups.push([...touched.flat(), cut]);
-	}
-	return groups.map((group) => ({
-		numbers: group.map(({ number }) => number).sort((a, b) => a - b),
-		own: group.some(({ own }) => own),
-		minutes: mean(group.map(({ minutes }) => minutes)),
-		portion_minor: mean(group.map(({ portion_minor }) => portion_minor)),
+	plot: { readonly width: number; readonly height: number },
+): CutMark[] {
+	const points = cuts.map(({ minutes, portion_minor }) => ({
+		x: ((minutes - (across[0] ?? 0)) / Math.max(1, spanOf(across))) * plot.width,
+		y: (1 - (portion_minor - (up[0] ?? 0)) / Math.max(1, spanOf(up))) * plot.height,
 	}));
+	const spread = spreadMarks(points, MARK_APART, plot);
+	return cuts.map((cut, index) => {
+		const [point, mark] = [points[index], spread[index]];
+		return { ...cut, dx: (mark?.x ?? 0) - (point?.x ?? 0), dy: (mark?.y ?? 0) - (point?.y ?? 0) };
+	});
 }
 
 function spanOf(ticks: readonly number[]): number {
 	return (ticks.at(-1) ?? 0) - (ticks[0] ?? 0);
 }
 
-function mean(values: readonly number[]): number {
-	return values.reduce((sum, value) => sum + value, 0) / values.length;
-}
-
-interface PointProps {
+interface MarkProps {
 	readonly cx?: number | undefined;
 	readonly cy?: number | undefined;
-	readonly payload?: CutsTogether | undefined;
+	readonly payload?: CutMark | undefined;
 }
 
-/** Half a point's height, the width of a character in it, and the room at both its ends, px. */
-const HALF = 12;
-const CHARACTER = 7.6;
-const ENDS = 14;
+/** Radius of a mark, and how far apart two stand, px. */
+const RADIUS = 13;
+const MARK_APART = 2 * RADIUS + 2;
+/** Nearer to its point than this a mark needs no leader, px. */
+const NO_LEADER = 4;
 
-function Point({ cx = 0, cy = 0, payload }: PointProps) {
-	const { own = false, numbers = [] } = payload ?? {};
-	const words = numbers.join(", ");
-	const half = Math.max(HALF, (words.length * CHARACTER + ENDS) / 2);
+/** From a mark to the point it stands for. */
+function Leader({ cx = 0, cy = 0, payload }: MarkProps) {
+	const { dx = 0, dy = 0 } = payload ?? {};
+	if (Math.hypot(dx, dy) < NO_LEADER) return <g />;
 	return (
-		<g transform={`translate(${cx} ${cy})`}>
-			<rect
-				x={-half}
-				y={-HALF}
-				width={2 * half}
-				height={2 * HALF}
-				rx={HALF}
-				fill={own ? "var(--wt-colors-mahogany)" : "var(--wt-colors-sheet)"}
-				stroke={own ? "var(--wt-colors-mahogany)" : "var(--wt-colors-pan)"}
+		<g>
+			<line x1={cx} y1={cy} x2={cx + dx} y2={cy + dy} stroke="var(--wt-colors-edge)" strokeWidth={1.5} />
+			<circle cx={cx} cy={cy} r={3} fill="var(--wt-colors-ink)" />
+		</g>
+	);
+}
+
+function Mark({ cx = 0, cy = 0, payload }: MarkProps) {
+	const { own = false, number = 0, dx = 0, dy = 0 } = payload ?? {};
+	return (
+		<g transform={`translate(${cx + dx} ${cy + dy})`}>
+			<circle
+				data-means="cut"
+				r={RADIUS}
+				fill={own ? "var(--wt-colors-ink)" : "var(--wt-colors-sheet)"}
+				stroke={own ? "var(--wt-colors-ink)" : "var(--wt-colors-pan)"}
 				strokeWidth={2}
 			/>
 			<text
 				y={5}
 				textAnchor="middle"
-				fontSize={14}
+				fontSize={15}
 				fontWeight={700}
-				fill={own ? "var(--wt-colors-on-mahogany)" : "var(--wt-colors-ink)"}
+				fill={own ? "var(--wt-colors-sheet)" : "var(--wt-colors-ink)"}
 			>
-				{words}
+				{number}
 			</text>
 		</g>
 	);

@@ -37,14 +37,20 @@ export function IngredientFields({
 			<Field
 				label="Name"
 				name="name"
-				required
+				aria-required
 				autoFocus={isNew}
 				maxLength={120}
 				defaultValue={typed.name}
 				wrong={wrong.name}
 			/>
 			<Grid>
-				<Choice label="It is" name="category" required defaultValue={typed.category} wrong={wrong.category}>
+				<Choice
+					label="It is"
+					name="category"
+					aria-required
+					defaultValue={typed.category}
+					wrong={wrong.category}
+				>
 					{isNew ? <option value="">choose</option> : null}
 					{CATEGORY_KEYS.map((key) => (
 						<option key={key} value={key}>

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, Link } from "react-router";
-import { isPreparation, type Preparation, type Recipe, seasonWords } from "#core/recipe";
+import { isPreparation, type Preparation, type Recipe, type RecipeState, seasonWords } from "#core/recipe";
 import {
 	readDraftOf,
 	readFamily,
@@ -54,6 +54,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		isCurrent: number === undefined || versions.every((each) => each.number <= version.number),
 		newest: versions[0]?.number ?? version.number,
 		hasDraft: draft !== undefined,
+		numbered: numberedNow(address, versions),
 		name: doc.name,
 		summary: doc.summary,
 		tags: doc.tags ?? [],
@@ -64,6 +65,16 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		drawn: isPreparation(doc) ? null : silhouetteOf(doc, reading),
 		...cardOf(doc, size, cardHouse),
 	};
+}
+
+/** The number it has just been given, where one comes from writing it; null otherwise. */
+function numberedNow(
+	address: URLSearchParams,
+	versions: readonly { readonly number: number; readonly state: RecipeState }[],
+) {
+	const asked = Number(address.get("numbered"));
+	const version = versions.find(({ number }) => number === asked);
+	return version ? { number: version.number, isInTest: version.state === "tested" } : null;
 }
 
 /** What it goes back to, what goes back to it, and a newer number of its base; null where it stands alone. */
@@ -133,6 +144,7 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 				</chakra.div>
 				<SizeControl card={card} />
 			</chakra.div>
+			{card.numbered ? <Numbered id={card.id} kind={card.kind} numbered={card.numbered} /> : null}
 			<Doings card={card} />
 			{card.isCurrent ? null : (
 				<Note marginTop="12px">
@@ -194,6 +206,35 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 				</chakra.div>
 			</chakra.div>
 		</Page>
+	);
+}
+
+interface NumberedProps {
+	readonly id: string;
+	readonly kind: CardData["kind"];
+	readonly numbered: NonNullable<CardData["numbered"]>;
+}
+
+/** It has its number: what that means, and what comes next. */
+function Numbered({ id, kind, numbered: { number, isInTest } }: NumberedProps) {
+	const next = isInTest
+		? kind === "dish"
+			? "Cook it on a sitting, write down what happened, then approve it."
+			: "Make it, then approve it."
+		: kind === "dish"
+			? "Sittings that have it keep their number until they take this one."
+			: "What is made with it follows from now on.";
+	return (
+		<Note role="status" marginTop="12px" display="flex" flexWrap="wrap" gap="6px 14px" alignItems="center">
+			<chakra.span flex="1 1 300px">
+				<b>
+					No. {number} is {isInTest ? "in test" : "the standard"}.
+				</b>{" "}
+				{next}
+			</chakra.span>
+			{kind === "dish" ? <ActLink to="/sittings">Put it on a sitting</ActLink> : null}
+			<ActLink to={`/book/${id}/versions`}>{isInTest ? "Approve it" : "All its numbers"}</ActLink>
+		</Note>
 	);
 }
 

@@ -187,7 +187,7 @@ function Cuts({ view }: { readonly view: View }) {
 				A cooked portion after trim, bone and cooking loss, and the time to fork-tender. Cheap to buy is not
 				cheap on the plate.
 			</Muted>
-			<chakra.div height="280px" marginTop="8px">
+			<chakra.div minHeight="386px" marginTop="8px">
 				{drawn ? (
 					<Suspense fallback={<Muted>Drawing…</Muted>}>
 						<CutChart cuts={view.cuts} currency={view.currency} />

@@ -1,42 +1,46 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { together } from "./CutChart.tsx";
+import { spreadMarks } from "./spreadMarks.ts";
 
-const cut = (number: number, minutes: number, portion_minor: number, own = false) => ({
-	number,
-	name: `cut ${number}`,
-	own,
-	minutes,
-	portion_minor,
-});
-const ACROSS = [60, 120, 180, 240];
-const UP = [0, 100, 200, 300, 400];
+const PLOT = { width: 600, height: 300 };
+const APART = 28;
 
-describe("cuts on the chart", () => {
-	it("that lie on one another are one point with all their numbers", () => {
-		expect(together([cut(1, 100, 200), cut(3, 104, 210, true), cut(2, 200, 200)], ACROSS, UP)).toEqual([
-			{ numbers: [1, 3], own: true, minutes: 102, portion_minor: 205 },
-			{ numbers: [2], own: false, minutes: 200, portion_minor: 200 },
-		]);
+describe("the marks of cuts on their chart", () => {
+	it("stay on their points while they stand free", () => {
+		const points = [
+			{ x: 10, y: 10 },
+			{ x: 60, y: 10 },
+			{ x: 200, y: 150 },
+		];
+		expect(spreadMarks(points, APART, PLOT)).toEqual(points);
 	});
 
-	it("each stand on it once, and nowhere two on one another unread", () => {
-		const points = fc.array(fc.tuple(fc.integer({ min: 60, max: 240 }), fc.integer({ min: 0, max: 400 })), {
-			maxLength: 12,
+	it("that lie on one another each get room", () => {
+		const [one, other] = spreadMarks(
+			[
+				{ x: 100, y: 100 },
+				{ x: 100, y: 100 },
+			],
+			APART,
+			PLOT,
+		);
+		expect(Math.hypot((one?.x ?? 0) - (other?.x ?? 0), (one?.y ?? 0) - (other?.y ?? 0))).toBeGreaterThan(
+			27.9,
+		);
+	});
+
+	it("never touch, and never leave the chart, however many fall together", () => {
+		const point = fc.record({
+			x: fc.double({ min: 0, max: PLOT.width, noNaN: true }),
+			y: fc.double({ min: 0, max: PLOT.height, noNaN: true }),
 		});
 		fc.assert(
-			fc.property(points, (given) => {
-				const cuts = given.map(([minutes, minor], index) => cut(index + 1, minutes, minor));
-				const groups = together(cuts, ACROSS, UP);
-				const numbers = groups.flatMap((group) => group.numbers).sort((a, b) => a - b);
-				expect(numbers).toEqual(cuts.map(({ number }) => number));
-				for (const one of groups.filter((group) => group.numbers.length === 1)) {
-					for (const other of cuts.filter(({ number }) => !one.numbers.includes(number))) {
-						const apart =
-							Math.abs(other.minutes - one.minutes) >= 0.055 * 180 ||
-							Math.abs(other.portion_minor - one.portion_minor) >= 0.1 * 400;
-						expect(apart).toBe(true);
-					}
+			fc.property(fc.array(point, { maxLength: 20 }), (points) => {
+				const marks = spreadMarks(points, APART, PLOT);
+				for (const [index, one] of marks.entries()) {
+					expect(one.x >= 0 && one.x <= PLOT.width && one.y >= 0 && one.y <= PLOT.height).toBe(true);
+					for (const other of marks.slice(index + 1))
+						expect(Math.hypot(one.x - other.x, one.y - other.y)).toBeGreaterThan(APART - 2);
 				}
 			}),
 		);

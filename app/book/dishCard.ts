@@ -4,13 +4,12 @@ import { type Cost, costOfPlan } from "#core/cost";
 import type { Kitchen } from "#core/kitchen";
 import { lineWords } from "#core/pans";
 import { type DishOrder, lineGivesTooMuch, type Plan, type PlanWarning, plan } from "#core/plan";
-import { threeDigits } from "#core/quantity";
 import { type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
 import { DAY_MS } from "#core/time";
 import { cutWords, LIDS } from "#core/trade";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { lineView } from "../ui/words/lineView.ts";
-import { counted, money, percent, type Reading } from "../ui/words/reading.ts";
+import { counted, money, perCent, percent, type Reading } from "../ui/words/reading.ts";
 import { stepViews } from "../ui/words/stepView.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 import type { CardSize } from "./cardSize.ts";
@@ -161,9 +160,7 @@ function factsOf(recipe: Recipe, planned: Plan, reading: Reading): { figure: str
 		{ figure: percent(trimLoss), label: "trim loss" },
 		...(boneShare > 0 ? [{ figure: percent(boneShare), label: "bone" }] : []),
 		{ figure: percent(cookingLoss), label: "cooking loss" },
-		...(salt_pct === null
-			? []
-			: [{ figure: `${threeDigits(Math.round(salt_pct * 100) / 100)} %`, label: "salt at the end" }]),
+		...(salt_pct === null ? [] : [{ figure: perCent(salt_pct), label: "salt at the end" }]),
 	];
 }
 

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useRef } from "react";
 import { Form, Link, redirect } from "react-router";
-import { wallClock } from "#core/time";
+import { dayTyped, wallClock } from "#core/time";
 import {
 	addPrice,
 	changeIngredient,
@@ -53,7 +53,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		price: held ? perWeight(held) : null,
 		prices: prices.map((price) => ({
 			id: price.id,
-			from: wallClock(price.from, house.timeZone).date,
+			from: dayTyped(wallClock(price.from, house.timeZone).date),
 			pack: reading.mass(price.pack_g / 1000),
 			price: money(price.price_minor, house.currency),
 			perWeight: perWeight(price),

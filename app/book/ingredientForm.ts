@@ -117,9 +117,8 @@ export function readPriceForm(
 export function typedOf(row: IngredientFields, units: UnitSystem): Record<string, string> {
 	const grams = (weight: number | null) => {
 		if (weight === null) return "";
-		return units === "us"
-			? `${written(Number((weight / 28.349523125).toPrecision(6)))} oz`
-			: `${written(weight)} g`;
+		if (units === "us") return `${written(Number((weight / 28.349523125).toPrecision(6)))} oz`;
+		return weight >= 1000 ? `${written(weight / 1000)} kg` : `${written(weight)} g`;
 	};
 	const on = (group: string, names: readonly string[]) =>
 		names.map((name) => [`${group}.${name}`, "on"] as const);

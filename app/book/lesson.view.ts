@@ -1,10 +1,9 @@
 import { type LessonMistake, mistakesOf, type Plan } from "#core/plan";
-import { threeDigits } from "#core/quantity";
 import type { HouseCode } from "#core/safety";
 import { durationWords } from "#core/time";
 import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";
 import { cautionsOf } from "../ui/words/cautions.ts";
-import { counted, percent, type Reading } from "../ui/words/reading.ts";
+import { counted, perCent, percent, type Reading } from "../ui/words/reading.ts";
 import { stepViews } from "../ui/words/stepView.ts";
 
 /** Why a place is there at all, for somebody new to the work. */
@@ -75,6 +74,6 @@ function mistakeWords(mistake: LessonMistake, reading: Reading): string {
 		case "leftIn":
 			return `From tender to falling apart: about ${durationWords(mistake.window_min)}. After that it does not come back.`;
 		case "saltedEarly":
-			return `Salted to ${threeDigits(mistake.before_pct)} % before it is boiled down it ends at ${threeDigits(Math.round(mistake.after_pct * 100) / 100)} %.`;
+			return `Salted to ${perCent(mistake.before_pct)} before it is boiled down it ends at ${perCent(mistake.after_pct)}.`;
 	}
 }

@@ -95,7 +95,7 @@ export default function NewRecipe({ loaderData: { copied, side, sides }, actionD
 					<Field
 						label="What it is called"
 						name="name"
-						required
+						aria-required
 						autoFocus
 						maxLength={120}
 						defaultValue={typed.name ?? side?.name ?? ""}

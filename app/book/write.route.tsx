@@ -30,7 +30,7 @@ import { Field } from "../ui/forms/Field.tsx";
 import { typedIn, versionOf } from "../ui/forms/form.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
-import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { Act, ActLink, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { type HouseVisit, visitOf } from "../ui/server/visit.ts";
@@ -41,6 +41,7 @@ import { changeField } from "./draftEdits.ts";
 import { draftIn, edited } from "./draftForm.ts";
 import { FieldSheets } from "./writer/FieldSheets.tsx";
 import { LineEditor } from "./writer/LineEditor.tsx";
+import { NumberBar } from "./writer/NumberBar.tsx";
 import { SchoolChooser } from "./writer/SchoolChooser.tsx";
 import { ServesNote } from "./writer/ServesNote.tsx";
 import { StepEditor } from "./writer/StepEditor.tsx";
@@ -142,13 +143,14 @@ async function keepAndDo({ store, who, reading }: HouseVisit, id: string, form: 
 	}
 	if (!intent.startsWith("number")) return redirect(`/book/${id}/write`);
 	const state = intent === "number:standard" ? "standard" : "tested";
+	let number: number;
 	try {
-		await numberDraft(store, id, { who, state, reason: String(form.get("reason") ?? "") });
+		number = await numberDraft(store, id, { who, state, reason: String(form.get("reason") ?? "") });
 	} catch (error) {
 		if (!(error instanceof Refusal)) throw error;
 		return refusedFor(error, version);
 	}
-	return redirect(`/book/${id}`);
+	return redirect(`/book/${id}?numbered=${number}`);
 }
 
 /** @see sentOrKept */
@@ -190,7 +192,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 						<Tape size="large">{draft.fields.name || "Without a name yet"}</Tape>
 					</h1>
 					<Muted aria-live="polite">{keepingWords(hand)}</Muted>
-					<chakra.div marginInlineStart="auto" display="flex" gap="6px">
+					<chakra.div marginInlineStart="auto" display="flex" flexWrap="wrap" gap="6px">
 						<Act type="button" kind="quiet" disabled={!hand.canUndo} onClick={hand.undo}>
 							Undo <Key aria-hidden>ctrl z</Key>
 						</Act>
@@ -198,6 +200,9 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 							Redo
 						</Act>
 						<ActLink to={loaderData.basedOn === null ? "/book" : `/book/${loaderData.id}`}>Leave it</ActLink>
+						<Act name="intent" value="discard">
+							Throw the draft away
+						</Act>
 					</chakra.div>
 				</chakra.div>
 				<Notes hand={hand} basedOn={loaderData.basedOn} />
@@ -213,10 +218,25 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 						{problems.map(({ field, message }) => `${fieldWords(field)}: ${message}.`).join(" ")}
 					</Note>
 				) : null}
+				<Sheet marginTop="10px" paddingBlock="8px 12px">
+					<Field
+						label={`${loaderData.basedOn === null ? "Why it is written" : "Why it is changed"}; it stands beside its number`}
+						name="reason"
+						maxLength={300}
+						autoComplete="off"
+					/>
+				</Sheet>
+				<NumberBar
+					wrong={wrong}
+					draft={draft}
+					serves={serves}
+					units={loaderData.units}
+					waits={hand.keeping === "keeping"}
+				/>
 				<chakra.div
 					display="grid"
 					gap="10px"
-					marginTop="12px"
+					marginTop="10px"
 					alignItems="start"
 					gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0, 8fr) minmax(0, 5fr)" }}
 				>
@@ -233,7 +253,6 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 						<StepEditor draft={draft} wrong={wrong} onChange={change} />
 					</chakra.div>
 					<chakra.div display="grid" gap="10px">
-						<NumberSheet wrong={wrong} basedOn={loaderData.basedOn} waits={hand.keeping === "keeping"} />
 						{serves && !serves.agrees ? (
 							<ServesNote draft={draft} card={serves} units={loaderData.units} onChange={change} />
 						) : null}
@@ -297,53 +316,5 @@ function Notes({ hand, basedOn }: { readonly hand: DraftInHand; readonly basedOn
 				</Muted>
 			)}
 		</>
-	);
-}
-
-interface NumberSheetProps {
-	readonly wrong: Readonly<Record<string, string>>;
-	readonly basedOn: number | null;
-	/** Whether something typed is still on its way. */
-	readonly waits: boolean;
-}
-
-/** The way from a draft to a numbered version, or what still stands in it. */
-function NumberSheet({ wrong, basedOn, waits }: NumberSheetProps) {
-	const open = Object.keys(wrong).length;
-	return (
-		<Sheet display="grid" gap="10px">
-			<Heading>
-				{open === 0 ? "It holds" : `${open} ${open === 1 ? "thing stands" : "things stand"} open`}
-			</Heading>
-			{open === 0 ? null : (
-				<ul>
-					{Object.entries(wrong)
-						.slice(0, 6)
-						.map(([field, message]) => (
-							<li key={field}>
-								<Muted>{fieldWords(field)}:</Muted> {message}
-							</li>
-						))}
-				</ul>
-			)}
-			<Field
-				label={basedOn === null ? "Why it is written" : "Why it is changed"}
-				name="reason"
-				maxLength={300}
-				autoComplete="off"
-				placeholder="Tried on Thursday for 40; sauce was short"
-			/>
-			<chakra.div display="flex" flexWrap="wrap" gap="8px">
-				<Act kind="next" name="intent" value="number:tested" disabled={open > 0 || waits}>
-					Number it, to be tested
-				</Act>
-				<Act name="intent" value="number:standard" disabled={open > 0 || waits}>
-					Approve as the standard
-				</Act>
-				<Act kind="quiet" name="intent" value="discard">
-					Throw the draft away
-				</Act>
-			</chakra.div>
-		</Sheet>
 	);
 }

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, memo, useCallback } from "react";
 import { heatColour } from "../ui/drawings/heat.ts";
+import { useShownWidth } from "../ui/drawings/useShownWidth.ts";
 import type { Bar, DayView, Lane, Stand, WallOven } from "./day.view.ts";
 import { STEP_MS } from "./lift.ts";
 import type { Lift, Locate } from "./useLift.ts";
@@ -106,8 +107,9 @@ export function TimeStrip({ view, at, clock, onMove, lift }: StripProps) {
 	);
 	const inset = (moment: number) =>
 		`calc(${INSET_PX}px + (100% - ${2 * INSET_PX}px) * ${share(moment) / 100})`;
+	const [strip, px] = useShownWidth<HTMLDivElement>(FIRST_PX);
 	return (
-		<Strip>
+		<Strip ref={strip}>
 			<chakra.div position="relative" height="44px">
 				<Range
 					type="range"
@@ -138,10 +140,10 @@ export function TimeStrip({ view, at, clock, onMove, lift }: StripProps) {
 				))}
 			</chakra.div>
 			{ovens.map((oven) => (
-				<OvenLane key={oven.id} oven={oven} share={share} span={to - from} lift={lift} />
+				<OvenLane key={oven.id} oven={oven} share={share} px={px} span={to - from} lift={lift} />
 			))}
 			{lanes.map((lane) => (
-				<ThingLane key={lane.id} lane={lane} share={share} />
+				<ThingLane key={lane.id} lane={lane} share={share} px={px} />
 			))}
 			{services.map((service) => (
 				<Down key={service.id} left={inset(service.at)} colour="next" width="4px" />
@@ -194,6 +196,8 @@ function byEvents(
 
 interface LaneProps {
 	readonly share: (at: number) => number;
+	/** Width of the strip as it is shown. */
+	readonly px: number;
 }
 
 interface OvenLaneProps extends LaneProps {
@@ -204,7 +208,7 @@ interface OvenLaneProps extends LaneProps {
 }
 
 /** A ribbon as thick as the rungs that are taken, over a floor in the colour of its heat; it can be carried off. */
-function OvenLane({ oven, share, span, lift }: OvenLaneProps) {
+function OvenLane({ oven, share, px, span, lift }: OvenLaneProps) {
 	const thick = OVEN_LANE_PX / oven.rungs;
 	const held = lift.view;
 	const ghost = held?.lifted.oven === oven.id ? held.ghost : null;
@@ -238,7 +242,12 @@ function OvenLane({ oven, share, span, lift }: OvenLaneProps) {
 						style={placed(stand)}
 						{...lift.handle(stand.id, oven.id, stand.from, locate)}
 					>
-						{stand.rungs.length * thick >= 16 ? `${stand.fixed ? "◆ " : ""}${stand.tag} ${stand.set}` : ""}
+						{stand.rungs.length * thick >= 16
+							? fitted(
+									[`${stand.fixed ? "◆ " : ""}${stand.tag} ${stand.set}`, stand.tag],
+									((share(stand.to) - share(stand.from)) * px) / 100,
+								)
+							: ""}
 						<Floor style={{ background: heatColour(stand.set_C) }} />
 					</Ribbon>
 				))}
@@ -259,7 +268,7 @@ function OvenLane({ oven, share, span, lift }: OvenLaneProps) {
 }
 
 /** It stands still while the cursor or pans move. */
-const ThingLane = memo(function ThingLane({ lane, share }: LaneProps & { readonly lane: Lane }) {
+const ThingLane = memo(function ThingLane({ lane, share, px }: LaneProps & { readonly lane: Lane }) {
 	return (
 		<div>
 			<Name>
@@ -279,7 +288,7 @@ const ThingLane = memo(function ThingLane({ lane, share }: LaneProps & { readonl
 							height: LANE_PX / rows,
 						}}
 					>
-						{rows === 1 ? fitted(bar.words, share(bar.to) - share(bar.from)) : ""}
+						{rows === 1 ? fitted(namesOf(bar.words), ((share(bar.to) - share(bar.from)) * px) / 100) : ""}
 					</Piece>
 				))}
 			</Track>
@@ -287,14 +296,20 @@ const ThingLane = memo(function ThingLane({ lane, share }: LaneProps & { readonl
 	);
 });
 
-/** Shares of the strip, %, that take all the words, and the letter at their end. */
-const TAKES_WORDS = 7;
-const TAKES_LETTER = 2;
+/** Width the strip is laid out in until it is shown, and about how wide a letter is, with the room round it, px. */
+const FIRST_PX = 1190;
+const LETTER_PX = 9;
+const ROUND_PX = 18;
 
-function fitted(words: string, share: number): string {
-	if (share >= TAKES_WORDS) return words;
+/** The longest of some names that has room; nothing where none has. */
+function fitted(names: readonly string[], room: number): string {
+	return names.find((name) => name.length * LETTER_PX + ROUND_PX <= room) ?? "";
+}
+
+/** "Trim A", or its letter alone. */
+function namesOf(words: string): string[] {
 	const last = words.split(" ").at(-1) ?? "";
-	return share >= TAKES_LETTER && last.length <= 2 ? last : "";
+	return last.length <= 2 ? [words, last] : [words];
 }
 
 /** Bars that overlap stand in rows of their own. */

@@ -44,7 +44,7 @@ export default function Cook({ loaderData, actionData }: Route.ComponentProps) {
 	const { typed, wrong, frame } = shownIn(loaderData, actionData);
 	return (
 		<EquipmentForm {...frame} beside={null}>
-			<Field label="Name" name="name" required defaultValue={typed.name} wrong={wrong.name} />
+			<Field label="Name" name="name" aria-required defaultValue={typed.name} wrong={wrong.name} />
 			<Choice label="Works at" name="work" defaultValue={typed.work} wrong={wrong.work}>
 				{WORK_KEYS.map((key) => (
 					<option key={key} value={key}>

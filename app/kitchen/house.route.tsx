@@ -105,7 +105,7 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				</p>
 			}
 		>
-			<Field label="Name" name="name" required defaultValue={typed.name} wrong={wrong.name} />
+			<Field label="Name" name="name" aria-required defaultValue={typed.name} wrong={wrong.name} />
 			<Choice label="Units" name="units" defaultValue={typed.units} wrong={wrong.units}>
 				<option value="metric">kg, l, °C</option>
 				<option value="us">lb, qt, °F</option>

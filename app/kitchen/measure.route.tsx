@@ -132,7 +132,7 @@ export default function Measure({ loaderData, actionData }: Route.ComponentProps
 									<Field
 										label="Name on the shelf"
 										name="name"
-										required
+										aria-required
 										defaultValue={typed.name}
 										wrong={wrong.name}
 									/>

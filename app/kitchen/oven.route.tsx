@@ -67,7 +67,7 @@ export default function Oven({ loaderData, actionData }: Route.ComponentProps) {
 	const { typed, wrong, frame } = shownIn(loaderData, actionData);
 	return (
 		<EquipmentForm {...frame} beside={loaderData.oven ? <OvenCavity oven={loaderData.oven} /> : null}>
-			<Field label="Name" name="name" required defaultValue={typed.name} wrong={wrong.name} />
+			<Field label="Name" name="name" aria-required defaultValue={typed.name} wrong={wrong.name} />
 			<Choice label="Kind" name="kind" defaultValue={typed.kind} wrong={wrong.kind}>
 				<option value="fanOven">fan</option>
 				<option value="stillOven">still</option>

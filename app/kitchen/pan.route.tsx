@@ -64,7 +64,13 @@ export default function Pan({ loaderData, actionData }: Route.ComponentProps) {
 	const [kind, setKind] = useState(typed.kind);
 	return (
 		<EquipmentForm {...frame} beside={loaderData.pan ? <Beside pan={loaderData.pan} /> : null}>
-			<Field label="Name on the shelf" name="name" required defaultValue={typed.name} wrong={wrong.name} />
+			<Field
+				label="Name on the shelf"
+				name="name"
+				aria-required
+				defaultValue={typed.name}
+				wrong={wrong.name}
+			/>
 			<Field
 				label="How many there are"
 				name="stock"

@@ -48,7 +48,7 @@ export default function Place({ loaderData, actionData }: Route.ComponentProps) 
 	const { typed, wrong, frame } = shownIn(loaderData, actionData);
 	return (
 		<EquipmentForm {...frame} beside={null}>
-			<Field label="Name" name="name" required defaultValue={typed.name} wrong={wrong.name} />
+			<Field label="Name" name="name" aria-required defaultValue={typed.name} wrong={wrong.name} />
 			<Choice label="Kind" name="kind" defaultValue={typed.kind} wrong={wrong.kind}>
 				{PLACE_KINDS.map((kind) => (
 					<option key={kind} value={kind}>

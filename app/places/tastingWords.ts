@@ -1,11 +1,10 @@
 import type { Mends, Tasting } from "#core/plan";
-import { threeDigits } from "#core/quantity";
-import type { Reading } from "../ui/words/reading.ts";
+import { perCent, type Reading } from "../ui/words/reading.ts";
 
 /** "Taste the sauce before it is bound: …": what for, and one step of each correction. */
 export function tastingWords(tasting: Tasting, reading: Reading): string {
 	const { of, ends_pct, saltTenth_g } = tasting;
-	const ends = ends_pct === null ? "" : `; the sauce is planned to end at ${threeDigits(ends_pct)} % salt`;
+	const ends = ends_pct === null ? "" : `; the sauce is planned to end at ${perCent(ends_pct)} salt`;
 	const salt = `${reading.mass(saltTenth_g / 1000)} of salt is a tenth of a per cent in the sauce`;
 	switch (of) {
 		case "liquid":

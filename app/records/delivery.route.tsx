@@ -145,7 +145,7 @@ export default function Delivery({ loaderData, actionData }: Route.ComponentProp
 							label="What"
 							name="name"
 							list="delivered-names"
-							required
+							aria-required
 							defaultValue={typed.name}
 							wrong={wrong.name}
 						/>

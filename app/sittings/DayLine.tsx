@@ -4,6 +4,18 @@ import { Label, Line, Rect, Svg } from "../ui/drawings/svg.tsx";
 import { useShownWidth } from "../ui/drawings/useShownWidth.ts";
 import type { DayBar, DayLane, DayLineView } from "./dayLine.view.ts";
 
+/** A name over its lane: what runs behind it is hidden by its halo. */
+const Over = chakra("text", {
+	base: {
+		fill: "ink",
+		fontFamily: "text",
+		fontSize: "16px",
+		fontWeight: 650,
+		stroke: "sheet",
+		strokeWidth: "5px",
+		paintOrder: "stroke",
+	},
+});
 const Next = chakra("line", { base: { stroke: "next", strokeWidth: 4 } });
 /** Width it is laid out in until it is shown, px. */
 const FIRST = 1190;
@@ -31,7 +43,7 @@ export function DayLine({ view }: { readonly view: DayLineView }) {
 		<Svg ref={svg} viewBox={`0 0 ${width} ${foot + FOOT}`} role="img" aria-label={wordsOf(view)}>
 			{ticks
 				.filter((_, index) => index % every === 0)
-				.filter(({ at }) => x(serviceAt) - x(at) > HOUR_PX)
+				.filter(({ at }) => x(serviceAt) - x(at) > 2 * HOUR_PX)
 				.map(({ at, words }) => (
 					<Label key={at} x={x(at)} y={foot + 17}>
 						{words}
@@ -46,40 +58,53 @@ export function DayLine({ view }: { readonly view: DayLineView }) {
 			>
 				{service}
 			</Label>
-			{lanes.map((lane, index) => (
-				<Lane key={lane.id} lane={lane} top={TOP + index * LANE} x={x} />
-			))}
 			<Next data-means="service" x1={x(serviceAt)} x2={x(serviceAt)} y1={4} y2={foot} />
+			{lanes.map((lane, index) => (
+				<Lane key={lane.id} lane={lane} top={TOP + index * LANE} x={x} width={width} />
+			))}
 		</Svg>
 	);
 }
 
 type X = ReturnType<typeof scaleLinear<number>>;
 
-function Lane({ lane, top, x }: { readonly lane: DayLane; readonly top: number; readonly x: X }) {
+interface LaneProps {
+	readonly lane: DayLane;
+	readonly top: number;
+	readonly x: X;
+	readonly width: number;
+}
+
+function Lane({ lane, top, x, width }: LaneProps) {
+	const whole = lane.earlier ? `${lane.name}, ${lane.earlier}` : lane.name;
 	return (
 		<g>
-			<Label x={1} y={top + 14} fill="ink" fontWeight="650">
-				{lane.name}
-				{lane.earlier ? `, ${lane.earlier}` : ""}
-			</Label>
+			<Over x={1} y={top + 14}>
+				{whole.length * LETTER_PX <= width ? whole : lane.name}
+			</Over>
 			<Line x1={1} x2={x.range()[1]} y1={top + NAME + BAR} y2={top + NAME + BAR} stroke="hair" />
-			{lane.bars.map((bar) => (
-				<Bar key={`${bar.words} ${bar.from}`} bar={bar} top={top + NAME} x={x} />
+			{lane.bars.map((bar, index) => (
+				<Bar
+					key={`${bar.words} ${bar.from}`}
+					bar={bar}
+					until={lane.bars[index + 1]?.from ?? bar.to}
+					top={top + NAME}
+					x={x}
+				/>
 			))}
 		</g>
 	);
 }
 
-function Bar({
-	bar: { from, to, words, alone },
-	top,
-	x,
-}: {
+interface BarProps {
 	readonly bar: DayBar;
+	/** When the next begins: its words stand before that. */
+	readonly until: number;
 	readonly top: number;
 	readonly x: X;
-}) {
+}
+
+function Bar({ bar: { from, to, words, alone }, until, top, x }: BarProps) {
 	const left = Math.max(1, x(from));
 	const wide = Math.max(3, x(to) - left);
 	return (
@@ -95,7 +120,7 @@ function Bar({
 				stroke="edge"
 				strokeWidth={1.5}
 			/>
-			{wide > words.length * LETTER_PX + 8 ? (
+			{Math.min(wide, x(until) - left) > words.length * LETTER_PX + 12 ? (
 				<Label x={left + 6} y={top + 16} fill="ink">
 					{words}
 				</Label>

@@ -28,7 +28,7 @@ export function DetailFields({
 				<Field
 					label="Sitting"
 					name="name"
-					required
+					aria-required
 					autoFocus={isNew}
 					maxLength={120}
 					defaultValue={typed.name}
@@ -39,7 +39,7 @@ export function DetailFields({
 				label="Covers"
 				name="covers"
 				inputMode="numeric"
-				required
+				aria-required
 				defaultValue={typed.covers}
 				wrong={wrong.covers}
 				aria-keyshortcuts="c"
@@ -47,7 +47,7 @@ export function DetailFields({
 			/>
 			<Field label="Room" name="room" maxLength={80} defaultValue={typed.room} wrong={wrong.room} />
 			<chakra.div gridColumn="1 / -1">
-				<MomentField label="Service" required typed={typed} wrong={wrong} />
+				<MomentField label="Service" aria-required typed={typed} wrong={wrong} />
 			</chakra.div>
 			<Field
 				label="Cooks on it"

@@ -16,7 +16,6 @@ import {
 } from "@dnd-kit/sortable";
 import { type KeyboardEvent, useMemo } from "react";
 import { Link } from "react-router";
-import { threeDigits } from "#core/quantity";
 import {
 	clausesOf,
 	type Draft,
@@ -28,7 +27,8 @@ import {
 } from "#core/recipe";
 import { GROUPS, ROLE_LAW, ROLES, type Role } from "#core/trade";
 import { Input, Select } from "../../ui/forms/Field.tsx";
-import { Act, Heading, Hidden, Muted, Sheet } from "../../ui/parts/parts.tsx";
+import { Act, Heading, Hidden, Muted, Note, Sheet } from "../../ui/parts/parts.tsx";
+import { perCent } from "../../ui/words/reading.ts";
 import { addLine, changeLine, inGroups, moveLine, placeLine, removeLine } from "../draftEdits.ts";
 import { GROUP_LABELS } from "../groupLabels.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
@@ -130,8 +130,8 @@ const Row = chakra("div", {
 		gap: "4px 6px",
 		alignItems: "center",
 		gridTemplateColumns: {
-			base: "32px minmax(0,1fr) auto",
-			md: "32px minmax(0,1fr) 136px auto",
+			base: "44px minmax(0,1fr) auto",
+			md: "44px minmax(0,1fr) 164px auto",
 		},
 	},
 });
@@ -178,7 +178,6 @@ function LineRow({
 					id={`text-${line.key}`}
 					name={`line.${line.key}.text`}
 					value={line.text}
-					placeholder="500 g onions, large dice"
 					aria-label={`Line: ${name}`}
 					aria-invalid={problem ? true : undefined}
 					aria-describedby={`says-${line.key}`}
@@ -198,15 +197,10 @@ function LineRow({
 					onRemove={() => onChange(removeLine(draft, line.key))}
 				/>
 			</Row>
-			<chakra.p
-				id={`says-${line.key}`}
-				paddingInlineStart="40px"
-				fontSize="15px"
-				color={problem ? "next" : "muted"}
-			>
+			<chakra.div id={`says-${line.key}`} paddingInlineStart="50px" fontSize="16px" color="muted">
 				{problem && line.text.trim() !== "" ? (
-					<>
-						▲ {problem}{" "}
+					<Note color="ink">
+						▲ <b>{problem}</b>{" "}
 						{says?.unknown ? (
 							<Meant
 								unknown={says.unknown}
@@ -223,14 +217,14 @@ function LineRow({
 								}
 							/>
 						) : null}
-					</>
+					</Note>
 				) : (
 					<>
 						<Said says={says} role={role} main_g={main_g} />
 						{role === "potent" ? <Exponent line={line} {...{ draft, onChange }} /> : null}
 					</>
 				)}
-			</chakra.p>
+			</chakra.div>
 		</li>
 	);
 }
@@ -290,7 +284,7 @@ function Said({ says, role, main_g }: SaidProps) {
 	const grams = gramsOrNull(quantity, ingredient);
 	const straight = role === "vegetable" || role === "side" || role === "salt";
 	const share =
-		straight && grams !== null && main_g > 0 ? `${threeDigits((grams / main_g) * 100)} % of the main` : "";
+		straight && grams !== null && main_g > 0 ? `${perCent((grams / main_g) * 100)} of the main` : "";
 	return (
 		<>
 			{guessed ? "taken as " : ""}
@@ -340,7 +334,6 @@ function Exponent({ line, draft, onChange }: Pick<RoleChoiceProps, "line" | "dra
 				<Input
 					name={`line.${line.key}.exponent`}
 					value={line.exponent}
-					placeholder="1"
 					aria-label={`Exponent: ${line.text.trim() || "empty line"}`}
 					minHeight="32px !important"
 					padding="2px 8px !important"

@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import type { KeyboardEvent } from "react";
+import { type KeyboardEvent, type ReactNode, useState } from "react";
 import type { Draft, DraftStep } from "#core/recipe";
 import { PLACE_WORDS, PLACES } from "#core/trade";
-import { Area, Input, Select } from "../../ui/forms/Field.tsx";
+import { Area, Input, Select, Wrong } from "../../ui/forms/Field.tsx";
 import { Act, Heading, Muted, Sheet } from "../../ui/parts/parts.tsx";
 import { addStep, changeStep, moveStep, removeStep } from "../draftEdits.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
@@ -98,86 +98,141 @@ function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 		event.preventDefault();
 		changeAndFocus(() => move(event.key === "ArrowUp" ? -1 : 1), step.key);
 	};
+	const [open, setOpen] = useState(step.text === "" || problem !== undefined);
 	return (
-		<chakra.li borderTop="1px solid" borderColor="hair" paddingTop="10px" display="grid" gap="6px">
+		<chakra.li
+			borderTop="1px solid"
+			borderColor="hair"
+			paddingTop="6px"
+			display="grid"
+			gridTemplateColumns="minmax(0,1fr) auto"
+			gap="0 10px"
+			alignItems="start"
+		>
 			<input type="hidden" name="step" value={step.key} />
 			<input type="hidden" name={`step.${step.key}.school`} value={step.school ?? ""} />
-			<chakra.div display="flex" flexWrap="wrap" gap="6px" alignItems="center">
-				<chakra.div width="130px">
-					<Select {...field("place", "Place of")}>
-						{PLACES.map((place) => (
-							<option key={place} value={place}>
-								{PLACE_WORDS[place]}
-							</option>
-						))}
-					</Select>
-				</chakra.div>
-				<chakra.div width="130px">
-					<Input {...field("station", "Station of")} placeholder="Station" />
-				</chakra.div>
-				<chakra.div width="74px">
-					<Input {...field("handsOn", "Minutes of work of")} />
-				</chakra.div>
-				<Muted>min work,</Muted>
-				<chakra.div width="74px">
-					<Input {...field("waiting", "Minutes of waiting of")} />
-				</chakra.div>
-				<Muted>waiting</Muted>
-				<chakra.div marginInlineStart="auto">
-					<RowTools
-						of="step"
-						rowKey={step.key}
-						name={which}
-						onMove={move}
-						onRemove={() => onChange(removeStep(draft, step.key))}
+			<details
+				open={open || problem !== undefined}
+				onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+			>
+				<summary id={`fold-${step.key}`}>
+					<Sentence step={step} number={number} />
+				</summary>
+				<chakra.div display="grid" gap="8px" paddingBlock="4px 10px">
+					<Area
+						{...field("text", "What is done in")}
+						id={`text-${step.key}`}
+						aria-invalid={problem ? true : undefined}
+						onKeyDown={moveByKey}
 					/>
+					{problem ? <Wrong>{problem}</Wrong> : null}
+					<Fields>
+						<Labelled words="Look for">
+							<Input {...field("check", "What to look for in")} />
+						</Labelled>
+						<Labelled words="Mind">
+							<Input {...field("caution", "What to mind in")} />
+						</Labelled>
+					</Fields>
+					<Fields>
+						<Labelled words="Place">
+							<Select {...field("place", "Place of")}>
+								{PLACES.map((place) => (
+									<option key={place} value={place}>
+										{PLACE_WORDS[place]}
+									</option>
+								))}
+							</Select>
+						</Labelled>
+						<Labelled words="Station">
+							<Input {...field("station", "Station of")} />
+						</Labelled>
+						<Labelled words="Work, min">
+							<Input {...field("handsOn", "Minutes of work of")} />
+						</Labelled>
+						<Labelled words="Waiting, min">
+							<Input {...field("waiting", "Minutes of waiting of")} />
+						</Labelled>
+						<Labelled words="Work">
+							<Select {...field("grows", "Work of")}>
+								{GROWS.map(([value, words]) => (
+									<option key={value} value={value}>
+										{words}
+									</option>
+								))}
+							</Select>
+						</Labelled>
+						<Labelled words="Temperature">
+							<Input {...field("temperature", "Temperature of")} />
+						</Labelled>
+						<Labelled words="Tools">
+							<Input {...field("tools", "Tools of")} />
+						</Labelled>
+						{draft.kind === "preparation" ? (
+							<>
+								<Labelled words="Stands">
+									<Select {...field("heat", "On what")}>
+										{STANDS_ON.map(([value, words]) => (
+											<option key={value} value={value}>
+												{words}
+											</option>
+										))}
+									</Select>
+								</Labelled>
+								<Labelled words="Done">
+									<Select {...field("when", "When")}>
+										{WHENS.map(([value, words]) => (
+											<option key={value} value={value}>
+												{words}
+											</option>
+										))}
+									</Select>
+								</Labelled>
+							</>
+						) : null}
+					</Fields>
 				</chakra.div>
-			</chakra.div>
-			<Area
-				{...field("text", "What is done in")}
-				id={`text-${step.key}`}
-				aria-invalid={problem ? true : undefined}
-				onKeyDown={moveByKey}
+			</details>
+			<RowTools
+				of="step"
+				rowKey={step.key}
+				name={which}
+				onMove={move}
+				onRemove={() => onChange(removeStep(draft, step.key))}
 			/>
-			<Input
-				{...field("check", "What to look for in")}
-				placeholder="Look for: fried to brick, smells sweet"
-			/>
-			<Input {...field("caution", "What to mind in")} placeholder="Mind: hot fat, steam, a heavy pan" />
-			<chakra.div display="grid" gap="6px" gridTemplateColumns="repeat(3, minmax(0, 1fr))">
-				<Select {...field("grows", "Work of")}>
-					{GROWS.map(([value, words]) => (
-						<option key={value} value={value}>
-							{words}
-						</option>
-					))}
-				</Select>
-				<Input {...field("temperature", "Temperature of")} placeholder="Temperature" />
-				<Input {...field("tools", "Tools of")} placeholder="Tools" />
-			</chakra.div>
-			{draft.kind === "preparation" ? (
-				<chakra.div display="grid" gap="6px" gridTemplateColumns="repeat(2, minmax(0, 1fr))">
-					<Select {...field("heat", "On what")}>
-						{STANDS_ON.map(([value, words]) => (
-							<option key={value} value={value}>
-								{words}
-							</option>
-						))}
-					</Select>
-					<Select {...field("when", "When")}>
-						{WHENS.map(([value, words]) => (
-							<option key={value} value={value}>
-								{words}
-							</option>
-						))}
-					</Select>
-				</chakra.div>
-			) : null}
-			{problem ? (
-				<chakra.p color="next" fontWeight="650">
-					▲ {problem}
-				</chakra.p>
-			) : null}
 		</chakra.li>
+	);
+}
+
+const Fields = chakra("div", {
+	base: {
+		display: "grid",
+		gap: "8px 12px",
+		gridTemplateColumns: "repeat(auto-fill, minmax(150px, 1fr))",
+	},
+});
+
+function Labelled({ words, children }: { readonly words: string; readonly children: ReactNode }) {
+	return (
+		<chakra.div display="grid" gap="2px" minWidth="0" alignContent="start">
+			<Muted aria-hidden>{words}</Muted>
+			{children}
+		</chakra.div>
+	);
+}
+
+/** A step while it is folded: where, how long, and what is done. */
+function Sentence({ step, number }: { readonly step: DraftStep; readonly number: number }) {
+	const minutes = [
+		step.handsOn ? `${step.handsOn} min` : "",
+		step.waiting && step.waiting !== "0" ? `${step.waiting} waiting` : "",
+	];
+	return (
+		<chakra.span fontWeight="400" fontSize="16px" paddingBlock="8px">
+			<b>
+				{number}. {[PLACE_WORDS[step.place], step.station, ...minutes].filter(Boolean).join(", ")}
+			</b>{" "}
+			{step.text || "Nothing written yet"}
+		</chakra.span>
 	);
 }

@@ -6,5 +6,10 @@ import { flushSync } from "react-dom";
  */
 export function changeAndFocus(change: () => void, key: string | undefined): void {
 	flushSync(change);
-	if (key !== undefined) document.getElementById(`text-${key}`)?.focus();
+	if (key === undefined) return;
+	const text = document.getElementById(`text-${key}`);
+	// What is folded cannot be written in.
+	const fold = text?.closest("details");
+	if (fold) fold.open = true;
+	text?.focus();
 }

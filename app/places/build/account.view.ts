@@ -1,6 +1,6 @@
 import type { PlanLiquid } from "#core/plan";
 import { threeDigits } from "#core/quantity";
-import { percent } from "../../ui/words/reading.ts";
+import { perCent, percent } from "../../ui/words/reading.ts";
 import type { PlaceGiven } from "../Place.ts";
 
 /** The liquid of the whole dish: what comes in, what goes, what is left. */
@@ -86,7 +86,7 @@ export function accountView(given: PlaceGiven): AccountView | undefined {
 			{ figure: reading.mass(liquid.fat_kg), label: "fat to skim" },
 			...(plan.salt_pct === null
 				? []
-				: [{ figure: `${threeDigits(liquid.salt_pct)} %`, label: "salt before reducing" }]),
+				: [{ figure: perCent(liquid.salt_pct), label: "salt before reducing" }]),
 			...(liquid.salt.from.length > 1
 				? [
 						{

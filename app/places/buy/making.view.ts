@@ -8,14 +8,13 @@ import {
 	type SwapEffect,
 	swapEffect,
 } from "#core/plan";
-import { threeDigits } from "#core/quantity";
 import { ALLERGENS, type Ingredient, ingredientOf, type RecipeLine, type Substitute } from "#core/recipe";
 import { dayWords } from "#core/time";
 import { BY_PRODUCTS } from "#core/trade";
 import type { PacksDrawing } from "../../ui/drawings/Packs.tsx";
 import { swapsTyped, usesTyped, withSwap } from "../../ui/forms/settled.ts";
 import { orderRowView } from "../../ui/words/orderRow.ts";
-import { money, type Reading } from "../../ui/words/reading.ts";
+import { money, perCent, type Reading } from "../../ui/words/reading.ts";
 import type { Making, TableGiven } from "../Place.ts";
 import { cameView } from "./came.view.ts";
 import { spareWords } from "./spareWords.ts";
@@ -145,12 +144,11 @@ function effectWords(effect: SwapEffect, { volume }: Reading): string[] {
 		Math.abs(after - before) <= TOLD * Math.max(before, after, 1e-9)
 			? []
 			: [`${what} ${words(after)}, now ${words(before)}`];
-	const percent = (value: number) => `${threeDigits(Math.round(value * 100) / 100)} %`;
 	const names = (allergens: SwapEffect["brings"]) => allergens.map((key) => ALLERGENS[key]).join(", ");
 	const changes = [
 		...told(effect.poured_l, volume, "poured"),
 		...told(effect.sauce_l, volume, "sauce"),
-		...told(effect.salt_pct, percent, "salt"),
+		...told(effect.salt_pct, perCent, "salt"),
 		...told(effect.gelatin_g_per_l, (grams) => `${Math.round(grams)} g/l`, "gelatin"),
 		...(effect.brings.length > 0 ? [`brings ${names(effect.brings)}`] : []),
 		...(effect.takesAway.length > 0 ? [`takes ${names(effect.takesAway)} out`] : []),

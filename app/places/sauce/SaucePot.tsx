@@ -20,6 +20,8 @@ const ABOVE = 26;
 const BELOW = 26;
 /** Width it is laid out in until it is shown, px. */
 const FIRST = 560;
+/** Height of a line's words with the room round them, px. */
+const WORDS_PX = 30;
 /** Marks on the stick, mm. */
 const TICK_MM = 20;
 
@@ -93,6 +95,8 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 	const there = up(pot.take_l);
 	const at = up(level_l);
 	const wanted = up(pot.wanted_l);
+	// Its words stand under its line, or under the pot where it is too near the floor.
+	const hasRoom = depth - wanted > WORDS_PX;
 	return (
 		<Svg
 			maxWidth="560px"
@@ -118,7 +122,12 @@ function Drawing({ pot, level_l, text, onLevel }: DrawingProps) {
 				{volume(pot.take_l)} taken
 			</Label>
 			<Line x1={-6} x2={width} y1={wanted} y2={wanted} stroke="ink" strokeWidth={2} />
-			<Label x={10} y={wanted + 19} fill={at > wanted + 12 ? "ink" : "brothInk"} fontWeight="650">
+			<Label
+				x={10}
+				y={hasRoom ? wanted + 19 : depth + 20}
+				fill={hasRoom && at <= wanted + 12 ? "brothInk" : "ink"}
+				fontWeight="650"
+			>
 				{volume(pot.wanted_l)} wanted
 			</Label>
 			<Line

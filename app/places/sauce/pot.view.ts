@@ -1,8 +1,8 @@
 import type { Remedy } from "#core/liquid";
 import { depthOf, floorArea, insideAt, rimOf } from "#core/pans";
-import { threeDigits, type UnitSystem } from "#core/quantity";
+import type { UnitSystem } from "#core/quantity";
 import { durationWords } from "#core/time";
-import type { Reading } from "../../ui/words/reading.ts";
+import { perCent, type Reading } from "../../ui/words/reading.ts";
 import type { PlaceGiven } from "../Place.ts";
 
 /** The pot in which the sauce is finished, as the page draws it and reckons with it. */
@@ -101,5 +101,5 @@ function remedyWords(remedy: Remedy, reading: Reading): { name: string; says: st
 
 /** "0.94 %" */
 export function saltWords(pct: number): string {
-	return `${threeDigits(pct)} %`;
+	return perCent(pct);
 }

@@ -2,7 +2,7 @@ import { startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import { pieceDrawing } from "../../ui/drawings/pieceDrawing.ts";
 import { counted } from "../../ui/words/reading.ts";
-import { NO_LINES, type Place } from "../Place.ts";
+import type { Place } from "../Place.ts";
 import { pieceWeightWords, pieceWords } from "../words.ts";
 
 export const trim: Place = {
@@ -31,7 +31,7 @@ export const trim: Place = {
 			},
 		],
 	}),
-	takes: NO_LINES,
+	takes: ({ line }) => line.role === "main" || line.role === "second",
 	drawing: ({ plan: { recipe }, reading }) =>
 		[recipe.piece, ...(recipe.second ? [recipe.second.piece] : [])].map((piece) =>
 			pieceDrawing(piece, reading),

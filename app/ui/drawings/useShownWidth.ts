@@ -7,11 +7,11 @@ import { type RefObject, useLayoutEffect, useRef, useState } from "react";
  * @param first width it is laid out in until it stands on a screen, px
  * @param isFixed it stays so wide: on paper, where nothing is laid out again
  */
-export function useShownWidth(
+export function useShownWidth<Drawn extends Element = SVGSVGElement>(
 	first: number,
 	isFixed = false,
-): readonly [RefObject<SVGSVGElement | null>, number] {
-	const drawing = useRef<SVGSVGElement>(null);
+): readonly [RefObject<Drawn | null>, number] {
+	const drawing = useRef<Drawn>(null);
 	const [width, setWidth] = useState(first);
 	useLayoutEffect(() => {
 		const element = drawing.current;

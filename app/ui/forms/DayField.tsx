@@ -157,7 +157,6 @@ export function TimeField({ defaultValue = "", onBlur, ...field }: TypedField) {
 		<Field
 			{...field}
 			autoComplete="off"
-			placeholder="19:30"
 			defaultValue={defaultValue}
 			onBlur={(event) => {
 				const time = readTime(event.currentTarget.value);

@@ -2,11 +2,28 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import type { ComponentProps, ReactNode } from "react";
 import { memo, useId } from "react";
 
-const Label = chakra("label", { base: { display: "grid", gap: "4px", minWidth: 0, alignContent: "start" } });
+/** What is wrong takes the whole row, so that its words are read in a line. */
+const Label = chakra("label", {
+	base: {
+		display: "grid",
+		gap: "4px",
+		minWidth: 0,
+		alignContent: "start",
+		"&:has(> [data-wrong])": { gridColumn: "1 / -1", flexBasis: "100%" },
+	},
+});
 const Words = chakra("span", { base: { color: "muted", fontSize: "16px" } });
 /** What is wrong with a field, in a line of its own under it. */
 export const Wrong = chakra("span", {
-	base: { color: "next", fontWeight: 650, fontSize: "16px", "&::before": { content: '"▲ "' } },
+	base: {
+		bg: "note",
+		borderLeft: "4px solid",
+		borderColor: "mahogany",
+		padding: "4px 10px",
+		fontWeight: 650,
+		fontSize: "16px",
+		"&::before": { content: '"▲ "' },
+	},
 });
 const Row = chakra("span", { base: { display: "flex", alignItems: "center", gap: "6px" } });
 
@@ -54,7 +71,11 @@ export function Field({ label, wrong, after, ...input }: About & ComponentProps<
 				<Input {...input} {...about} />
 				{after ? <Words whiteSpace="nowrap">{after}</Words> : null}
 			</Row>
-			{wrong ? <Wrong id={id}>{wrong}</Wrong> : null}
+			{wrong ? (
+				<Wrong id={id} data-wrong>
+					{wrong}
+				</Wrong>
+			) : null}
 		</Label>
 	);
 }
@@ -70,7 +91,11 @@ export function Choice({ label, wrong, after, children, ...select }: About & Com
 				</Select>
 				{after ? <Words>{after}</Words> : null}
 			</Row>
-			{wrong ? <Wrong id={id}>{wrong}</Wrong> : null}
+			{wrong ? (
+				<Wrong id={id} data-wrong>
+					{wrong}
+				</Wrong>
+			) : null}
 		</Label>
 	);
 }
@@ -81,7 +106,11 @@ export function LongText({ label, wrong, after: _, ...area }: About & ComponentP
 		<Label>
 			<Words>{label}</Words>
 			<Area {...area} {...about} />
-			{wrong ? <Wrong id={id}>{wrong}</Wrong> : null}
+			{wrong ? (
+				<Wrong id={id} data-wrong>
+					{wrong}
+				</Wrong>
+			) : null}
 		</Label>
 	);
 }

@@ -1,7 +1,6 @@
 import type { PlanLine } from "#core/plan";
-import { threeDigits } from "#core/quantity";
 import { clausesOf, gramsOrNull, type Ingredient, ingredientOf, isBoughtByVolume } from "#core/recipe";
-import { counted, type Reading } from "./reading.ts";
+import { counted, perCent, type Reading } from "./reading.ts";
 
 /** One line of the batch as it is read. */
 export interface LineView {
@@ -30,7 +29,7 @@ export function lineView(
 		name: ingredient.name,
 		preparation: [...clausesOf(line), ...(known ? insteadOf(planned, reading, known) : [])].join(", "),
 		amount: amountWords(planned, reading),
-		percentOfMain: planned.percentOfMain === null ? "" : `${threeDigits(planned.percentOfMain)} %`,
+		percentOfMain: planned.percentOfMain === null ? "" : perCent(planned.percentOfMain),
 		perPortion: planned.perPortion_g === null ? "" : reading.mass(planned.perPortion_g / 1000),
 		group: line.group,
 		note: noteOf(planned, reading),
@@ -72,7 +71,7 @@ function noteOf(
 			: [`straight ${count === null ? reading.mass(straight / 1000) : counted(straight, "piece")}`];
 	const rounded =
 		measure_ml === null && Math.abs(roundedBy) > ROUNDING_SHOWN
-			? [`rounded ${roundedBy > 0 ? "up" : "down"} ${threeDigits(Math.abs(roundedBy) * 100)} %`]
+			? [`rounded ${roundedBy > 0 ? "up" : "down"} ${perCent(Math.abs(roundedBy) * 100)}`]
 			: [];
 	const fished = count !== null && line.role === "potent" ? ["count them out"] : [];
 	const finer = finerThanScales ? ["finer than the scales read"] : [];

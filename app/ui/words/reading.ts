@@ -1,4 +1,4 @@
-import type { UnitSystem } from "#core/quantity";
+import { threeDigits, type UnitSystem } from "#core/quantity";
 import { clockWords, type DayNames, dayNamesFor, dayWords, wallClock } from "#core/time";
 import { type Measures, measuresIn } from "./measures.ts";
 
@@ -48,6 +48,13 @@ export function minuteClock(minutes: number): string {
 /** A share as a percentage: "62 %". */
 export function percent(share: number): string {
 	return `${percentTyped(share)} %`;
+}
+
+/** So many per cent, three digits and two decimals at the most; of what is less, its first digit: "0.75 %". */
+export function perCent(value: number): string {
+	const size = Math.abs(value);
+	const rounded = size < 0.01 ? Number(value.toPrecision(1)) : Math.round(value * 100) / 100;
+	return `${threeDigits(rounded)} %`;
 }
 
 /** "1 pan", "4 pans". */

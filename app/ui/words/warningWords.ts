@@ -6,7 +6,7 @@ import { ALLERGENS, CUT_WORDS } from "#core/recipe";
 import { COLOUR_C } from "#core/sear";
 import { durationsWords, durationWords } from "#core/time";
 import { HEATS } from "#core/trade";
-import { counted, percent, type Reading } from "./reading.ts";
+import { counted, perCent, percent, type Reading } from "./reading.ts";
 
 export interface WarningWords {
 	/** What is so, with its figures. */
@@ -157,12 +157,12 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "saltOver":
 			return {
-				says: `The sauce ends at ${threeDigits(warning.end_pct)} % salt; ${threeDigits(warning.high_pct)} % is the house's most.`,
+				says: `The sauce ends at ${perCent(warning.end_pct)} salt; ${perCent(warning.high_pct)} is the house's most.`,
 				remedy: "Salt less at the start and correct after reduction.",
 			};
 		case "saltUnder":
 			return {
-				says: `The sauce ends at ${threeDigits(warning.end_pct)} % salt; ${threeDigits(warning.low_pct)} % is the house's least.`,
+				says: `The sauce ends at ${perCent(warning.end_pct)} salt; ${perCent(warning.low_pct)} is the house's least.`,
 				remedy: "Correct at the end, or look whether a salted stock or condiment brings the rest.",
 			};
 		case "pieceSize":
