@@ -66,7 +66,7 @@ test("the liquid line is dragged from half way to covered, and everything follow
 		),
 	).toBeVisible();
 	await page.getByRole("link", { name: "Back to the long table" }).click();
-	await page.getByRole("link", { name: /Pan labels/ }).click();
+	await page.getByRole("link", { name: /^Labels/ }).click();
 	await expect(page.getByText(/dip; liquid well covered/).first()).toBeVisible();
 	await page.getByRole("link", { name: "Back to the long table" }).click();
 	await hydrated(page);

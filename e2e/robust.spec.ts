@@ -123,7 +123,7 @@ test("a card that was not numbered for want of a reason is numbered once it has 
 	await expect(page.getByRole("alert")).toContainText("a sentence that says why is needed");
 	await page.getByLabel("Why it is changed").fill("The sentence was dull");
 	await page.getByRole("button", { name: "Approve as the standard" }).click();
-	await expect(page).toHaveURL(/\/book\/veal-breast$/);
+	await expect(page).toHaveURL(/\/book\/veal-breast\?numbered=2$/);
 	await expect(page.getByText("Rolled, slow, with the lamp lit.")).toBeVisible();
 });
 

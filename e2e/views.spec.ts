@@ -80,9 +80,9 @@ test("without scripts the table still reads, tries and takes", async ({ browser,
 	await page.goto(house.url + table);
 	await page.getByLabel("Covers", { exact: true }).fill("150");
 	await page.getByRole("button", { name: "Try it" }).click();
-	await expect(page.getByText("was 27 kg")).toBeVisible();
+	await expect(page.getByText(", was 27", { exact: true })).toBeVisible();
 	await page.getByRole("button", { name: /Take it/ }).click();
-	await expect(page.getByText("was 27 kg")).toHaveCount(0);
+	await expect(page.getByText(", was 27", { exact: true })).toHaveCount(0);
 	await expect(page.getByLabel("Covers", { exact: true })).toHaveValue("150");
 	await plain.close();
 });

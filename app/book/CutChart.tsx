@@ -49,7 +49,7 @@ export default function CutChart({ cuts, currency }: CutChartProps) {
 						dataKey="minutes"
 						ticks={across}
 						domain={[across[0] ?? 0, across.at(-1) ?? 0]}
-						tickFormatter={(minutes: number) => durationWords(minutes)}
+						tickFormatter={(minutes: number) => `${minutes / 60} h`}
 						height={ROOM.bottom}
 						label={{ value: "time to fork-tender", position: "insideBottomRight", offset: 0, ...NAME }}
 					/>

@@ -4,7 +4,7 @@ import { lazy, Suspense, useEffect, useState } from "react";
 import { data, Form, Link, redirect } from "react-router";
 import { compareCuts, costOfPlan } from "#core/cost";
 import { written } from "#core/quantity";
-import { durationWords } from "#core/time";
+import { durationsWords } from "#core/time";
 import { readDish, readKitchen, readRecipeRow, setMenuPrice } from "#db";
 import { Field } from "../ui/forms/Field.tsx";
 import { readForm } from "../ui/forms/form.ts";
@@ -35,6 +35,9 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const plan = cardOrWhy(doc, size, (tried) => planCard(doc, tried, costing)).made;
 	const cost = costOfPlan(plan, doc, row.menuPrice_minor);
 	const perUnit = (minor: number) => money(reading.units === "us" ? minor * 0.45359237 : minor, currency);
+	const cuts = compareCuts(doc, kitchen.known.byId);
+	// They are held against each other, so all are told in one form.
+	const times = durationsWords(...cuts.map(({ tender_min }) => tender_min));
 	return {
 		id: params.recipeId,
 		number,
@@ -59,7 +62,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 						? ""
 						: percent(line.cost_minor / cost.known_minor),
 			})),
-		cuts: compareCuts(doc, kitchen.known.byId).map((cut, index) => ({
+		cuts: cuts.map((cut, index) => ({
 			number: index + 1,
 			name: cut.name,
 			own: cut.own,
@@ -69,7 +72,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 			portion_minor: cut.perPortion_minor,
 			yield: percent(Math.round(cut.yield * 1000) / 1000),
 			minutes: Math.round(cut.tender_min),
-			time: durationWords(cut.tender_min),
+			time: times[index] ?? "",
 		})),
 	};
 }

@@ -16,6 +16,7 @@ import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import type { WorkingHours } from "#core/time";
 import {
 	codeIn,
+	type OvenRow,
 	readCooks,
 	readHouseCodes,
 	readOvens,
@@ -23,7 +24,7 @@ import {
 	readPanTypes,
 	readStandingPlaces,
 } from "#db";
-import { CavityFrame } from "../ui/drawings/CavityFrame.tsx";
+import { CavityFrame, type CavityShape } from "../ui/drawings/CavityFrame.tsx";
 import { shelfWidth } from "../ui/drawings/ovenPans.ts";
 import { PanOutline } from "../ui/drawings/PanOutline.tsx";
 import { panDrawing } from "../ui/drawings/panDrawing.ts";
@@ -56,7 +57,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			broken: panOutsideLimits(pan),
 			stock: pan.stock,
 			shape: panWords(shape),
-			drawn: panDrawing(shape, reading),
+			drawn: panOutsideLimits(pan) === null ? panDrawing(shape, reading) : null,
 			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
 			empty: reading.mass(emptyPanWeight(shape)),
 			isSearPan: pan.id === house.searPanId,
@@ -77,7 +78,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 			kind: OVEN_KINDS[oven.kind],
 			broken: ovenOutsideLimits(oven),
 			rungs: oven.rungs,
-			drawn: { rungs: oven.rungs, pitch_mm: oven.pitch_mm, width_mm: shelfWidth(oven.shelf), set_C: null },
+			drawn: ovenOutsideLimits(oven) === null ? emptyOven(oven) : null,
 			shelf: `GN ${oven.shelf}, ${reading.length(oven.pitch_mm)} apart`,
 			range: `${reading.temperature(oven.min_C)} to ${reading.temperature(oven.max_C)}`,
 		})),
@@ -121,6 +122,11 @@ export async function loader({ context }: Route.LoaderArgs) {
 			timeZone: house.timeZone,
 		},
 	};
+}
+
+/** An oven as it stands, cold; what breaks a limit is not drawn. */
+function emptyOven({ rungs, pitch_mm, shelf }: OvenRow): CavityShape {
+	return { rungs, pitch_mm, width_mm: shelfWidth(shelf), set_C: null };
 }
 
 function isCooker(use: PanUse): boolean {
@@ -188,11 +194,15 @@ export default function Kitchen({
 									gap="4px 16px"
 									alignItems="end"
 								>
-									<CavityFrame
-										oven={oven.drawn}
-										words={`${oven.name}: ${oven.rungs} rungs, ${oven.shelf}`}
-										pxPerMm={OVENS_HERE}
-									/>
+									{oven.drawn ? (
+										<CavityFrame
+											oven={oven.drawn}
+											words={`${oven.name}: ${oven.rungs} rungs, ${oven.shelf}`}
+											pxPerMm={OVENS_HERE}
+										/>
+									) : (
+										<span />
+									)}
 									<div>
 										<Link to={`/kitchen/ovens/${oven.id}`}>
 											<b>{oven.name}</b>
@@ -347,7 +357,7 @@ const PAN_COLUMNS: readonly Column<PanRow>[] = [
 		words: "",
 		hideBelow: "sm",
 		width: "84px",
-		cell: ({ drawn }) => <PanOutline pan={drawn} pxPerMm={PANS_HERE} />,
+		cell: ({ drawn }) => (drawn ? <PanOutline pan={drawn} pxPerMm={PANS_HERE} /> : null),
 	},
 	{
 		words: "Pan",

@@ -1,5 +1,5 @@
 import { data } from "react-router";
-import { OvenEntry, ovenFields } from "#core/kitchen";
+import { OvenEntry, ovenFields, ovenOutsideLimits } from "#core/kitchen";
 import { GASTRONORM_SIZES } from "#core/pans";
 import { written } from "#core/quantity";
 import { readOvens } from "#db";
@@ -43,18 +43,21 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 			...Object.fromEntries(Object.entries(row).map(([field, value]) => [field, String(value)])),
 			power_kW: row.power_w === null ? "" : written(row.power_w / 1000),
 		},
-		oven: {
-			name: row.name,
-			rungs: row.rungs,
-			pitch_mm: row.pitch_mm,
-			width_mm: shelfWidth(row.shelf),
-			set: `${reading.temperature(row.min_C)} to ${reading.temperature(row.max_C)}`,
-			// Cold while nothing stands in it.
-			set_C: null,
-			taken: [],
-			pans: [],
-			words: `${row.name}, empty, with ${row.rungs} rungs for GN ${row.shelf}.`,
-		},
+		oven:
+			ovenOutsideLimits(row) !== null
+				? null
+				: {
+						name: row.name,
+						rungs: row.rungs,
+						pitch_mm: row.pitch_mm,
+						width_mm: shelfWidth(row.shelf),
+						set: `${reading.temperature(row.min_C)} to ${reading.temperature(row.max_C)}`,
+						// Cold while nothing stands in it.
+						set_C: null,
+						taken: [],
+						pans: [],
+						words: `${row.name}, empty, with ${row.rungs} rungs for GN ${row.shelf}.`,
+					},
 	};
 }
 

@@ -131,8 +131,7 @@ function Next({ next }: { readonly next: NonNullable<Table["next"]> }) {
 	return (
 		<chakra.div
 			hideFrom="md"
-			bg="mahogany"
-			color="onMahogany"
+			{...(next.isSoon ? { bg: "mahogany", color: "onMahogany" } : { bg: "steel", color: "ink" })}
 			padding="12px 14px"
 			marginBottom="10px"
 			display="grid"

@@ -15,7 +15,7 @@ import { planDishes } from "../ui/server/planned.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
-import { percent, percentTyped, type Reading } from "../ui/words/reading.ts";
+import { isSoon, percent, percentTyped, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
 import { uptakeTyped } from "../ui/words/uptakeTyped.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
@@ -240,7 +240,12 @@ function nextOf(plan: Plan, { visit, kitchen }: LongTableGiven) {
 	const tasks = tasksOf({ plan, kitchen, reading });
 	const next = tasks.find(({ at }) => at >= reading.now);
 	if (!next) return null;
-	return { clock: reading.clock(next.at), words: next.words, pans: pansWords(plan) };
+	return {
+		clock: reading.clock(next.at),
+		words: next.words,
+		pans: pansWords(plan),
+		isSoon: isSoon(next.at, reading),
+	};
 }
 
 function rippling(plan: Plan, before: Plan | undefined, { visit, kitchen }: LongTableGiven): RipplingPlace[] {

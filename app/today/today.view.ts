@@ -7,7 +7,7 @@ import { durationWords, onDay, wallClock } from "#core/time";
 import type { Sitting } from "#db";
 import { tasksOf } from "../places/index.ts";
 import type { PlannedSittingRows } from "../ui/server/planned.server.ts";
-import type { Reading } from "../ui/words/reading.ts";
+import { isSoon, type Reading } from "../ui/words/reading.ts";
 
 /** How far ahead the day's list looks. */
 export const DAYS_AHEAD = 14;
@@ -77,9 +77,6 @@ function begunView(tasks: readonly Task[]) {
 	return first ? { first: first.time, count: tasks.length, moments: momentsOf(tasks) } : null;
 }
 
-/** Nearer than this it is what to do next; farther it only stands there, hours. */
-const SOON_H = 2;
-
 function nextView(next: Task, reading: Reading) {
 	const wait = waitWords(next.at - reading.now);
 	const isToday = reading.day(next.at) === reading.day(reading.now);
@@ -87,7 +84,7 @@ function nextView(next: Task, reading: Reading) {
 		...next,
 		label: isToday ? `Next to start, ${wait}` : `Nothing today. Next to start, ${wait}`,
 		clock: reading.clock(next.at),
-		isSoon: next.at - reading.now <= SOON_H * HOUR_MS,
+		isSoon: isSoon(next.at, reading),
 	};
 }
 

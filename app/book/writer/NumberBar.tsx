@@ -54,10 +54,14 @@ export function NumberBar({ wrong, draft, serves, units, waits }: NumberBarProps
 				)}
 			</chakra.div>
 			<Act kind="next" name="intent" value="number:tested" disabled={open.length > 0 || waits}>
-				Number it<chakra.span hideBelow="lg">, to be tested</chakra.span>
+				<span>
+					Number it<chakra.span hideBelow="lg">, to be tested</chakra.span>
+				</span>
 			</Act>
 			<Act name="intent" value="number:standard" disabled={open.length > 0 || waits}>
-				Approve<chakra.span hideBelow="lg">&nbsp;as the standard</chakra.span>
+				<span>
+					Approve<chakra.span hideBelow="lg"> as the standard</chakra.span>
+				</span>
 			</Act>
 		</Bar>
 	);

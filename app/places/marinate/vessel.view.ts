@@ -1,5 +1,5 @@
 import { sortBy } from "es-toolkit";
-import { bedHeight, depthOf, MEAT_KG_PER_L, type PanType, pieceHeight, volumeBelow } from "#core/pans";
+import { depthOf, heightOf, MEAT_KG_PER_L, type PanType, pieceHeight, volumeBelow } from "#core/pans";
 import { marinadeOf, type Plan } from "#core/plan";
 import type { CutDrawing, PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
@@ -38,7 +38,7 @@ function drawnIn(
 	reading: Reading,
 ): VesselView {
 	const pan = panDrawing(type.shape, reading, { piece: recipe.piece, gap_mm: recipe.gap_mm });
-	const line_mm = bedHeight(type.shape, { volume_l: each_l, weight_kg: 0 });
+	const line_mm = heightOf(type.shape, each_l);
 	const layers = Math.min(
 		Math.max(1, Math.ceil(pieces / count / Math.max(1, pan.placed.length))),
 		Math.max(1, Math.floor(line_mm / pieceHeight(recipe.piece))),

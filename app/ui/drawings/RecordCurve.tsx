@@ -1,6 +1,6 @@
 import { line } from "d3-shape";
 import { memo } from "react";
-import { type CourseFrame, CourseSvg, type Scale } from "./CourseSvg.tsx";
+import { type CourseFrame, CourseSvg, PLOT_TOP, type Scale } from "./CourseSvg.tsx";
 
 type At = readonly [minute: number, C: number];
 
@@ -38,7 +38,7 @@ export const RecordCurve = memo(function RecordCurve({ drawing }: { readonly dra
 							<g key={`${minute} ${C}`}>
 								<circle className="hand" cx={x(minute)} cy={y(C)} r="6" />
 								{named.has(index) ? (
-									<text className="hand-words" x={x(minute) + 10} y={y(C) - 8}>
+									<text className="hand-words" x={x(minute) + 10} y={Math.max(PLOT_TOP + 18, y(C) - 8)}>
 										{words}
 									</text>
 								) : null}

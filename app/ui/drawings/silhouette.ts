@@ -29,22 +29,31 @@ const GAP_MM = 10;
 /** Poured pieces are drawn so many deep. */
 const POURED_LAYERS = 3;
 
-/** What a dish looks like in its pan, as its card has it. */
-export function silhouetteOf(recipe: Recipe, { length }: Measures): Silhouette {
+/** No pan is deeper, mm. */
+const DEEPEST_MM = 500;
+/** More than so many cannot be told apart. */
+const MOST_BESIDE = 40;
+const MOST_LAYERS = 12;
+
+/** What a dish looks like in its pan, as its card has it; nothing where no pan is so large. */
+export function silhouetteOf(recipe: Recipe, { length }: Measures): Silhouette | null {
 	const heat = heatOf(recipe);
 	const { wide_mm, deep_mm } = VESSELS[heat];
 	const high_mm = pieceHeight(recipe.piece);
 	const layers = layersOf(recipe);
-	const piled =
-		layers === "poured" ? Math.max(1, Math.min(POURED_LAYERS, Math.floor(deep_mm / high_mm))) : layers;
+	const piled = Math.min(
+		MOST_LAYERS,
+		layers === "poured" ? Math.max(1, Math.min(POURED_LAYERS, Math.floor(deep_mm / high_mm))) : layers,
+	);
 	const pile_mm = piled * high_mm;
 	const piece = { wide_mm: wideOf(recipe.piece), high_mm, round: recipe.piece.shape === "ball" };
+	if (!(pile_mm <= DEEPEST_MM && piece.wide_mm <= wide_mm)) return null;
 	return {
 		wide_mm,
 		deep_mm: pile_mm + OVER_MM > deep_mm ? Math.max(DEEPER_MM, pile_mm + OVER_MM) : deep_mm,
 		line_mm: lineUp(pile_mm, recipe.braise.line),
 		piece,
-		count: Math.max(1, Math.floor((wide_mm * 0.94) / (piece.wide_mm + GAP_MM))),
+		count: Math.max(1, Math.min(MOST_BESIDE, Math.floor((wide_mm * 0.94) / (piece.wide_mm + GAP_MM)))),
 		layers: piled,
 		words: `${HEATS[heat]}: pieces ${length(piece.wide_mm)} long and ${length(high_mm)} high, liquid ${lineWords(recipe.braise.line)}.`,
 	};

@@ -1,11 +1,14 @@
 // @vitest-environment happy-dom
-import { screen } from "@testing-library/react";
+import { fireEvent, screen } from "@testing-library/react";
 import { useState } from "react";
 import { describe, expect, it, vi } from "vitest";
 import { onScreen } from "../onScreen.testing.tsx";
+import { MomentField } from "./DayField.tsx";
 import { Choice, Field, LongText } from "./Field.tsx";
+import { FileField } from "./FileField.tsx";
 import { NotSentNote } from "./NotSentNote.tsx";
 import { StaleNote } from "./StaleNote.tsx";
+import { Stepper } from "./Stepper.tsx";
 
 /** A note beside a figure that changes. */
 function NoteAndCovers() {
@@ -96,5 +99,67 @@ describe("when the connection is gone", () => {
 	it("it is said that nothing is lost, and what to do", () => {
 		onScreen(<NotSentNote />);
 		expect(screen.getByRole("alert").textContent).toMatch(/still here.*Save again.*do not close/);
+	});
+});
+
+describe("a moment", () => {
+	const field = (date = "2031-12-05", time = "19:30") => {
+		const { container } = onScreen(<MomentField label="Service" typed={{ date, time }} wrong={{}} />);
+		return {
+			text: screen.getByLabelText<HTMLInputElement>("Service"),
+			day: container.querySelector<HTMLInputElement>("input[name=date]"),
+		};
+	};
+
+	it("is shown with its weekday, and read back as it is typed", () => {
+		const { text, day } = field();
+		expect(text.value).toBe("Fri 5 Dec 2031 19:30");
+		fireEvent.change(text, { target: { value: "6 dec 2031 2015" } });
+		fireEvent.blur(text);
+		expect(text.value).toBe("Sat 6 Dec 2031 20:15");
+		expect(day?.value).toBe("2031-12-06");
+	});
+
+	it("of a time alone keeps its day", () => {
+		const { text, day } = field();
+		fireEvent.change(text, { target: { value: "7 pm" } });
+		fireEvent.blur(text);
+		expect(text.value).toBe("Fri 5 Dec 2031 19:00");
+		expect(day?.value).toBe("2031-12-05");
+	});
+
+	it("that is none stays as it was typed", () => {
+		const { text } = field("2031-12-05", "half seven");
+		expect(text.value).toBe("half seven");
+		fireEvent.blur(text);
+		expect(text.value).toBe("half seven");
+	});
+
+	it("says at its field what is wrong with either part", () => {
+		onScreen(<MomentField label="Service" typed={{}} wrong={{ date: "No such day." }} />);
+		expect(screen.getByLabelText(/^Service/).getAttribute("aria-invalid")).toBe("true");
+		expect(screen.getByText("No such day.")).toBeDefined();
+	});
+});
+
+describe("a stepper", () => {
+	it("goes by one, and not past its ends", () => {
+		const onValue = vi.fn();
+		onScreen(<Stepper value={0} of="GN 1/1-100" most={1} onValue={onValue} />);
+		expect(screen.getByRole<HTMLButtonElement>("button", { name: "One GN 1/1-100 fewer" }).disabled).toBe(
+			true,
+		);
+		fireEvent.click(screen.getByRole("button", { name: "One GN 1/1-100 more" }));
+		expect(onValue).toHaveBeenCalledWith(1);
+	});
+});
+
+describe("a file", () => {
+	it("is named once it is chosen", () => {
+		onScreen(<FileField label="File to take in" name="file" accept=".json" />);
+		expect(screen.getByText("or drop it here")).toBeDefined();
+		const file = new File(["{}"], "book.json", { type: "application/json" });
+		fireEvent.change(screen.getByLabelText("File to take in"), { target: { files: [file] } });
+		expect(screen.getByText("book.json")).toBeDefined();
 	});
 });

@@ -86,3 +86,31 @@ describe("a day and a time", () => {
 		});
 	});
 });
+
+describe("a moment in one field", () => {
+	const read = (typed: Record<string, string>) =>
+		readForm(Type.Object({ date: Day, time: TimeOfDay }), new URLSearchParams(typed));
+
+	it("counts before the day that the form was made with", () => {
+		expect(read({ date: "2026-12-05", time: "6 Dec 2027 1930" })).toEqual({
+			value: { date: "2027-12-06", time: "19:30" },
+		});
+	});
+
+	it("of a time alone keeps that day", () => {
+		expect(read({ date: "2026-12-05", time: "7:30 pm" })).toEqual({
+			value: { date: "2026-12-05", time: "19:30" },
+		});
+	});
+
+	it("that could be two days is asked for, and what was typed is kept", () => {
+		const asked = read({ date: "2026-12-05", time: "5/12/2026 19:30" });
+		expect("wrong" in asked && asked.wrong.date).toMatch(/could be Sat 5 Dec 2026 or Tue 12 May 2026/);
+		expect("typed" in asked && asked.typed.time).toBe("5/12/2026 19:30");
+	});
+
+	it("that is none is said so", () => {
+		const none = read({ date: "2026-12-05", time: "half past seven" });
+		expect("wrong" in none && none.wrong.time).toMatch(/19:30/);
+	});
+});

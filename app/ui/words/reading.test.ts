@@ -2,9 +2,11 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
 	counted,
+	isSoon,
 	minorUnitsOf,
 	minuteClock,
 	money,
+	perCent,
 	percent,
 	percentTyped,
 	pricePerWeight,
@@ -77,5 +79,30 @@ describe("a reader", () => {
 	it("of a far sitting is told every day of it with its date", () => {
 		const far = readingIn("metric", "UTC", NOW).towards(SERVICE + 7 * 86_400_000);
 		expect(far.clock(SERVICE)).toBe("Sat 28 Nov 19:30");
+	});
+});
+
+describe("a per cent", () => {
+	it.each([
+		[0.745, "0.75 %"],
+		[0.864, "0.86 %"],
+		[1.204, "1.2 %"],
+		[19.43, "19.4 %"],
+		[0.004, "0.004 %"],
+		[100, "100 %"],
+		[0, "0 %"],
+	])("%d is read as “%s”", (value, words) => {
+		expect(perCent(value)).toBe(words);
+	});
+});
+
+describe("what is to do next", () => {
+	it.each([
+		[119, true],
+		[120, true],
+		[121, false],
+		[-30, true],
+	])("in %d minutes: %s", (minutes, soon) => {
+		expect(isSoon(minutes * 60_000, { now: 0 })).toBe(soon);
 	});
 });

@@ -35,6 +35,14 @@ export function readingIn(units: UnitSystem, timeZone: string, now: number, dayN
 	};
 }
 
+/** Nearer than this it is what to do next; farther it only stands there, ms. */
+const SOON_MS = 2 * 3_600_000;
+
+/** Whether something is what to do next. */
+export function isSoon(at: number, { now }: Pick<Reading, "now">): boolean {
+	return at - now <= SOON_MS;
+}
+
 /** A share as it is typed into a percentage field: "62". */
 export function percentTyped(share: number): string {
 	return String(Number((share * 100).toFixed(1)));

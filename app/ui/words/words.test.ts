@@ -82,7 +82,7 @@ describe("a line in words", () => {
 	it("shows what is weighed, its share and its portion", () => {
 		expect(lineView(line({}), READING)).toMatchObject({
 			amount: "105 g",
-			percentOfMain: "0.664 %",
+			percentOfMain: "0.66 %",
 			perPortion: "1.66 g",
 			note: "",
 		});
