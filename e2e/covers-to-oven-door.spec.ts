@@ -37,7 +37,7 @@ test("a chef reads one dish from covers to the oven door, changes it, prints it,
 	await page.getByLabel("Service", { exact: true }).fill("19:00");
 	await expect(page.locator(PLACE("Buy"))).toContainText("36 kg");
 	await expect(page.locator(PLACE("Buy"))).toContainText("36 kg, was 27");
-	await expect(page.locator(PLACE("Braise"))).toContainText(saturday("was in ", "14:30"));
+	await expect(page.locator(PLACE("Braise"))).toContainText("was in 14:30");
 	await expect(page.locator(PLACE("Braise"))).toContainText(saturday("in ", "13:[0-5]\\d"));
 	await page.getByRole("button", { name: /Take it/ }).click();
 	await expect(page.getByText("On trial")).toHaveCount(0);
@@ -85,7 +85,7 @@ test("the same dish is scaled from the weight on hand and from pans, by one cont
 	await page.getByLabel("Weight on hand", { exact: true }).fill("17,4 kg");
 	await expect(page.locator(PLACE("Plate"))).toContainText("60 plates");
 	await page.locator(PLACE("Buy")).click();
-	await expect(page.getByText(/makes 60 portions; 118 are wanted, 58 short/)).toBeVisible();
+	await expect(page.getByText(/makes 60 portions; 118 are wanted, 58 short/).first()).toBeVisible();
 	await page.getByRole("radio", { name: /Pans/ }).check({ force: true });
 	await page.getByLabel("Number of pans").fill("4");
 	await page.getByLabel("Kind of pan").selectOption({ label: "GN 1/1-100 (10)" });

@@ -104,26 +104,15 @@ async function typeSteps(page: Page): Promise<void> {
 		if (index > 0) {
 			await tabTo(page, /Add a step/);
 			await page.keyboard.press("Enter");
-			await page.keyboard.type(text);
-			await shiftTabTo(page, new RegExp(`Place of step ${index + 1}`));
-			await page.keyboard.type(place);
 		} else {
-			await tabTo(page, /Place of step 1/);
-			await page.keyboard.type(place);
+			await tabTo(page, /What is done in step 1/);
 		}
+		await page.keyboard.type(text);
+		await tabTo(page, new RegExp(`Place of step ${index + 1}`));
+		await page.keyboard.type(place);
 		await typeOver(page, new RegExp(`Minutes of work of step ${index + 1}`), work);
 		await typeOver(page, new RegExp(`Minutes of waiting of step ${index + 1}`), waiting);
-		if (index === 0) await typeOver(page, /What is done in step 1/, text);
 	}
-}
-
-async function shiftTabTo(page: Page, name: RegExp): Promise<void> {
-	for (let step = 0; step < 40; step += 1) {
-		await page.keyboard.press("Shift+Tab");
-		const label = await page.evaluate(() => document.activeElement?.getAttribute("aria-label") ?? "");
-		if (name.test(label)) return;
-	}
-	throw new Error(`nothing called ${name} is reached backwards`);
 }
 
 /** Minutes after midnight of the first clock in a text. */

@@ -122,7 +122,7 @@ export function ToldSheet({
 								</chakra.span>
 								<Form method="post">
 									<input type="hidden" name="id" value={id} />
-									<Act kind="quiet" name="intent" value="takeBack" aria-label={`Take back: ${words}`}>
+									<Act name="intent" value="takeBack" aria-label={`Take back: ${words}`}>
 										Take back
 									</Act>
 								</Form>

@@ -7,7 +7,7 @@ import type { LongTableView, RipplingPlace } from "./longTable.view.ts";
 
 const Strip = chakra("nav", {
 	base: {
-		marginTop: { base: "10px", lg: "6px" },
+		marginTop: { base: "10px", lg: "4px" },
 		bg: "steel",
 		padding: "3px 6px 0",
 		display: "grid",
@@ -30,14 +30,14 @@ const Strip = chakra("nav", {
 const Place = chakra(Link, {
 	base: {
 		bg: "place",
-		padding: "7px 6px 6px 8px",
+		padding: "6px 6px 4px 8px",
 		display: "flex",
 		flexDirection: "column",
-		gap: "3px",
+		gap: "2px",
 		alignItems: "flex-start",
 		textDecoration: "none",
 		minWidth: 0,
-		minHeight: { lg: "80px" },
+		minHeight: { lg: "76px" },
 		scrollSnapAlign: "start",
 		_hover: { bg: "sheet" },
 		_focusVisible: { outlineOffset: "-3px" },

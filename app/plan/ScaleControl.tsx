@@ -28,7 +28,7 @@ const Segment = chakra("label", {
 	base: {
 		position: "relative",
 		flex: { base: "1 1 auto", lg: "0 1 auto" },
-		padding: { base: "9px 16px 11px", lg: "8px 12px 6px" },
+		padding: { base: "9px 16px 11px", lg: "6px 12px 4px" },
 		cursor: "pointer",
 		color: "muted",
 		borderInlineEnd: "1px solid",
@@ -60,7 +60,7 @@ const Inputs = chakra("div", {
 		display: "flex",
 		flexWrap: "wrap",
 		gap: { base: "8px 12px", lg: "8px 10px" },
-		padding: { base: "6px 16px 10px", lg: "2px 10px 6px 14px" },
+		padding: { base: "6px 16px 10px", lg: "0 10px 4px 14px" },
 		alignItems: "flex-start",
 		flex: { base: "1 1 100%", lg: "1 1 0" },
 	},

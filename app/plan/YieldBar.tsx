@@ -172,7 +172,7 @@ interface DragEndProps {
 	readonly onTry: (share: number) => void;
 }
 
-/** One end of the bar: pulled outwards it grows, by pointer or by arrow keys (2 % a step). */
+/** One end of the bar: pulled outwards it grows; so it does by the keys right and up, 2 % a step. */
 function DragEnd({ side, label, value, words, bar, onTry }: DragEndProps) {
 	const from = useRef<number | null>(null);
 	const outward = side === "right" ? 1 : -1;
@@ -187,7 +187,7 @@ function DragEnd({ side, label, value, words, bar, onTry }: DragEndProps) {
 		if (Math.abs(moved) > 0.004) onTry(Math.max(0.05, 1 + moved));
 	};
 	const step = (event: KeyboardEvent) => {
-		const by = { ArrowRight: outward, ArrowLeft: -outward, ArrowUp: 1, ArrowDown: -1 }[event.key];
+		const by = { ArrowRight: 1, ArrowLeft: -1, ArrowUp: 1, ArrowDown: -1 }[event.key];
 		if (by === undefined) return;
 		event.preventDefault();
 		onTry(1 + by * 0.02);

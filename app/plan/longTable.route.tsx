@@ -67,7 +67,7 @@ export function clientAction({ serverAction }: Route.ClientActionArgs) {
 export { revalidateWhenSent as shouldRevalidate } from "../ui/forms/offline.ts";
 
 const Top = chakra("div", {
-	base: { display: "flex", flexWrap: "wrap", alignItems: "center", gap: "4px 14px", marginBottom: "4px" },
+	base: { display: "flex", flexWrap: "wrap", alignItems: "center", gap: "4px 14px", marginBottom: "2px" },
 });
 
 export default function LongTable({ loaderData, actionData: result }: Route.ComponentProps) {
@@ -75,7 +75,7 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 	const { dish, sitting, table } = loaderData;
 	const busy = useNavigation().state === "loading";
 	return (
-		<Page aria-busy={busy} paddingTop="8px">
+		<Page aria-busy={busy} paddingTop="6px">
 			<Top>
 				<h1>
 					<Tape size="large">{dish.name}</Tape>

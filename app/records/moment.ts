@@ -1,5 +1,5 @@
 import { refuse } from "#core/check";
-import { DAY_MS, fromWallClock, readDay, readMoment, readTime, wallClock } from "#core/time";
+import { DAY_MS, dayTyped, fromWallClock, readDay, readMoment, readTime, wallClock } from "#core/time";
 import type { Typed } from "../ui/forms/form.ts";
 
 /** A clock of the desk may be ahead by so much, ms. */
@@ -55,5 +55,5 @@ function pastDay(text: string, today: string): ReturnType<typeof readDay> {
 
 function clock(at: number, timeZone: string): string {
 	const { date, time } = wallClock(at, timeZone);
-	return `${date} ${time}`;
+	return `${dayTyped(date)} ${time}`;
 }

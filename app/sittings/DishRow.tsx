@@ -86,12 +86,7 @@ export function DishRow({ sittingId, dish, typed, wrong, asTyped }: DishRowProps
 					defaultValue={typed[`spare.${dish.id}`] ?? dish.spare}
 					wrong={wrong[`spare.${dish.id}`]}
 				/>
-				<Act
-					kind="quiet"
-					name="intent"
-					value={`remove:${dish.id}`}
-					justifySelf={{ base: "start", md: "end" }}
-				>
+				<Act name="intent" value={`remove:${dish.id}`} justifySelf={{ base: "start", md: "end" }}>
 					Take off
 				</Act>
 			</chakra.div>

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type ComponentProps, useRef } from "react";
-import { dayTyped, momentTyped, readDay, readMoment, readTime } from "#core/time";
+import { type ClockMoment, dayTyped, momentTyped, readDay, readMoment, readTime } from "#core/time";
 import { Field } from "./Field.tsx";
 
 const Beside = chakra("div", { base: { position: "relative", minWidth: 0 } });
@@ -93,15 +93,16 @@ export function MomentField({ typed, wrong, ...field }: MomentFieldProps) {
 	const text = useRef<HTMLInputElement>(null);
 	const date = useRef<HTMLInputElement>(null);
 	const calendar = useRef<HTMLInputElement>(null);
-	const show = (moment: { readonly date: string; readonly time: string }) => {
+	const shown = (moment: ClockMoment) => {
 		if (date.current) date.current.value = moment.date;
-		if (text.current) setTyped(text.current, momentTyped(moment, today()));
+		return momentTyped(moment, today());
 	};
+	/** What is read back means what was typed: nobody has to hear of it again. */
 	const readBack = (value: string) => {
 		const moment = readMoment(value, today());
 		const time = readTime(value);
-		if (moment && "date" in moment) show(moment);
-		else if (time !== undefined) show({ date: date.current?.value || today(), time });
+		const read = moment && "date" in moment ? moment : time && { date: date.current?.value || today(), time };
+		if (read && text.current) text.current.value = shown(read);
 	};
 	return (
 		<Beside>
@@ -137,7 +138,7 @@ export function MomentField({ typed, wrong, ...field }: MomentFieldProps) {
 				onChange={({ currentTarget: { value } }) => {
 					const stands = readMoment(text.current?.value ?? "", today());
 					const time = stands && "time" in stands ? stands.time : readTime(text.current?.value ?? "");
-					if (value) show({ date: value, time: time ?? "12:00" });
+					if (value && text.current) setTyped(text.current, shown({ date: value, time: time ?? "12:00" }));
 				}}
 			/>
 		</Beside>
