@@ -354,7 +354,7 @@ const OVENS_HERE = 0.18;
 
 const PAN_COLUMNS: readonly Column<PanRow>[] = [
 	{
-		words: "",
+		words: "To scale",
 		hideBelow: "sm",
 		width: "84px",
 		cell: ({ drawn }) => (drawn ? <PanOutline pan={drawn} pxPerMm={PANS_HERE} /> : null),

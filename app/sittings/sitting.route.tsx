@@ -179,7 +179,11 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 					</>
 				) : null}
 				{sitting.first ? (
-					<chakra.div marginInlineStart="auto" textAlign={{ base: "start", md: "end" }}>
+					<chakra.div
+						marginInlineStart="auto"
+						maxWidth={{ md: "340px" }}
+						textAlign={{ base: "start", md: "end" }}
+					>
 						<Muted display="block">First to start</Muted>
 						<Figure size="large">{sitting.first.clock}</Figure>
 						<Muted display="block">

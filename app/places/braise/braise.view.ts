@@ -83,7 +83,7 @@ function drawingOf({ plan, kitchen, reading, cook = null }: TableGiven, braise: 
 		end_min,
 		moments: [
 			{ minute: lift_min, words: "lift" },
-			...(isServed ? [{ minute: serve_min, words: "serve" }] : []),
+			...(isServed ? [{ minute: serve_min, words: "serve", isService: true }] : []),
 		],
 		hold: isServed
 			? { from_min: lift_min, to_min: serve_min, words: waitWords(plan, serve_min - lift_min, reading) }

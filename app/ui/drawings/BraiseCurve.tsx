@@ -28,8 +28,10 @@ const Svg = chakra("svg", {
 		"& .hold": { fill: "steel" },
 		"& .leader": { stroke: "edge" },
 		"& .litres": { fill: "broth", stroke: "none" },
-		"& .next": { stroke: "next", strokeWidth: 2.5 },
-		"& .nextWords": { fill: "next", fontWeight: 650 },
+		"& .moment": { stroke: "ink", strokeWidth: 2 },
+		"& .momentWords": { fill: "ink", fontWeight: 650 },
+		"& .service": { stroke: "next", strokeWidth: 3 },
+		"& .serviceWords": { fill: "next", fontWeight: 650 },
 		"& .cursor": { stroke: "focus", strokeWidth: 2 },
 		"& .tender": { fill: "ink", fontWeight: 650 },
 	},
@@ -69,6 +71,7 @@ const MOMENT_PX = 44;
 export interface CurveMoment {
 	readonly minute: number;
 	readonly words: string;
+	readonly isService?: boolean;
 }
 
 /** What is lifted waits: until when, and how warm it is kept. */
@@ -124,10 +127,21 @@ export const BraiseCurve = memo(function BraiseCurve(props: BraiseCurveProps) {
 			<Bands curve={curve} x={x} />
 			<Litres curve={curve} x={x} units={units} />
 			{hold ? <Hold hold={hold} x={x} /> : null}
-			{moments.map(({ minute, words: said }, index) => (
+			{moments.map(({ minute, words: said, isService = false }, index) => (
 				<g key={said}>
-					<line className="next" x1={x(minute)} x2={x(minute)} y1={PLOT.top - 8} y2={HEIGHT - 24} />
-					<text className="nextWords" x={momentsAt[index]} y={PLOT.top - 13} textAnchor="middle">
+					<line
+						className={isService ? "service" : "moment"}
+						x1={x(minute)}
+						x2={x(minute)}
+						y1={PLOT.top - 8}
+						y2={HEIGHT - 24}
+					/>
+					<text
+						className={isService ? "serviceWords" : "momentWords"}
+						x={momentsAt[index]}
+						y={PLOT.top - 13}
+						textAnchor="middle"
+					>
 						{said}
 					</text>
 				</g>
