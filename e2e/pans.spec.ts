@@ -191,7 +191,7 @@ test("made the day before it cools too slowly in deep pans, is warned of, and is
 	page,
 }) => {
 	await openGoat(page);
-	await page.getByLabel("Cooked", { exact: true }).selectOption({ label: "day before" });
+	await page.locator('select[name="ahead"]').selectOption({ label: "day before" });
 	await page.locator(PLACE("Chill")).click();
 	await expect(page.getByRole("heading", { name: /^Chill from/ })).toBeVisible();
 	await expect(page.getByText(/mm deep it takes .* too long\./).first()).toBeVisible();

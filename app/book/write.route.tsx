@@ -46,6 +46,7 @@ import { SchoolChooser } from "./writer/SchoolChooser.tsx";
 import { ServesNote } from "./writer/ServesNote.tsx";
 import { StepEditor } from "./writer/StepEditor.tsx";
 import { type DraftInHand, letGo, useDraft } from "./writer/useDraft.ts";
+import { useLatest } from "./writer/useLatest.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
 	{ title: loaderData ? `${loaderData.name}, being written · Book` : "Book" },
@@ -167,6 +168,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 	const refused = actionData && "problems" in actionData ? actionData : undefined;
 	const hand = useDraft(loaderData, form, refused?.version);
 	const { draft, change } = hand;
+	const latest = useLatest(draft);
 	const named = useMemo(() => namesOf(loaderData.known as Ingredient[]), [loaderData.known]);
 	const read = useMemo(() => readTyped(draft, named), [draft, named]);
 	const wrong = { ...hand.open, ...read.wrong };
@@ -261,7 +263,13 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 								<b>▲</b> {loaderData.lineNote}
 							</Note>
 						) : null}
-						<FieldSheets draft={draft} dishes={loaderData.dishes} wrong={wrong} onChange={change} />
+						<FieldSheets
+							draft={draft}
+							dishes={loaderData.dishes}
+							wrong={wrong}
+							latest={latest}
+							onChange={change}
+						/>
 						{draft.kind === "dish" ? <SchoolChooser draft={draft} named={named} onChange={change} /> : null}
 					</chakra.div>
 				</chakra.div>

@@ -1,5 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import type { ReactNode } from "react";
+import isEqual from "fast-deep-equal";
+import { memo, type ReactNode, type RefObject } from "react";
 import { CATEGORIES, CATEGORY_KEYS, DISH_FIELDS, type Draft } from "#core/recipe";
 import { CUTS, cutWords, HEATS, LIDS } from "#core/trade";
 import { Choice, Field, LongText } from "../../ui/forms/Field.tsx";
@@ -12,6 +13,8 @@ export interface FieldSheetsProps {
 	/** Cards that it can be a variant of, with the number in use. */
 	readonly dishes: readonly { readonly id: string; readonly name: string; readonly number: number }[];
 	readonly wrong: Readonly<Record<string, string>>;
+	/** The draft by the time something is typed. */
+	readonly latest: RefObject<Draft>;
 	readonly onChange: (draft: Draft, tag?: string) => void;
 }
 
@@ -33,19 +36,28 @@ function variantChoices(
 	];
 }
 
-/** Everything of a draft but its lines and steps. */
-export function FieldSheets(props: FieldSheetsProps) {
+/** Everything of a draft but its lines and steps; what is typed in those does not draw it again. */
+export const FieldSheets = memo(function FieldSheets(props: FieldSheetsProps) {
 	return props.draft.kind === "dish" ? <DishFields {...props} /> : <PreparationFields {...props} />;
+}, hasSameFields);
+
+function hasSameFields(before: FieldSheetsProps, now: FieldSheetsProps): boolean {
+	return (
+		before.draft.fields === now.draft.fields &&
+		before.draft.kind === now.draft.kind &&
+		before.dishes === now.dishes &&
+		isEqual(before.wrong, now.wrong)
+	);
 }
 
 /** The parts that write one field each, for the sheets below. */
-function fieldsOf({ draft, wrong, onChange }: FieldSheetsProps) {
+function fieldsOf({ draft, wrong, latest, onChange }: FieldSheetsProps) {
 	const common = (field: string) => ({
 		name: `field.${field}`,
 		value: draft.fields[field] ?? "",
 		wrong: wrong[field],
 		onChange: (event: { target: { value: string } }) =>
-			onChange(changeField(draft, field, event.target.value), field),
+			onChange(changeField(latest.current, field, event.target.value), field),
 	});
 	return {
 		text: (field: string, label: string, after?: string) => (

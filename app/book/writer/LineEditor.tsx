@@ -14,7 +14,8 @@ import {
 	useSortable,
 	verticalListSortingStrategy,
 } from "@dnd-kit/sortable";
-import { type KeyboardEvent, useMemo } from "react";
+import isEqual from "fast-deep-equal";
+import { type KeyboardEvent, memo, type RefObject, useMemo } from "react";
 import { Link } from "react-router";
 import {
 	clausesOf,
@@ -35,6 +36,7 @@ import { changeAndFocus } from "./changeAndFocus.ts";
 import { RowTools } from "./RowTools.tsx";
 import { ROLE_WORDS } from "./roleWords.ts";
 import { Tool } from "./Tool.tsx";
+import { useLatest } from "./useLatest.ts";
 
 interface LineEditorProps {
 	readonly draft: Draft;
@@ -52,6 +54,7 @@ interface LineEditorProps {
 /** The lines of a draft as a cook types them, group by group, each with what it says. */
 export function LineEditor(props: LineEditorProps) {
 	const { draft, onChange } = props;
+	const latest = useLatest(draft);
 	const sensors = useSensors(
 		useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
 		useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -80,6 +83,7 @@ export function LineEditor(props: LineEditorProps) {
 							key={group}
 							group={group}
 							lines={lines.filter((line) => line.group === group)}
+							latest={latest}
 							{...props}
 						/>
 					))}
@@ -89,12 +93,14 @@ export function LineEditor(props: LineEditorProps) {
 	);
 }
 
-function Group({
-	group,
-	lines,
-	...rest
-}: LineEditorProps & { readonly group: DraftLine["group"]; readonly lines: readonly DraftLine[] }) {
-	const { draft, onChange } = rest;
+interface GroupProps extends LineEditorProps {
+	readonly group: DraftLine["group"];
+	readonly lines: readonly DraftLine[];
+	readonly latest: RefObject<Draft>;
+}
+
+function Group({ group, lines, draft, read, wrong, ...rest }: GroupProps) {
+	const { onChange } = rest;
 	const label = GROUP_LABELS[group];
 	return (
 		<chakra.section aria-label={label} marginTop="12px">
@@ -117,7 +123,13 @@ function Group({
 			</chakra.div>
 			<chakra.ol display="grid" gap="4px">
 				{lines.map((line) => (
-					<LineRow key={line.key} line={line} {...rest} />
+					<LineRow
+						key={line.key}
+						line={line}
+						says={read.find(({ key }) => key === line.key)}
+						problem={wrong[`line.${line.key}`]}
+						{...rest}
+					/>
 				))}
 			</chakra.ol>
 		</chakra.section>
@@ -136,21 +148,27 @@ const Row = chakra("div", {
 	},
 });
 
-function LineRow({
-	line,
-	draft,
-	read,
-	wrong,
-	onChange,
-	back,
-	main_g,
-	named,
-}: LineEditorProps & { readonly line: DraftLine }) {
+interface LineRowProps extends Pick<LineEditorProps, "onChange" | "back" | "main_g" | "named"> {
+	readonly line: DraftLine;
+	readonly says: DraftLineRead | undefined;
+	readonly problem: string | undefined;
+	/** The draft by the time something is done to the line. */
+	readonly latest: RefObject<Draft>;
+}
+
+/** What it is taken to say is read anew with every key, and mostly says the same. */
+function isSameRow(before: LineRowProps, now: LineRowProps): boolean {
+	return (Object.keys(now) as (keyof LineRowProps)[]).every((prop) =>
+		prop === "says" ? isEqual(before.says, now.says) : Object.is(before[prop], now[prop]),
+	);
+}
+
+/** Drawn again only when it, or what it is taken to say, has changed. */
+const LineRow = memo(function LineRow(props: LineRowProps) {
+	const { line, says, problem, latest, onChange, back, main_g, named } = props;
 	const { attributes, listeners, setNodeRef, setActivatorNodeRef, transform, isDragging } = useSortable({
 		id: line.key,
 	});
-	const says = read.find(({ key }) => key === line.key);
-	const problem = wrong[`line.${line.key}`];
 	const role = line.role || says?.role || "";
 	const name = line.text.trim() || "empty line";
 	return (
@@ -183,18 +201,20 @@ function LineRow({
 					aria-describedby={`says-${line.key}`}
 					autoComplete="off"
 					gridColumn={{ base: "2 / -1", md: "auto" }}
-					onChange={(event) => onChange(changeLine(draft, line.key, { text: event.target.value }), line.key)}
-					onKeyDown={(event) => lineKeys(event, draft, line, onChange)}
+					onChange={(event) =>
+						onChange(changeLine(latest.current, line.key, { text: event.target.value }), line.key)
+					}
+					onKeyDown={(event) => lineKeys(event, latest.current, line, onChange)}
 				/>
 				<chakra.div gridColumn={{ base: "2", md: "auto" }}>
-					<RoleChoice line={line} role={role} proposed={says?.proposed ?? true} {...{ draft, onChange }} />
+					<RoleChoice line={line} role={role} proposed={says?.proposed ?? true} {...{ latest, onChange }} />
 				</chakra.div>
 				<RowTools
 					of="line"
 					rowKey={line.key}
 					name={name}
-					onMove={(by) => onChange(moveLine(draft, line.key, by))}
-					onRemove={() => onChange(removeLine(draft, line.key))}
+					onMove={(by) => onChange(moveLine(latest.current, line.key, by))}
+					onRemove={() => onChange(removeLine(latest.current, line.key))}
 				/>
 			</Row>
 			<chakra.div id={`says-${line.key}`} paddingInlineStart="50px" fontSize="16px" color="muted">
@@ -210,7 +230,9 @@ function LineRow({
 									changeAndFocus(
 										() =>
 											onChange(
-												changeLine(draft, line.key, { text: replaced(line.text, says.unknown, chosen) }),
+												changeLine(latest.current, line.key, {
+													text: replaced(line.text, says.unknown, chosen),
+												}),
 											),
 										line.key,
 									)
@@ -221,13 +243,13 @@ function LineRow({
 				) : (
 					<>
 						<Said says={says} role={role} main_g={main_g} />
-						{role === "potent" ? <Exponent line={line} {...{ draft, onChange }} /> : null}
+						{role === "potent" ? <Exponent line={line} {...{ latest, onChange }} /> : null}
 					</>
 				)}
 			</chakra.div>
 		</li>
 	);
-}
+}, isSameRow);
 
 /** The text with another name in place of the one that the book does not have. */
 function replaced(text: string, unknown = "", name: string): string {
@@ -302,18 +324,20 @@ interface RoleChoiceProps {
 	readonly line: DraftLine;
 	readonly role: Role | "";
 	readonly proposed: boolean;
-	readonly draft: Draft;
+	readonly latest: RefObject<Draft>;
 	readonly onChange: LineEditorProps["onChange"];
 }
 
-function RoleChoice({ line, role, proposed, draft, onChange }: RoleChoiceProps) {
+function RoleChoice({ line, role, proposed, latest, onChange }: RoleChoiceProps) {
 	const proposal = proposed && role !== "" ? `${ROLE_WORDS[role]} (proposed)` : "as proposed";
 	return (
 		<Select
 			name={`line.${line.key}.role`}
 			value={line.role}
 			aria-label={`Role: ${line.text.trim() || "empty line"}`}
-			onChange={(event) => onChange(changeLine(draft, line.key, { role: event.target.value as Role | "" }))}
+			onChange={(event) =>
+				onChange(changeLine(latest.current, line.key, { role: event.target.value as Role | "" }))
+			}
 		>
 			<option value="">{proposal}</option>
 			{ROLES.map((known) => (
@@ -326,7 +350,7 @@ function RoleChoice({ line, role, proposed, draft, onChange }: RoleChoiceProps) 
 }
 
 /** How far a potent line follows the batch: the power its factor is taken to. */
-function Exponent({ line, draft, onChange }: Pick<RoleChoiceProps, "line" | "draft" | "onChange">) {
+function Exponent({ line, latest, onChange }: Pick<RoleChoiceProps, "line" | "latest" | "onChange">) {
 	return (
 		<chakra.span display="inline-flex" gap="6px" alignItems="center" marginInlineStart="8px">
 			to the power
@@ -338,7 +362,7 @@ function Exponent({ line, draft, onChange }: Pick<RoleChoiceProps, "line" | "dra
 					minHeight="32px !important"
 					padding="2px 8px !important"
 					onChange={(event) =>
-						onChange(changeLine(draft, line.key, { exponent: event.target.value }), `${line.key}^`)
+						onChange(changeLine(latest.current, line.key, { exponent: event.target.value }), `${line.key}^`)
 					}
 				/>
 			</chakra.span>

@@ -1,5 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { type KeyboardEvent, type ReactNode, useState } from "react";
+import { type KeyboardEvent, memo, type ReactNode, type RefObject, useState } from "react";
 import type { Draft, DraftStep } from "#core/recipe";
 import { PLACE_WORDS, PLACES } from "#core/trade";
 import { Area, Input, Select, Wrong } from "../../ui/forms/Field.tsx";
@@ -7,6 +7,7 @@ import { Act, Heading, Muted, Sheet } from "../../ui/parts/parts.tsx";
 import { addStep, changeStep, moveStep, removeStep } from "../draftEdits.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
 import { RowTools } from "./RowTools.tsx";
+import { useLatest } from "./useLatest.ts";
 
 interface StepEditorProps {
 	readonly draft: Draft;
@@ -16,6 +17,7 @@ interface StepEditorProps {
 
 /** The method, step by step, in the order of work. */
 export function StepEditor({ draft, wrong, onChange }: StepEditorProps) {
+	const latest = useLatest(draft);
 	return (
 		<Sheet>
 			<chakra.div display="flex" alignItems="center" justifyContent="space-between">
@@ -27,7 +29,15 @@ export function StepEditor({ draft, wrong, onChange }: StepEditorProps) {
 			</Muted>
 			<chakra.ol display="grid" gap="12px" marginTop="8px">
 				{draft.steps.map((step, index) => (
-					<StepRow key={step.key} step={step} number={index + 1} {...{ draft, wrong, onChange }} />
+					<StepRow
+						key={step.key}
+						step={step}
+						number={index + 1}
+						kind={draft.kind}
+						problem={wrong[`step.${step.key}`]}
+						latest={latest}
+						onChange={onChange}
+					/>
 				))}
 			</chakra.ol>
 			{/* From the last step the next key goes on to another. */}
@@ -57,9 +67,13 @@ function AddStep({ draft, onChange }: Pick<StepEditorProps, "draft" | "onChange"
 	);
 }
 
-interface StepRowProps extends StepEditorProps {
+interface StepRowProps extends Pick<StepEditorProps, "onChange"> {
 	readonly step: DraftStep;
 	readonly number: number;
+	readonly kind: Draft["kind"];
+	readonly problem: string | undefined;
+	/** The draft by the time something is done to the step. */
+	readonly latest: RefObject<Draft>;
 }
 
 type TextField = Exclude<keyof DraftStep, "key" | "school">;
@@ -81,8 +95,8 @@ const WHENS = [
 	["last", "at the very last"],
 ] as const;
 
-function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
-	const problem = wrong[`step.${step.key}`];
+/** Drawn again only when it has changed itself. */
+const StepRow = memo(function StepRow({ step, number, kind, problem, latest, onChange }: StepRowProps) {
 	const which = `step ${number}`;
 	/** What every control of a step has in common: its name, its value, and what changes it. */
 	const field = (name: TextField, label: string) => ({
@@ -90,9 +104,9 @@ function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 		value: step[name] ?? "",
 		"aria-label": `${label} ${which}`,
 		onChange: (event: { target: { value: string } }) =>
-			onChange(changeStep(draft, step.key, { [name]: event.target.value }), `${step.key}.${name}`),
+			onChange(changeStep(latest.current, step.key, { [name]: event.target.value }), `${step.key}.${name}`),
 	});
-	const move = (by: -1 | 1) => onChange(moveStep(draft, step.key, by));
+	const move = (by: -1 | 1) => onChange(moveStep(latest.current, step.key, by));
 	const moveByKey = (event: KeyboardEvent) => {
 		if (!event.altKey || (event.key !== "ArrowUp" && event.key !== "ArrowDown")) return;
 		event.preventDefault();
@@ -168,7 +182,7 @@ function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 						<Labelled words="Tools">
 							<Input {...field("tools", "Tools of")} />
 						</Labelled>
-						{draft.kind === "preparation" ? (
+						{kind === "preparation" ? (
 							<>
 								<Labelled words="Stands">
 									<Select {...field("heat", "On what")}>
@@ -198,11 +212,11 @@ function StepRow({ step, number, draft, wrong, onChange }: StepRowProps) {
 				rowKey={step.key}
 				name={which}
 				onMove={move}
-				onRemove={() => onChange(removeStep(draft, step.key))}
+				onRemove={() => onChange(removeStep(latest.current, step.key))}
 			/>
 		</chakra.li>
 	);
-}
+});
 
 const Fields = chakra("div", {
 	base: {
