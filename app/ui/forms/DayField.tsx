@@ -40,16 +40,12 @@ type TypedField = Omit<ComponentProps<typeof Field>, "type" | "ref" | "defaultVa
  */
 export function DayField({ defaultValue = "", ...field }: TypedField) {
 	const text = useRef<HTMLInputElement>(null);
-	const calendar = useRef<HTMLInputElement>(null);
-	const shown = (value: string) => {
-		if (text.current) setTyped(text.current, dayTyped(value));
+	const dayIn = (value: string) => {
+		const day = readDay(value, today());
+		return typeof day === "string" ? day : undefined;
 	};
-	const open = () => {
-		const { current } = calendar;
-		if (!current) return;
-		const day = readDay(text.current?.value ?? "", today());
-		if (typeof day === "string") current.value = day;
-		current.showPicker();
+	const show = (value: string) => {
+		if (text.current) setTyped(text.current, dayTyped(value));
 	};
 	return (
 		<Beside>
@@ -60,11 +56,37 @@ export function DayField({ defaultValue = "", ...field }: TypedField) {
 				defaultValue={dayTyped(defaultValue)}
 				paddingInlineEnd="40px"
 				onBlur={({ currentTarget }) => {
-					const day = readDay(currentTarget.value, today());
-					if (typeof day === "string") shown(day);
+					const day = dayIn(currentTarget.value);
+					if (day !== undefined) show(day);
 				}}
 			/>
-			<Opener type="button" tabIndex={-1} aria-label={`Calendar: ${field.label}`} onClick={open}>
+			<FromCalendar label={field.label} day={() => dayIn(text.current?.value ?? "")} onDay={show} />
+		</Beside>
+	);
+}
+
+interface FromCalendarProps {
+	/** Of the field beside it. */
+	readonly label: string;
+	/** The day that stands in the field, as it is opened. */
+	readonly day: () => string | undefined;
+	/** Called with the day that was chosen; empty where it was taken out. */
+	readonly onDay: (day: string) => void;
+}
+
+/** The browser's own calendar, opened from the end of a field. */
+function FromCalendar({ label, day, onDay }: FromCalendarProps) {
+	const calendar = useRef<HTMLInputElement>(null);
+	const open = () => {
+		const { current } = calendar;
+		if (!current) return;
+		const stands = day();
+		if (stands !== undefined) current.value = stands;
+		current.showPicker();
+	};
+	return (
+		<>
+			<Opener type="button" tabIndex={-1} aria-label={`Calendar: ${label}`} onClick={open}>
 				<CalendarMark />
 			</Opener>
 			<Calendar
@@ -72,9 +94,9 @@ export function DayField({ defaultValue = "", ...field }: TypedField) {
 				type="date"
 				tabIndex={-1}
 				aria-hidden
-				onChange={({ currentTarget }) => shown(currentTarget.value)}
+				onChange={({ currentTarget }) => onDay(currentTarget.value)}
 			/>
-		</Beside>
+		</>
 	);
 }
 
@@ -92,18 +114,23 @@ interface MomentFieldProps extends Omit<TypedField, "name" | "defaultValue" | "w
 export function MomentField({ typed, wrong, ...field }: MomentFieldProps) {
 	const text = useRef<HTMLInputElement>(null);
 	const date = useRef<HTMLInputElement>(null);
-	const calendar = useRef<HTMLInputElement>(null);
 	const shown = (moment: ClockMoment) => {
 		if (date.current) date.current.value = moment.date;
 		return momentTyped(moment, today());
 	};
+	/** A time alone is on the day that the form was made with. */
+	const momentIn = (value: string): ClockMoment | undefined => {
+		const moment = readMoment(value, today());
+		if (moment && "date" in moment) return moment;
+		const time = readTime(value);
+		return time === undefined ? undefined : { date: date.current?.value || today(), time };
+	};
 	/** What is read back means what was typed: nobody has to hear of it again. */
 	const readBack = (value: string) => {
-		const moment = readMoment(value, today());
-		const time = readTime(value);
-		const read = moment && "date" in moment ? moment : time && { date: date.current?.value || today(), time };
-		if (read && text.current) text.current.value = shown(read);
+		const moment = momentIn(value);
+		if (moment && text.current) text.current.value = shown(moment);
 	};
+	const typedNow = () => text.current?.value ?? "";
 	return (
 		<Beside>
 			<Field
@@ -118,27 +145,15 @@ export function MomentField({ typed, wrong, ...field }: MomentFieldProps) {
 			/>
 			{/* A hidden field of text goes back with the form when that is put back. */}
 			<input ref={date} hidden name="date" defaultValue={typed.date} />
-			<Opener
-				type="button"
-				tabIndex={-1}
-				aria-label={`Calendar: ${field.label}`}
-				onClick={() => {
-					readBack(text.current?.value ?? "");
-					if (calendar.current && date.current) calendar.current.value = date.current.value;
-					calendar.current?.showPicker();
+			<FromCalendar
+				label={field.label}
+				day={() => {
+					readBack(typedNow());
+					return date.current?.value;
 				}}
-			>
-				<CalendarMark />
-			</Opener>
-			<Calendar
-				ref={calendar}
-				type="date"
-				tabIndex={-1}
-				aria-hidden
-				onChange={({ currentTarget: { value } }) => {
-					const stands = readMoment(text.current?.value ?? "", today());
-					const time = stands && "time" in stands ? stands.time : readTime(text.current?.value ?? "");
-					if (value && text.current) setTyped(text.current, shown({ date: value, time: time ?? "12:00" }));
+				onDay={(day) => {
+					const time = momentIn(typedNow())?.time ?? "12:00";
+					if (day && text.current) setTyped(text.current, shown({ date: day, time }));
 				}}
 			/>
 		</Beside>
