@@ -50,14 +50,15 @@ export async function loader({ context }: Route.LoaderArgs) {
 	const code = codeIn(codes, house.houseCode);
 	const views = pans.map((pan) => {
 		const shape = shapeOfSizes(pan);
+		const broken = panOutsideLimits(pan);
 		return {
 			id: pan.id,
 			name: pan.name,
 			use: pan.use,
-			broken: panOutsideLimits(pan),
+			broken,
 			stock: pan.stock,
 			shape: panWords(shape),
-			drawn: panOutsideLimits(pan) === null ? panDrawing(shape, reading) : null,
+			drawn: broken === null ? panDrawing(shape, reading) : null,
 			brim: reading.volume(volumeBelow(shape, depthOf(shape))),
 			empty: reading.mass(emptyPanWeight(shape)),
 			isSearPan: pan.id === house.searPanId,
