@@ -24,7 +24,7 @@ export default function CutChart({ cuts, currency }: CutChartProps) {
 		(cut) => `${cut.name} ${money(cut.portion_minor, currency)} in ${durationWords(cut.minutes)}`,
 	);
 	const [across, up] = [hours(cuts), wholes(cuts, currency)];
-	const [box, shown] = useShownWidth<HTMLDivElement>(FIRST);
+	const [box, shown] = useShownWidth<HTMLDivElement>();
 	const marks = marksOf(cuts, across, up, {
 		width: Math.max(60, shown - ROOM.left - ROOM.right),
 		height: PLOT_PX,
@@ -88,8 +88,7 @@ function steps(from: number, to: number, size: number): number[] {
 	return Array.from({ length: to - from + 1 }, (_, index) => (from + index) * size);
 }
 
-/** Width it is laid out in until it is shown, height of its plot, and the room round it, px. */
-const FIRST = 640;
+/** Height of its plot, and the room round it, px. */
 const PLOT_PX = 300;
 const ROOM = { left: 64, right: 24, top: 34, bottom: 52 };
 const NAME = { fill: "var(--wt-colors-muted)", fontSize: 15 };

@@ -83,7 +83,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				</div>
 				<div>
 					<h2>Pans</h2>
-					{sheet.drawn ? <PanCut {...sheet.drawn} first={PAN_PX} isFixed /> : null}
+					{sheet.drawn ? <PanCut {...sheet.drawn} paper_px={PAN_PX} /> : null}
 					<ColumnTable
 						columns={[
 							{ words: "No.", cell: ({ number }) => number },

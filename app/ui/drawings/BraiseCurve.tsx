@@ -40,9 +40,6 @@ const Svg = chakra("svg", {
 /** Room at the left for the scale, at the right for the names of what is drawn, px. */
 export const PLOT_LEFT = 46;
 export const PLOT_RIGHT = 100;
-const LEFT = PLOT_LEFT;
-/** Width it is laid out in until it is shown, px. */
-const FIRST = 640;
 
 const MARK_WORDS: Readonly<Record<Mark, string>> = {
 	sliceable: "sliceable",
@@ -100,14 +97,14 @@ interface BraiseCurveProps {
 /** Oven, liquid and centre through time, the four marks as bands, and the liquid that is left. */
 export const BraiseCurve = memo(function BraiseCurve(props: BraiseCurveProps) {
 	const { curve, units, words, clock, end_min, moments = [], hold, cursor_min, onCursor } = props;
-	const [svg, width] = useShownWidth(FIRST);
+	const [svg, width] = useShownWidth();
 	const x = scaleLinear()
 		.domain([0, end_min])
-		.range([LEFT, Math.max(LEFT + 60, width - PLOT_RIGHT)]);
+		.range([PLOT_LEFT, Math.max(PLOT_LEFT + 60, width - PLOT_RIGHT)]);
 	const momentsAt = spreadOut(
 		moments.map(({ minute }) => x(minute)),
 		MOMENT_PX,
-		[LEFT + MOMENT_PX / 2, width - MOMENT_PX / 2],
+		[PLOT_LEFT + MOMENT_PX / 2, width - MOMENT_PX / 2],
 	);
 	const cursorTo = (event: PointerEvent<SVGSVGElement>) => {
 		const box = event.currentTarget.getBoundingClientRect();
@@ -221,20 +218,20 @@ function Temperatures({ curve, x, units }: PartProps) {
 				</linearGradient>
 			</defs>
 			<rect
-				x={LEFT - 7}
+				x={PLOT_LEFT - 7}
 				y={PLOT.top}
 				width={7}
 				height={PLOT.height}
 				fill={`url(#${gradient})`}
 				stroke="none"
 			/>
-			<text x={LEFT} y={PLOT.top - 13} textAnchor="end">
+			<text x={PLOT_LEFT} y={PLOT.top - 13} textAnchor="end">
 				{temperature(0).replace(/.* /, "")}
 			</text>
 			{ticks.map((celsius) => (
 				<g key={celsius}>
-					<line className="grid" x1={LEFT} x2={right} y1={y(celsius)} y2={y(celsius)} />
-					<text x={LEFT - 11} y={y(celsius) + 5} textAnchor="end">
+					<line className="grid" x1={PLOT_LEFT} x2={right} y1={y(celsius)} y2={y(celsius)} />
+					<text x={PLOT_LEFT - 11} y={y(celsius) + 5} textAnchor="end">
 						{temperature(celsius).replace(/ .*/, "")}
 					</text>
 				</g>
@@ -314,12 +311,12 @@ function Litres({ curve, x, units }: PartProps) {
 			<path className="litres" d={shape(liquid_l) ?? ""} />
 			<line
 				className="grid"
-				x1={LEFT}
+				x1={PLOT_LEFT}
 				x2={x(last * every_min)}
 				y1={LITRES.top + LITRES.height}
 				y2={LITRES.top + LITRES.height}
 			/>
-			<text x={LEFT - 6} y={LITRES.top + LITRES.height - 4} textAnchor="end">
+			<text x={PLOT_LEFT - 6} y={LITRES.top + LITRES.height - 4} textAnchor="end">
 				{volume(liquid_l[0] ?? 0)}
 			</text>
 			<text x={(x.range()[1] ?? 0) + 11} y={LITRES.top + LITRES.height - 4}>

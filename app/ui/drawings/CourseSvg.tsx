@@ -49,8 +49,6 @@ export interface CourseFrame {
 	readonly words: string;
 }
 
-/** Width it is laid out in until it is shown, px. */
-const FIRST = 640;
 const LEFT = 52;
 const RIGHT = 14;
 const TOP = 14;
@@ -76,7 +74,7 @@ export function CourseSvg({
 	readonly children: (x: Scale, y: Scale) => ReactNode;
 }) {
 	const { ceilings, end_min, top_C, least_C, ticks, hours, words } = frame;
-	const [svg, width] = useShownWidth(FIRST);
+	const [svg, width] = useShownWidth();
 	const x = scaleLinear()
 		.domain([0, end_min])
 		.range([LEFT, width - RIGHT]);

@@ -3,7 +3,6 @@ import { Label, Rect, Svg } from "./svg.tsx";
 import { useShownWidth } from "./useShownWidth.ts";
 
 const Big = chakra("text", { base: { fill: "ink", fontFamily: "head", fontWeight: 700, fontSize: "18px" } });
-const FIRST = 640;
 const PACK = { width: 84, height: 52, gap: 8 };
 /** More packs than fit in so many rows are drawn as a number. */
 const MOST_ROWS = 3;
@@ -27,7 +26,7 @@ export function Packs({
 }: {
 	readonly drawing: PacksDrawing;
 }) {
-	const [svg, width] = useShownWidth(FIRST);
+	const [svg, width] = useShownWidth();
 	const aRow = Math.max(1, Math.floor((width - 2 + PACK.gap) / (PACK.width + PACK.gap)));
 	const drawn = Math.min(packs, aRow * MOST_ROWS);
 	const rows = Math.ceil(drawn / aRow);

@@ -32,14 +32,13 @@ interface PanCutProps {
 	readonly pan: PanDrawing;
 	readonly cut: CutDrawing;
 	readonly drag?: LineDrag;
-	/** Width it is laid out in until it is shown, px; on paper it stays so. */
-	readonly first?: number;
-	readonly isFixed?: boolean;
+	/** How wide it is on paper, where nothing is laid out again, px; on a screen as wide as it is shown. */
+	readonly paper_px?: number;
 }
 
 /** The pan cut through lengthways, to scale: bed, pieces, liquid line, dip and headspace. */
-export function PanCut({ pan, cut, drag, first = FIRST, isFixed = false }: PanCutProps) {
-	const [svg, shown] = useShownWidth(first, isFixed);
+export function PanCut({ pan, cut, drag, paper_px }: PanCutProps) {
+	const [svg, shown] = useShownWidth(paper_px ?? FIRST, paper_px !== undefined);
 	const { width, px } = panScale(pan, shown);
 	const up = (mm: number) => px(pan.depth_mm - mm);
 	const depth = px(pan.depth_mm);
@@ -59,7 +58,7 @@ export function PanCut({ pan, cut, drag, first = FIRST, isFixed = false }: PanCu
 			viewBox={`${-PAN_LEFT} ${-ABOVE} ${shown} ${height}`}
 			role={drag ? "group" : "img"}
 			aria-label={cut.words}
-			{...(isFixed ? { maxWidth: `${first}px` } : {})}
+			{...(paper_px === undefined ? {} : { maxWidth: `${paper_px}px` })}
 		>
 			{cut.lid === "" ? null : (
 				<>

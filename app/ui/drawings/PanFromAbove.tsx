@@ -1,10 +1,7 @@
-import { chakra } from "@chakra-ui/react/styled-system";
 import type { PanDrawing } from "./drawings.ts";
 import { PAN_LEFT, panScale } from "./panScale.ts";
-import { Label, Line, Rect, Svg } from "./svg.tsx";
+import { Circle, Label, Line, Rect, Svg } from "./svg.tsx";
 import { useShownWidth } from "./useShownWidth.ts";
-
-const Circle = chakra("circle");
 
 /** Width it is laid out in until it is shown, px. */
 const FIRST = 660;

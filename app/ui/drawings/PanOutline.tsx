@@ -1,9 +1,7 @@
-import { chakra } from "@chakra-ui/react/styled-system";
 import type { PanDrawing } from "./drawings.ts";
 import { leanOf, PanWall } from "./PanWall.tsx";
-import { Rect } from "./svg.tsx";
+import { Circle, Rect } from "./svg.tsx";
 
-const Circle = chakra("circle");
 const GAP = 6;
 
 /** A pan from above and from the side, small: all of a list in one scale. */

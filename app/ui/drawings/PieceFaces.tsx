@@ -1,9 +1,6 @@
-import { chakra } from "@chakra-ui/react/styled-system";
-import { Label, Line, Rect, Svg } from "./svg.tsx";
+import { Circle, Label, Line, Rect, Svg } from "./svg.tsx";
 import { useShownWidth } from "./useShownWidth.ts";
 
-const Circle = chakra("circle");
-const FIRST = 640;
 /** The largest a piece is drawn, px a mm. */
 const LARGEST = 2.6;
 /** Room over a face for its length, under it for its name, and at its right for the other side, px. */
@@ -28,7 +25,7 @@ export interface PieceDrawing {
 
 /** A piece from above and from the side, in one scale, with its sides. */
 export function PieceFaces({ piece: { faces, words } }: { readonly piece: PieceDrawing }) {
-	const [svg, width] = useShownWidth(FIRST);
+	const [svg, width] = useShownWidth();
 	const room = width - faces.length * BESIDE;
 	const wide_mm = faces.reduce((sum, face) => sum + face.wide_mm, 0);
 	const scale = Math.min(LARGEST, room / wide_mm);

@@ -4,7 +4,6 @@ import { Label, Line, Rect, Svg } from "./svg.tsx";
 import { useShownWidth } from "./useShownWidth.ts";
 
 const Ellipse = chakra("ellipse");
-const FIRST = 640;
 /** The widest what it is served in is drawn, px. */
 const WIDEST = 300;
 /** Room for the names at the right, px. */
@@ -30,7 +29,7 @@ export interface ServedDrawing {
 
 /** A plate, platter or box from above, to scale: the pool of its sauce, its pieces, and what goes on in which order. */
 export function Served({ served }: { readonly served: ServedDrawing }) {
-	const [svg, shown] = useShownWidth(FIRST);
+	const [svg, shown] = useShownWidth();
 	const wide = Math.min(WIDEST, shown - NAMES);
 	const scale = wide / served.across_mm;
 	const high = served.down_mm * scale;

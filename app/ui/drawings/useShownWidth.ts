@@ -1,5 +1,8 @@
 import { type RefObject, useLayoutEffect, useRef, useState } from "react";
 
+/** About how wide the column of a drawing is at the desk, px. */
+const FIRST_PX = 640;
+
 /**
  * How wide a drawing is shown, so that it is laid out in the pixels of the screen and its text keeps
  * its size at any width.
@@ -8,7 +11,7 @@ import { type RefObject, useLayoutEffect, useRef, useState } from "react";
  * @param isFixed it stays so wide: on paper, where nothing is laid out again
  */
 export function useShownWidth<Drawn extends Element = SVGSVGElement>(
-	first: number,
+	first = FIRST_PX,
 	isFixed = false,
 ): readonly [RefObject<Drawn | null>, number] {
 	const drawing = useRef<Drawn>(null);
