@@ -247,12 +247,13 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 							draft={draft}
 							read={read.lines}
 							wrong={wrong}
+							latest={latest}
 							onChange={change}
 							back={`/book/${loaderData.id}/write`}
 							main_g={mainGrams(read.lines)}
 							named={named}
 						/>
-						<StepEditor draft={draft} wrong={wrong} onChange={change} />
+						<StepEditor draft={draft} wrong={wrong} latest={latest} onChange={change} />
 					</chakra.div>
 					<chakra.div display="grid" gap="10px">
 						{serves && !serves.agrees ? (

@@ -6,7 +6,8 @@ import { type PieceDrawing, PieceFaces } from "../ui/drawings/PieceFaces.tsx";
 import { Served, type ServedDrawing } from "../ui/drawings/Served.tsx";
 import { BraiseSheet } from "./braise/BraiseSheet.tsx";
 import { BuildBody } from "./build/BuildBody.tsx";
-import { BuyBody } from "./buy/BuyBody.tsx";
+import { Buying } from "./buy/Buying.tsx";
+import type { MakingView } from "./buy/making.view.ts";
 import { CarryBody } from "./carry/CarryBody.tsx";
 import { ChillBody } from "./chill/ChillBody.tsx";
 import type { VesselView } from "./marinate/vessel.view.ts";
@@ -23,7 +24,6 @@ function bodyOf<View>(body: ComponentType<BodyProps<View>>): ComponentType<BodyP
 
 /** Places that lay themselves out. */
 export const BODY: Readonly<Partial<Record<PlaceKey, ComponentType<BodyProps<unknown>>>>> = {
-	buy: bodyOf(BuyBody),
 	sear: bodyOf(SearBody),
 	build: bodyOf(BuildBody),
 	panUp: bodyOf(PanUp),
@@ -40,6 +40,7 @@ function drawingOf<View>(draw: (view: View) => ReactNode): (view: unknown) => Re
 
 /** Places that are their answer beside a drawing; those that are in neither list are told in words. */
 export const DRAWING: Readonly<Partial<Record<PlaceKey, (view: unknown) => ReactNode>>> = {
+	buy: drawingOf((view: MakingView) => <Buying view={view} />),
 	trim: drawingOf((pieces: readonly PieceDrawing[]) =>
 		pieces.map((piece) => <PieceFaces key={piece.words} piece={piece} />),
 	),

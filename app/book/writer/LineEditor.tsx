@@ -36,12 +36,13 @@ import { changeAndFocus } from "./changeAndFocus.ts";
 import { RowTools } from "./RowTools.tsx";
 import { ROLE_WORDS } from "./roleWords.ts";
 import { Tool } from "./Tool.tsx";
-import { useLatest } from "./useLatest.ts";
 
 interface LineEditorProps {
 	readonly draft: Draft;
 	readonly read: readonly DraftLineRead[];
 	readonly wrong: Readonly<Record<string, string>>;
+	/** The draft by the time something is done to a line. */
+	readonly latest: RefObject<Draft>;
 	readonly onChange: (draft: Draft, tag?: string) => void;
 	/** Where a new ingredient comes back to. */
 	readonly back: string;
@@ -54,7 +55,6 @@ interface LineEditorProps {
 /** The lines of a draft as a cook types them, group by group, each with what it says. */
 export function LineEditor(props: LineEditorProps) {
 	const { draft, onChange } = props;
-	const latest = useLatest(draft);
 	const sensors = useSensors(
 		useSensor(PointerSensor, { activationConstraint: { distance: 6 } }),
 		useSensor(KeyboardSensor, { coordinateGetter: sortableKeyboardCoordinates }),
@@ -83,7 +83,6 @@ export function LineEditor(props: LineEditorProps) {
 							key={group}
 							group={group}
 							lines={lines.filter((line) => line.group === group)}
-							latest={latest}
 							{...props}
 						/>
 					))}
@@ -96,7 +95,6 @@ export function LineEditor(props: LineEditorProps) {
 interface GroupProps extends LineEditorProps {
 	readonly group: DraftLine["group"];
 	readonly lines: readonly DraftLine[];
-	readonly latest: RefObject<Draft>;
 }
 
 function Group({ group, lines, draft, read, wrong, ...rest }: GroupProps) {
@@ -148,12 +146,10 @@ const Row = chakra("div", {
 	},
 });
 
-interface LineRowProps extends Pick<LineEditorProps, "onChange" | "back" | "main_g" | "named"> {
+interface LineRowProps extends Pick<LineEditorProps, "latest" | "onChange" | "back" | "main_g" | "named"> {
 	readonly line: DraftLine;
 	readonly says: DraftLineRead | undefined;
 	readonly problem: string | undefined;
-	/** The draft by the time something is done to the line. */
-	readonly latest: RefObject<Draft>;
 }
 
 /** What it is taken to say is read anew with every key, and mostly says the same. */

@@ -7,17 +7,17 @@ import { Act, Heading, Muted, Sheet } from "../../ui/parts/parts.tsx";
 import { addStep, changeStep, moveStep, removeStep } from "../draftEdits.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
 import { RowTools } from "./RowTools.tsx";
-import { useLatest } from "./useLatest.ts";
 
 interface StepEditorProps {
 	readonly draft: Draft;
 	readonly wrong: Readonly<Record<string, string>>;
+	/** The draft by the time something is done to a step. */
+	readonly latest: RefObject<Draft>;
 	readonly onChange: (draft: Draft, tag?: string) => void;
 }
 
 /** The method, step by step, in the order of work. */
-export function StepEditor({ draft, wrong, onChange }: StepEditorProps) {
-	const latest = useLatest(draft);
+export function StepEditor({ draft, wrong, latest, onChange }: StepEditorProps) {
 	return (
 		<Sheet>
 			<chakra.div display="flex" alignItems="center" justifyContent="space-between">
@@ -67,13 +67,11 @@ function AddStep({ draft, onChange }: Pick<StepEditorProps, "draft" | "onChange"
 	);
 }
 
-interface StepRowProps extends Pick<StepEditorProps, "onChange"> {
+interface StepRowProps extends Pick<StepEditorProps, "latest" | "onChange"> {
 	readonly step: DraftStep;
 	readonly number: number;
 	readonly kind: Draft["kind"];
 	readonly problem: string | undefined;
-	/** The draft by the time something is done to the step. */
-	readonly latest: RefObject<Draft>;
 }
 
 type TextField = Exclude<keyof DraftStep, "key" | "school">;

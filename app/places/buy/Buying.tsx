@@ -5,8 +5,6 @@ import { Packs } from "../../ui/drawings/Packs.tsx";
 import { Field, Select } from "../../ui/forms/Field.tsx";
 import { type Column, ColumnTable } from "../../ui/parts/ColumnTable.tsx";
 import { Act, ActLink, Heading, Muted } from "../../ui/parts/parts.tsx";
-import { DrawnColumns } from "../DrawnColumns.tsx";
-import type { BodyProps } from "../PlaceBody.ts";
 import { setTrial } from "../setTrial.ts";
 import type { MakingView } from "./making.view.ts";
 
@@ -14,31 +12,19 @@ const Rows = chakra("ul", {
 	base: { display: "grid", "& li": { borderTop: "1px solid", borderColor: "hair", paddingBlock: "8px" } },
 });
 
-/** The buy place: what else lines can be made with, and what is left of the dish. */
-export function BuyBody({ view, head, facts, warnings, arithmetic }: BodyProps<MakingView>) {
+/** The buy place: its packs and its order, what else lines can be made with, and what is left of the dish. */
+export function Buying({ view }: { readonly view: MakingView }) {
 	return (
-		<DrawnColumns
-			answer={
-				<>
-					{head}
-					{facts}
-					{warnings}
-					{arithmetic}
-				</>
-			}
-			drawing={
-				<chakra.div display="grid" gap="16px" alignContent="start">
-					{view.packs ? <Packs drawing={view.packs} /> : null}
-					<section>
-						<Heading marginBottom="6px">Order for this dish</Heading>
-						<ColumnTable columns={ORDERED} rows={view.order} keyOf={({ id }) => id} />
-					</section>
-					<Came came={view.came} />
-					<Instead instead={view.instead} />
-					<Left left={view.left} />
-				</chakra.div>
-			}
-		/>
+		<chakra.div display="grid" gap="16px" alignContent="start">
+			{view.packs ? <Packs drawing={view.packs} /> : null}
+			<section>
+				<Heading marginBottom="6px">Order for this dish</Heading>
+				<ColumnTable columns={ORDERED} rows={view.order} keyOf={({ id }) => id} />
+			</section>
+			<Came came={view.came} />
+			<Instead instead={view.instead} />
+			<Left left={view.left} />
+		</chakra.div>
 	);
 }
 
