@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { type KeyboardEvent, memo, type ReactNode, type RefObject, useState } from "react";
+import { type KeyboardEvent, memo, type RefObject, useState } from "react";
 import type { Draft, DraftStep } from "#core/recipe";
 import { PLACE_WORDS, PLACES } from "#core/trade";
-import { Area, Input, Select, Wrong } from "../../ui/forms/Field.tsx";
+import { Area, Choice, Field, Wrong } from "../../ui/forms/Field.tsx";
 import { Act, Heading, Muted, Sheet } from "../../ui/parts/parts.tsx";
 import { addStep, changeStep, moveStep, removeStep } from "../draftEdits.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
@@ -139,67 +139,45 @@ const StepRow = memo(function StepRow({ step, number, kind, problem, latest, onC
 					/>
 					{problem ? <Wrong>{problem}</Wrong> : null}
 					<Fields>
-						<Labelled words="Look for">
-							<Input {...field("check", "What to look for in")} />
-						</Labelled>
-						<Labelled words="Mind">
-							<Input {...field("caution", "What to mind in")} />
-						</Labelled>
+						<Field label="Look for" {...field("check", "What to look for in")} />
+						<Field label="Mind" {...field("caution", "What to mind in")} />
 					</Fields>
 					<Fields>
-						<Labelled words="Place">
-							<Select {...field("place", "Place of")}>
-								{PLACES.map((place) => (
-									<option key={place} value={place}>
-										{PLACE_WORDS[place]}
-									</option>
-								))}
-							</Select>
-						</Labelled>
-						<Labelled words="Station">
-							<Input {...field("station", "Station of")} />
-						</Labelled>
-						<Labelled words="Work, min">
-							<Input {...field("handsOn", "Minutes of work of")} />
-						</Labelled>
-						<Labelled words="Waiting, min">
-							<Input {...field("waiting", "Minutes of waiting of")} />
-						</Labelled>
-						<Labelled words="Work">
-							<Select {...field("grows", "Work of")}>
-								{GROWS.map(([value, words]) => (
-									<option key={value} value={value}>
-										{words}
-									</option>
-								))}
-							</Select>
-						</Labelled>
-						<Labelled words="Temperature">
-							<Input {...field("temperature", "Temperature of")} />
-						</Labelled>
-						<Labelled words="Tools">
-							<Input {...field("tools", "Tools of")} />
-						</Labelled>
+						<Choice label="Place" {...field("place", "Place of")}>
+							{PLACES.map((place) => (
+								<option key={place} value={place}>
+									{PLACE_WORDS[place]}
+								</option>
+							))}
+						</Choice>
+						<Field label="Station" {...field("station", "Station of")} />
+						<Field label="Work, min" {...field("handsOn", "Minutes of work of")} />
+						<Field label="Waiting, min" {...field("waiting", "Minutes of waiting of")} />
+						<Choice label="Work" {...field("grows", "Work of")}>
+							{GROWS.map(([value, words]) => (
+								<option key={value} value={value}>
+									{words}
+								</option>
+							))}
+						</Choice>
+						<Field label="Temperature" {...field("temperature", "Temperature of")} />
+						<Field label="Tools" {...field("tools", "Tools of")} />
 						{kind === "preparation" ? (
 							<>
-								<Labelled words="Stands">
-									<Select {...field("heat", "On what")}>
-										{STANDS_ON.map(([value, words]) => (
-											<option key={value} value={value}>
-												{words}
-											</option>
-										))}
-									</Select>
-								</Labelled>
-								<Labelled words="Done">
-									<Select {...field("when", "When")}>
-										{WHENS.map(([value, words]) => (
-											<option key={value} value={value}>
-												{words}
-											</option>
-										))}
-									</Select>
-								</Labelled>
+								<Choice label="Stands" {...field("heat", "On what")}>
+									{STANDS_ON.map(([value, words]) => (
+										<option key={value} value={value}>
+											{words}
+										</option>
+									))}
+								</Choice>
+								<Choice label="Done" {...field("when", "When")}>
+									{WHENS.map(([value, words]) => (
+										<option key={value} value={value}>
+											{words}
+										</option>
+									))}
+								</Choice>
 							</>
 						) : null}
 					</Fields>
@@ -223,15 +201,6 @@ const Fields = chakra("div", {
 		gridTemplateColumns: "repeat(auto-fill, minmax(150px, 1fr))",
 	},
 });
-
-function Labelled({ words, children }: { readonly words: string; readonly children: ReactNode }) {
-	return (
-		<chakra.div display="grid" gap="2px" minWidth="0" alignContent="start">
-			<Muted aria-hidden>{words}</Muted>
-			{children}
-		</chakra.div>
-	);
-}
 
 /** A step while it is folded: where, how long, and what is done. */
 function Sentence({ step, number }: { readonly step: DraftStep; readonly number: number }) {
