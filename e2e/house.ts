@@ -142,3 +142,11 @@ export async function hydrated(page: Page): Promise<void> {
 		() => new Promise((done) => requestAnimationFrame(() => setTimeout(() => requestIdleCallback(done), 60))),
 	);
 }
+
+/** What is laid out in the width it is shown in is drawn again, and in its own letters. */
+export async function settled(page: Page): Promise<void> {
+	await page.evaluate(async () => {
+		await document.fonts.ready;
+		await new Promise((done) => requestAnimationFrame(() => setTimeout(done, 60)));
+	});
+}
