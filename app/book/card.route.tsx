@@ -12,7 +12,7 @@ import {
 } from "#db";
 import { DishSilhouette } from "../ui/drawings/DishSilhouette.tsx";
 import { silhouetteOf } from "../ui/drawings/silhouette.ts";
-import { Choice, Field } from "../ui/forms/Field.tsx";
+import { Choice, Field, Slot } from "../ui/forms/Field.tsx";
 import { Allergens } from "../ui/parts/Allergens.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { LineTable } from "../ui/parts/LineTable.tsx";
@@ -248,7 +248,7 @@ function SizeControl({ card }: { readonly card: CardData }) {
 		<Form className="screenOnly">
 			<input type="hidden" name="version" value={card.number} />
 			<chakra.div display="flex" gap="8px" alignItems="flex-end" flexWrap="wrap">
-				<chakra.div width="110px">
+				<Slot flex="1 1 80px" maxWidth="110px">
 					<Field
 						label="Read it for"
 						name="size"
@@ -258,8 +258,8 @@ function SizeControl({ card }: { readonly card: CardData }) {
 						aria-keyshortcuts="c"
 						data-key-name="Size of the card"
 					/>
-				</chakra.div>
-				<chakra.div width="180px">
+				</Slot>
+				<Slot flex="1 1 130px" maxWidth="180px">
 					<Choice
 						label="counted in"
 						name="basis"
@@ -271,7 +271,7 @@ function SizeControl({ card }: { readonly card: CardData }) {
 							</option>
 						))}
 					</Choice>
-				</chakra.div>
+				</Slot>
 				<Act>
 					Scale <Key aria-hidden>↵</Key>
 				</Act>

@@ -6,7 +6,7 @@ import { compareCuts, costOfPlan } from "#core/cost";
 import { written } from "#core/quantity";
 import { durationsWords } from "#core/time";
 import { readDish, readKitchen, readRecipeRow, setMenuPrice } from "#db";
-import { Field } from "../ui/forms/Field.tsx";
+import { Field, Slot } from "../ui/forms/Field.tsx";
 import { readForm } from "../ui/forms/form.ts";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
@@ -123,7 +123,7 @@ export default function CostPage({ loaderData: view, actionData }: Route.Compone
 				<Facts facts={facts} fontSize="26px" />
 				<Form method="post" style={{ marginInlineStart: "auto" }}>
 					<chakra.div display="flex" gap="8px" alignItems="end">
-						<chakra.div width="170px">
+						<Slot width="170px">
 							<Field
 								label="Price on the menu"
 								name="menuPrice"
@@ -132,7 +132,7 @@ export default function CostPage({ loaderData: view, actionData }: Route.Compone
 								defaultValue={actionData?.typed.menuPrice ?? view.menuPrice}
 								wrong={actionData?.wrong.menuPrice}
 							/>
-						</chakra.div>
+						</Slot>
 						<Act>Keep</Act>
 					</chakra.div>
 				</Form>

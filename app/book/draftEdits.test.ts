@@ -7,6 +7,7 @@ import {
 	addStep,
 	changeLine,
 	inGroups,
+	inOneLine,
 	moveLine,
 	moveStep,
 	placeLine,
@@ -27,6 +28,11 @@ const keys = (draft: Draft) => inGroups(draft.lines).map(({ key, group }) => `${
 const anyKey = fc.constantFrom("a", "b", "c", "d");
 
 describe("the lines of a draft", () => {
+	it("what was pasted over several lines is one line, and spaces within it stay", () => {
+		expect(inOneLine("500 g onions,\r\n  large dice\n")).toBe("500 g onions, large dice ");
+		expect(inOneLine("2 1/2 kg pork  collar")).toBe("2 1/2 kg pork  collar");
+	});
+
 	it("a new line stands after the one it was asked for, or at the end of its group", () => {
 		const after = addLine(DRAFT, "base", "a");
 		expect(keys(after.draft)).toEqual(["a:base", `${after.key}:base`, "b:base", "c:liquid", "d:finish"]);

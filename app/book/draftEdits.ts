@@ -105,3 +105,8 @@ export function moveStep(draft: Draft, key: string, by: -1 | 1): Draft {
 	if (from < 0 || to < 0 || to >= draft.steps.length) return draft;
 	return { ...draft, steps: swapped(draft.steps, from, to) };
 }
+
+/** What was pasted over several lines, as the one line that it is. */
+export function inOneLine(text: string): string {
+	return text.replace(/\s*[\r\n]+\s*/g, " ");
+}

@@ -1,6 +1,6 @@
 import { checked } from "#core/check";
 import { Draft, SCHOOL_QUESTIONS } from "#core/recipe";
-import { addLine, addStep, moveLine, moveStep, removeLine, removeStep } from "./draftEdits.ts";
+import { addLine, addStep, inOneLine, moveLine, moveStep, removeLine, removeStep } from "./draftEdits.ts";
 
 /**
  * The page of a draft is one form. Fields are `field.NAME`; each line and step is named
@@ -21,7 +21,7 @@ export function draftIn(form: FormData): Draft {
 		fields,
 		lines: keys("line").map((key) => ({
 			key,
-			text: text(`line.${key}.text`),
+			text: inOneLine(text(`line.${key}.text`)),
 			group: text(`line.${key}.group`),
 			role: text(`line.${key}.role`),
 			exponent: text(`line.${key}.exponent`),

@@ -89,7 +89,7 @@ export default function Ingredients({ loaderData: view }: Route.ComponentProps) 
 			</chakra.div>
 			<Form role="search">
 				<Sheet marginTop="12px" display="flex" flexWrap="wrap" gap="10px 12px" alignItems="end">
-					<chakra.div flex="2 1 220px">
+					<chakra.div flex="2 1 180px">
 						<Field
 							label="Find by name"
 							name="find"
@@ -99,7 +99,7 @@ export default function Ingredients({ loaderData: view }: Route.ComponentProps) 
 							data-key-name="Find"
 						/>
 					</chakra.div>
-					<chakra.div flex="1 1 160px" maxWidth="240px">
+					<chakra.div flex="1 1 210px" maxWidth="260px">
 						<Choice label="Kind" name="category" defaultValue={view.category}>
 							<option value="">all</option>
 							{CATEGORY_KEYS.map((key) => (

@@ -189,12 +189,19 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 				<chakra.button name="intent" value="save" srOnly tabIndex={-1} aria-hidden>
 					Keep
 				</chakra.button>
-				<chakra.div display="flex" flexWrap="wrap" gap="8px 14px" alignItems="center">
-					<h1>
-						<Tape size="large">{draft.fields.name || "Without a name yet"}</Tape>
-					</h1>
-					<Muted aria-live="polite">{keepingWords(hand)}</Muted>
-					<chakra.div marginInlineStart="auto" display="flex" flexWrap="wrap" gap="6px">
+				<chakra.div display="flex" flexWrap="wrap" gap="8px 14px" alignItems="start">
+					<chakra.div flex="1 1 340px">
+						<h1>
+							<Tape size="large">{draft.fields.name || "Without a name yet"}</Tape>
+						</h1>
+						<Muted display="block" marginTop="6px">
+							<span aria-live="polite">{keepingWords(hand)}</span>
+							{loaderData.basedOn === null
+								? ""
+								: ` · Started from no. ${loaderData.basedOn}; that stays as it is, and this becomes the next number.`}
+						</Muted>
+					</chakra.div>
+					<chakra.div display="flex" flexWrap="wrap" gap="6px">
 						<Act type="button" kind="quiet" disabled={!hand.canUndo} onClick={hand.undo}>
 							Undo <Key aria-hidden>ctrl z</Key>
 						</Act>
@@ -207,7 +214,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 						</Act>
 					</chakra.div>
 				</chakra.div>
-				<Notes hand={hand} basedOn={loaderData.basedOn} />
+				<Notes hand={hand} />
 				{isNotSent(actionData) ? <NotSentNote {...actionData} /> : null}
 				{actionData && "stale" in actionData ? (
 					<Note role="alert" marginTop="10px">
@@ -300,7 +307,7 @@ function keepingWords({ keeping, keptAt }: DraftInHand): string {
 	}
 }
 
-function Notes({ hand, basedOn }: { readonly hand: DraftInHand; readonly basedOn: number | null }) {
+function Notes({ hand }: { readonly hand: DraftInHand }) {
 	return (
 		<>
 			{hand.restored ? (
@@ -319,11 +326,6 @@ function Notes({ hand, basedOn }: { readonly hand: DraftInHand; readonly basedOn
 					</ActLink>
 				</Note>
 			) : null}
-			{basedOn === null ? null : (
-				<Muted display="block" marginTop="6px">
-					Started from no. {basedOn}; that stays as it is, and this becomes the next number.
-				</Muted>
-			)}
 		</>
 	);
 }

@@ -28,7 +28,10 @@ const COLUMNS: readonly Column<SheetRow>[] = [
 		),
 	},
 ];
-const DATED: readonly Column<SheetRow>[] = [{ words: "Day", cell: ({ day }) => <b>{day}</b> }, ...COLUMNS];
+const DATED: readonly Column<SheetRow>[] = [
+	{ words: "Day", wrap: "never", cell: ({ day }) => <b>{day}</b> },
+	...COLUMNS,
+];
 const MOVES: readonly Column<MoveView>[] = [
 	{ words: "What", width: "34%", cell: ({ what }) => <b>{what}</b> },
 	{ words: "Now", cell: ({ is }) => is },

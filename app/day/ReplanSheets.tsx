@@ -9,8 +9,15 @@ import type { MoveView, ReplanView } from "./replan.view.ts";
 
 const MOVE_COLUMNS: readonly Column<MoveView>[] = [
 	{ words: "What", cell: ({ what }) => <b>{what}</b> },
-	{ words: "Now", cell: ({ is }) => is },
-	{ words: "Was", cell: ({ was }) => <Muted>{was}</Muted> },
+	{
+		words: "Now",
+		cell: ({ is, was }) => (
+			<>
+				{is}
+				<Muted>, was {was}</Muted>
+			</>
+		),
+	},
 	{ words: "Because", cell: ({ why }) => why },
 ];
 

@@ -1,3 +1,4 @@
+import { chakra } from "@chakra-ui/react/styled-system";
 import { Type } from "@sinclair/typebox";
 import { redirect } from "react-router";
 import { CURRENCIES, HouseEntry, houseFields, SCALE_READINGS, timeZonesWith } from "#core/kitchen";
@@ -168,18 +169,20 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 				defaultValue={typed.hobPower_kW}
 				wrong={wrong.hobPower_kW}
 			/>
-			<Choice
-				label="Allergens are declared by"
-				name="allergenList"
-				defaultValue={typed.allergenList}
-				wrong={wrong.allergenList}
-			>
-				{loaderData.lists.map(({ key, name }) => (
-					<option key={key} value={key}>
-						{name}
-					</option>
-				))}
-			</Choice>
+			<chakra.div gridColumn="1 / -1">
+				<Choice
+					label="Allergens are declared by"
+					name="allergenList"
+					defaultValue={typed.allergenList}
+					wrong={wrong.allergenList}
+				>
+					{loaderData.lists.map(({ key, name }) => (
+						<option key={key} value={key}>
+							{name}
+						</option>
+					))}
+				</Choice>
+			</chakra.div>
 			<Choice label="Currency" name="currency" defaultValue={typed.currency} wrong={wrong.currency}>
 				{loaderData.currencies.map((currency) => (
 					<option key={currency}>{currency}</option>

@@ -35,7 +35,7 @@ const FillingLine = chakra("p", {
 		minHeight: "24px",
 		lineHeight: "24px",
 		color: "muted",
-		"&[data-wrong]": { color: "next", fontWeight: 650 },
+		"&[data-wrong]": { color: "ink", fontWeight: 650 },
 	},
 });
 

@@ -237,7 +237,7 @@ function Asked({ question, wrong, typed }: AskedProps) {
 							))}
 						</chakra.div>
 						{wrong[quantity] ? (
-							<chakra.span id={`wrong-${quantity}`} color="next" fontWeight="650">
+							<chakra.span id={`wrong-${quantity}`} fontWeight="650">
 								▲ Choose one of the five.
 							</chakra.span>
 						) : null}

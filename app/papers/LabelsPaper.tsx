@@ -37,7 +37,7 @@ function Label({ label, view }: { readonly label: PanLabel; readonly view: Label
 				</chakra.b>
 			</chakra.div>
 			<p>
-				{view.sitting}, {view.service} · {label.pan}
+				{view.sitting}, {view.service} · <chakra.span whiteSpace="nowrap">{label.pan}</chakra.span>
 			</p>
 			<chakra.dl
 				display="grid"

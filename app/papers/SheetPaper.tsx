@@ -64,7 +64,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 			<chakra.div
 				display="grid"
 				gap="0 8mm"
-				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "minmax(0,6fr) minmax(0,7fr)" }}
+				gridTemplateColumns={{ base: "minmax(0,1fr)", lg: "minmax(0,6fr) minmax(0,7fr)" }}
 				_print={{ gridTemplateColumns: "6fr 7fr" }}
 			>
 				<div>

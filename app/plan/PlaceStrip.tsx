@@ -30,7 +30,7 @@ const Strip = chakra("nav", {
 const Place = chakra(Link, {
 	base: {
 		bg: "place",
-		padding: "6px 6px 4px 8px",
+		padding: "6px 4px 4px 7px",
 		display: "flex",
 		flexDirection: "column",
 		gap: "2px",
@@ -190,7 +190,7 @@ function PlaceFigure({ place: { figure, clock, time, was } }: { readonly place: 
 /** The figure before the trial, after the new one and smaller: the strip does not grow by it. */
 function Was({ children }: { readonly children: string }) {
 	return (
-		<chakra.span color="muted" fontWeight="500" fontSize="16px" fontStretch="80%">
+		<chakra.span color="muted" fontWeight="500" fontSize="15px" fontStretch="75%">
 			, was {children}
 		</chakra.span>
 	);

@@ -3,7 +3,7 @@ import { useCallback, useEffect, useRef, useState } from "react";
 import { Form, useNavigation, useSearchParams, useSubmit } from "react-router";
 import { TRIAL } from "../places/setTrial.ts";
 import { MomentField } from "../ui/forms/DayField.tsx";
-import { Choice, Field } from "../ui/forms/Field.tsx";
+import { Choice, Field, Slot } from "../ui/forms/Field.tsx";
 import type { Wrong } from "../ui/forms/form.ts";
 import { Act, ActLink, Key } from "../ui/parts/parts.tsx";
 import { counted } from "../ui/words/reading.ts";
@@ -86,7 +86,6 @@ const Folded = chakra("div", {
 		"& > input:not(:checked) ~ div": { display: { base: "none", md: "flex" } },
 	},
 });
-const Slot = chakra("div", { base: { flexGrow: 1, minWidth: 0 } });
 
 /** How long typing may pause before the table follows, ms. */
 const PAUSE_MS = 180;
@@ -188,7 +187,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 						))}
 					</Segments>
 					<Inputs>
-						<Slot data-for="covers" width="64px">
+						<Slot flexGrow="1" data-for="covers" width="64px">
 							<Field
 								label="Covers"
 								name="covers"
@@ -199,7 +198,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								data-key-name="Covers"
 							/>
 						</Slot>
-						<Slot data-for="covers" width="78px">
+						<Slot flexGrow="1" data-for="covers" width="78px">
 							<Field
 								label="Uptake"
 								name="uptake"
@@ -208,7 +207,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								wrong={wrong.uptake}
 							/>
 						</Slot>
-						<Slot data-for="covers" width="70px">
+						<Slot flexGrow="1" data-for="covers" width="70px">
 							<Field
 								label="Spare"
 								name="spare"
@@ -218,7 +217,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								wrong={wrong.spare}
 							/>
 						</Slot>
-						<Slot data-for="onHand" width="180px">
+						<Slot flexGrow="1" data-for="onHand" width="180px">
 							<Field
 								label="Weight on hand"
 								name="onHand"
@@ -228,7 +227,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								data-key-name="Weight on hand"
 							/>
 						</Slot>
-						<Slot data-for="pans" width="140px">
+						<Slot flexGrow="1" data-for="pans" width="140px">
 							<Field
 								label="Number of pans"
 								name="pans"
@@ -239,7 +238,7 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								data-key-name="Number of pans"
 							/>
 						</Slot>
-						<Slot width="104px">
+						<Slot flexGrow="1" width="104px">
 							<Choice label="Kind of pan" name="panType" defaultValue={typed.panType} wrong={wrong.panType}>
 								<option value="">Best fit</option>
 								{panTypes.map(({ id, name, stock }) => (
@@ -249,14 +248,14 @@ export function ScaleControl({ view, wrong, version }: ScaleControlProps) {
 								))}
 							</Choice>
 						</Slot>
-						<Slot width="112px">
+						<Slot flexGrow="1" width="126px">
 							<Choice label="Cooked" name="ahead" defaultValue={typed.ahead} wrong={wrong.ahead}>
 								<option value="">by the card</option>
 								<option value="no">same day</option>
 								<option value="yes">day before</option>
 							</Choice>
 						</Slot>
-						<Slot width="188px" flexShrink="0">
+						<Slot flexGrow="1" width="188px" flexShrink="0">
 							<MomentField label="Service" typed={typed} wrong={wrong} />
 						</Slot>
 					</Inputs>

@@ -258,7 +258,9 @@ function rippling(plan: Plan, before: Plan | undefined, { visit, kitchen }: Long
 		const figure =
 			was && was.figure !== place.figure ? { figure: withoutUnit(was.figure, place.figure) } : {};
 		const clock =
-			was && was.clock !== place.clock ? { clock: was.day === place.day ? was.time : was.clock } : {};
+			was && was.clock !== place.clock
+				? { clock: was.day === place.day ? withoutWord(was.time, place.time) : was.clock }
+				: {};
 		return "figure" in figure || "clock" in clock ? { ...place, was: { ...figure, ...clock } } : place;
 	});
 }
@@ -267,6 +269,12 @@ function rippling(plan: Plan, before: Plan | undefined, { visit, kitchen }: Long
 function withoutUnit(was: string, now: string): string {
 	const [, figure, unit] = /^([\d.,]+) (.+)$/.exec(was) ?? [];
 	return figure !== undefined && now.endsWith(` ${unit}`) ? figure : was;
+}
+
+/** "14:30" beside "in 14:00": what the clock is of stands there already. */
+function withoutWord(was: string, now: string): string {
+	const [, word = "", clock = was] = /^(\D+ )(\d.*)$/.exec(was) ?? [];
+	return now.startsWith(word) ? clock : was;
 }
 
 /** The bar that loses weight from the purchase to the plate. */

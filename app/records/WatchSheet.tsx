@@ -3,7 +3,7 @@ import { useRef } from "react";
 import { Form } from "react-router";
 import { ACTIONS } from "#core/records";
 import { RecordCurve } from "../ui/drawings/RecordCurve.tsx";
-import { Choice, Field } from "../ui/forms/Field.tsx";
+import { Choice, Field, Slot } from "../ui/forms/Field.tsx";
 import { Act, Figure, Muted, Note, Sheet } from "../ui/parts/parts.tsx";
 import { NumberPad } from "./NumberPad.tsx";
 import { type Sent, SentFields, When } from "./SentFields.tsx";
@@ -66,7 +66,7 @@ function ReadingForm({ view, sent, degrees }: WatchSheetProps) {
 		<Form method="post" aria-label="Write a temperature" preventScrollReset>
 			<SentFields intent="read" sent={sent} watch={view.watch} />
 			<chakra.div display="flex" flexWrap="wrap" gap="10px" alignItems="flex-end">
-				<chakra.div width="150px">
+				<Slot width="150px">
 					<Field
 						label="Core by hand"
 						name="C"
@@ -80,7 +80,7 @@ function ReadingForm({ view, sent, degrees }: WatchSheetProps) {
 						aria-keyshortcuts="c"
 						data-key-name="Write a temperature"
 					/>
-				</chakra.div>
+				</Slot>
 				<Act kind="next" minHeight="44px">
 					Write it
 				</Act>
@@ -99,7 +99,7 @@ function ProbeForm({ view, sent }: Omit<WatchSheetProps, "degrees">) {
 			<Form method="post" preventScrollReset aria-label="Probe of this pan">
 				<SentFields intent="probe" sent={sent} watch={view.watch} />
 				<chakra.div display="flex" gap="10px" alignItems="flex-end">
-					<chakra.div width="150px">
+					<Slot width="150px">
 						<Field
 							label="Probe in it"
 							name="probe"
@@ -110,7 +110,7 @@ function ProbeForm({ view, sent }: Omit<WatchSheetProps, "degrees">) {
 							defaultValue={view.probe ?? ""}
 							wrong={wrong.probe}
 						/>
-					</chakra.div>
+					</Slot>
 					<Act>{view.probe === null ? "Put it in" : "Change it"}</Act>
 				</chakra.div>
 			</Form>

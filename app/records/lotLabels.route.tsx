@@ -64,7 +64,7 @@ export default function LotLabelsPage({ loaderData, actionData }: Route.Componen
 								</option>
 							))}
 						</Choice>
-						<chakra.div width="190px">
+						<chakra.div width="230px">
 							<Field label="Labels gone from the sheet" name="skip" inputMode="numeric" defaultValue="0" />
 						</chakra.div>
 						<Act>Open the document</Act>

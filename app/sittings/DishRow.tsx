@@ -51,9 +51,7 @@ export function DishRow({ sittingId, dish, typed, wrong, asTyped }: DishRowProps
 			{dish.figures ? (
 				<Facts facts={dish.figures} />
 			) : (
-				<chakra.p color="next" fontWeight="650">
-					▲ No plan: {dish.refused}
-				</chakra.p>
+				<chakra.p fontWeight="650">▲ No plan: {dish.refused}</chakra.p>
 			)}
 			{asTyped !== undefined && dish.byCovers && asTyped !== dish.portions ? (
 				<p>
@@ -61,7 +59,7 @@ export function DishRow({ sittingId, dish, typed, wrong, asTyped }: DishRowProps
 				</p>
 			) : null}
 			{dish.warnings.map((says) => (
-				<chakra.p key={says} color="next" fontWeight="650">
+				<chakra.p key={says} fontWeight="650">
 					▲ {says}
 				</chakra.p>
 			))}

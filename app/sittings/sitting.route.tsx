@@ -171,12 +171,12 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 					{sitting.ownCode ? <p>{sitting.ownCode}</p> : null}
 				</div>
 				{sitting.dishes.length > 0 ? (
-					<>
+					<chakra.div display="flex" flexWrap="wrap" gap="6px">
 						<ActLink to={`/day/${sitting.date}`}>The whole day</ActLink>
 						<ActLink to="order" aria-keyshortcuts="o">
 							Order sheet <Key aria-hidden>o</Key>
 						</ActLink>
-					</>
+					</chakra.div>
 				) : null}
 				{sitting.first ? (
 					<chakra.div
@@ -313,11 +313,7 @@ function Diets({ diets }: Pick<SittingData, "diets">) {
 				{diets.map((diet) => (
 					<li key={diet.words}>
 						<b>{diet.words}</b>:{" "}
-						{diet.short > 0 ? (
-							<chakra.b color="next">▲ {diet.shortWords}</chakra.b>
-						) : (
-							<>fed by {diet.suits}</>
-						)}
+						{diet.short > 0 ? <chakra.b>▲ {diet.shortWords}</chakra.b> : <>fed by {diet.suits}</>}
 						{diet.not.map((words) => (
 							<Muted key={words} display="block">
 								{words}

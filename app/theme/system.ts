@@ -43,6 +43,7 @@ const config = defineConfig({
 			textUnderlineOffset: "3px",
 		},
 		"button, input, select, textarea": { font: "inherit", color: "inherit", letterSpacing: "inherit" },
+		"input[type=checkbox], input[type=radio]": { flexShrink: 0 },
 		":focus-visible": { outline: "3px solid", outlineColor: "focus", outlineOffset: "2px" },
 		table: { borderCollapse: "collapse", width: "100%" },
 		th: { textAlign: "start", fontWeight: 500 },

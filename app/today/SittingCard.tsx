@@ -40,9 +40,7 @@ export function SittingCard({ sitting }: SittingCardProps) {
 			{sitting.dishes.length > 0 ? <Link to={sitting.day}>The whole day, ovens and hands</Link> : null}
 			{sitting.dishes.length === 0 ? <p>No dish on it yet.</p> : null}
 			{sitting.warnings > 0 ? (
-				<chakra.p color="next" fontWeight="650">
-					▲ {counted(sitting.warnings, "warning")} in the plan
-				</chakra.p>
+				<chakra.p fontWeight="650">▲ {counted(sitting.warnings, "warning")} in the plan</chakra.p>
 			) : null}
 		</Sheet>
 	);

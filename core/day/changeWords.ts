@@ -21,8 +21,8 @@ export function changeWords(change: DayChange, names: DayNames): string {
 		clock: (at) => clockWords(at, timeZone, first),
 		thing: (id) => thingOf(id, day.equipment),
 		task: (id) => nameOf(id, day),
-		dish: (id) => day.tasks.find((one) => one.for === id)?.forName ?? id,
-		sitting: (id) => sittings.find((one) => one.id === id)?.name ?? id,
+		dish: (id) => day.tasks.find((one) => one.for === id)?.forName ?? "a dish that is not of this day",
+		sitting: (id) => sittings.find((one) => one.id === id)?.name ?? "a sitting that is not of this day",
 		temperature: names.temperature,
 		isOven: (id) => isOven(id, day),
 	};
@@ -122,7 +122,7 @@ function whyWords(why: Move["why"], names: DayNames): string {
 
 function nameOf(id: string, { tasks }: DayNames["day"]): string {
 	const task = tasks.find((one) => one.id === id);
-	return task ? taskName(task) : id;
+	return task ? taskName(task) : "something that is no longer of this day";
 }
 
 function thingOf(id: string, equipment: readonly DayEquipment[]): string {

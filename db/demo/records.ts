@@ -38,10 +38,28 @@ export async function seedSkerryRecords(store: Store, now: number): Promise<void
 	await coolsNow(store, keeper, now);
 }
 
+/** What is in each dish that was made, and what it carries, as its card declares it. */
+const MADE = {
+	"Celeriac, black lentils": {
+		contents:
+			"celeriac, onions, carrots, garlic, smoked paprika, dry cider, vegetable stock, black lentils, white miso",
+		allergens: "contains soya, celery, sulphites, may contain gluten",
+	},
+	"Pork collar, cider, mustard seed": {
+		contents:
+			"pork collar, onions, leeks, carrots, mustard seed, dry cider, light chicken stock, wholegrain mustard, potatoes",
+		allergens: "contains celery, mustard, sulphites",
+	},
+	"Duck legs, damsons, barley": {
+		contents: "duck legs, shallots, damsons, juniper, red wine, brown duck stock, pearl barley, butter",
+		allergens: "contains gluten, milk, celery, sulphites",
+	},
+} as const;
+
 interface DemoLot {
 	readonly lot: number;
 	readonly at: number;
-	readonly dish: string;
+	readonly dish: keyof typeof MADE;
 	readonly from: number;
 	readonly pans: readonly LotPan[];
 	readonly place: string;
@@ -53,8 +71,7 @@ function lotDoc({ lot, at, dish, from, pans, place }: DemoLot): DocOf<"lot"> {
 		...{ sittingId: "", dishId: "", sitting: "Ferry packed lunch" },
 		made: wallClock(at, TIME_ZONE).date,
 		portions: pans.length * 14,
-		contents: "as on its card",
-		allergens: "contains mustard, celery, sulphites",
+		...MADE[dish],
 		reheat: "to a core of 75 °C without delay",
 		keeps: { ...USUAL_KEEPS },
 	};
@@ -106,7 +123,7 @@ function readOf(
 async function cooledInTime(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
 	const at = now - 27 * HOUR_MS;
 	const pans = pansOf(3, BLAST.depth_mm, "C");
-	const lot = { lot: 1, at, dish: "Celeriac, black lentils", from: 2, pans, place: "Blast chiller" };
+	const lot = { lot: 1, at, dish: "Celeriac, black lentils" as const, from: 2, pans, place: "Blast chiller" };
 	await writeRecord(store, "Ebba", "demo-in-time", () => [
 		{ at, doc: lotDoc(lot) },
 		...pans.map(({ tag }, index) => ({ at, doc: watchDoc(index + 1, 1, tag, at, BLAST) })),
@@ -124,7 +141,13 @@ async function cooledInTime(store: Store, keeper: ReadingKeeper, now: number): P
 /** One deep pan was going to be too late, and was spread over two. */
 async function cooledTooSlowly(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
 	const at = now - 24 * HOUR_MS;
-	const lot = { lot: 2, at, dish: "Pork collar, cider, mustard seed", from: 1, place: "Blast chiller" };
+	const lot = {
+		lot: 2,
+		at,
+		dish: "Pork collar, cider, mustard seed" as const,
+		from: 1,
+		place: "Blast chiller",
+	};
 	await writeRecord(store, "Odd", "demo-slow", () => [
 		{ at, doc: lotDoc({ ...lot, pans: pansOf(1, DEEP.depth_mm, "P") }) },
 		{ at, doc: watchDoc(4, 2, "P1", at, DEEP) },
@@ -149,7 +172,14 @@ async function cooledTooSlowly(store: Store, keeper: ReadingKeeper, now: number)
 async function coolsNow(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
 	const at = now - HOUR_MS;
 	const pans = pansOf(4, BLAST.depth_mm, "D");
-	const lot = { lot: 3, at, dish: "Duck legs, damsons, barley", from: 3, pans, place: "Blast chiller" };
+	const lot = {
+		lot: 3,
+		at,
+		dish: "Duck legs, damsons, barley" as const,
+		from: 3,
+		pans,
+		place: "Blast chiller",
+	};
 	await writeRecord(store, "Ebba", "demo-now", () => [
 		{ at, doc: lotDoc(lot) },
 		...pans.map(({ tag }, index) => ({

@@ -27,10 +27,10 @@ import {
 	suggestIngredients,
 } from "#core/recipe";
 import { GROUPS, ROLE_LAW, ROLES, type Role } from "#core/trade";
-import { Input, Select } from "../../ui/forms/Field.tsx";
+import { Input, Select, WholeLine } from "../../ui/forms/Field.tsx";
 import { Act, Heading, Hidden, Muted, Note, Sheet } from "../../ui/parts/parts.tsx";
 import { perCent } from "../../ui/words/reading.ts";
-import { addLine, changeLine, inGroups, moveLine, placeLine, removeLine } from "../draftEdits.ts";
+import { addLine, changeLine, inGroups, inOneLine, moveLine, placeLine, removeLine } from "../draftEdits.ts";
 import { GROUP_LABELS } from "../groupLabels.ts";
 import { changeAndFocus } from "./changeAndFocus.ts";
 import { RowTools } from "./RowTools.tsx";
@@ -188,7 +188,7 @@ const LineRow = memo(function LineRow(props: LineRowProps) {
 				>
 					⠿
 				</Tool>
-				<Input
+				<WholeLine
 					id={`text-${line.key}`}
 					name={`line.${line.key}.text`}
 					value={line.text}
@@ -198,7 +198,7 @@ const LineRow = memo(function LineRow(props: LineRowProps) {
 					autoComplete="off"
 					gridColumn={{ base: "2 / -1", md: "auto" }}
 					onChange={(event) =>
-						onChange(changeLine(latest.current, line.key, { text: event.target.value }), line.key)
+						onChange(changeLine(latest.current, line.key, { text: inOneLine(event.target.value) }), line.key)
 					}
 					onKeyDown={(event) => lineKeys(event, latest.current, line, onChange)}
 				/>
@@ -367,7 +367,7 @@ function Exponent({ line, latest, onChange }: Pick<RoleChoiceProps, "line" | "la
 }
 
 function lineKeys(
-	event: KeyboardEvent<HTMLInputElement>,
+	event: KeyboardEvent<HTMLTextAreaElement>,
 	draft: Draft,
 	line: DraftLine,
 	onChange: LineEditorProps["onChange"],

@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import type { ReactNode } from "react";
 import { Form } from "react-router";
 import { Packs } from "../../ui/drawings/Packs.tsx";
-import { Field, Select } from "../../ui/forms/Field.tsx";
+import { Field, Select, Slot } from "../../ui/forms/Field.tsx";
 import { type Column, ColumnTable } from "../../ui/parts/ColumnTable.tsx";
 import { Act, ActLink, Heading, Muted } from "../../ui/parts/parts.tsx";
 import { setTrial } from "../setTrial.ts";
@@ -49,7 +49,7 @@ function Came({ came }: Pick<MakingView, "came">) {
 			<Form method="get" preventScrollReset>
 				<input type="hidden" name="place" value="buy" />
 				<chakra.div display="flex" flexWrap="wrap" gap="8px 12px" alignItems="end">
-					<chakra.div width="170px">
+					<Slot width="170px">
 						<Field
 							label="Weighed at the door"
 							name="came"
@@ -58,7 +58,7 @@ function Came({ came }: Pick<MakingView, "came">) {
 							maxLength={40}
 							autoComplete="off"
 						/>
-					</chakra.div>
+					</Slot>
 					<Act>Is it enough?</Act>
 				</chakra.div>
 			</Form>

@@ -51,18 +51,23 @@ export const RecordCurve = memo(function RecordCurve({ drawing }: { readonly dra
 	);
 });
 
-/** Room that a figure takes, px. */
+/** Room that a figure takes, right of its mark, and a mark itself, px. */
 const FIGURE = { width: 68, height: 20 };
+const MARK = 16;
 
 /** Which readings have room for their figure: the last one first, since it is what counts now. */
 function figuresShown(hands: RecordDrawing["hands"], x: Scale, y: Scale): ReadonlySet<number> {
 	const shown: number[] = [];
 	for (const [index, { minute, C }] of [...hands.entries()].reverse()) {
-		const meets = shown.some((other) => {
+		const meetsFigure = shown.some((other) => {
 			const { minute: at = 0, C: of = 0 } = hands[other] ?? {};
 			return Math.abs(x(at) - x(minute)) < FIGURE.width && Math.abs(y(of) - y(C)) < FIGURE.height;
 		});
-		if (!meets) shown.push(index);
+		const meetsMark = hands.some(({ minute: at, C: of }) => {
+			const right = x(at) - x(minute);
+			return right > 0 && right < FIGURE.width + MARK && Math.abs(y(of) - y(C)) < FIGURE.height + MARK;
+		});
+		if (!meetsFigure && !meetsMark) shown.push(index);
 	}
 	return new Set(shown);
 }

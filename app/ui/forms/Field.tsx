@@ -8,9 +8,14 @@ const Label = chakra("label", {
 		display: "grid",
 		gap: "4px",
 		minWidth: 0,
-		alignContent: "start",
+		// A name of two lines does not push its field out of the row.
+		alignContent: "end",
 		"&:has(> [data-wrong])": { gridColumn: "1 / -1", flexBasis: "100%" },
 	},
+});
+/** Room for a field in a row of them; what is wrong with it takes the whole row. */
+export const Slot = chakra("div", {
+	base: { minWidth: 0, "&:has([data-wrong])": { flexBasis: "100%", width: "100%", maxWidth: "none" } },
 });
 const Words = chakra("span", { base: { color: "muted", fontSize: "16px" } });
 /** What is wrong with a field, in a line of its own under it. */
@@ -43,7 +48,17 @@ const CONTROL = {
 export const Input = chakra("input", { base: CONTROL });
 export const Select = chakra("select", { base: CONTROL });
 /** Left alone while nothing of it changes: drawn again, it would lose what is marked and where one writes. */
-export const Area = memo(chakra("textarea", { base: { ...CONTROL, minHeight: "76px", resize: "vertical" } }));
+export const Area = memo(
+	chakra("textarea", {
+		base: { ...CONTROL, minHeight: "76px", resize: "vertical", fieldSizing: "content" },
+	}),
+);
+/** One line of words that is always shown whole: where it has no room it is broken, and nothing of it is cut off. */
+export const WholeLine = chakra(
+	"textarea",
+	{ base: { ...CONTROL, resize: "none", overflow: "hidden", fieldSizing: "content", lineHeight: 1.35 } },
+	{ defaultProps: { rows: 1 } },
+);
 
 interface About {
 	readonly label: string;

@@ -37,9 +37,13 @@ interface LineTableProps {
 
 /** Every line three ways: amount, share of the main, and per portion. */
 export function LineTable({ groups, onPaper = false }: LineTableProps) {
+	// What simmers by itself has no main and no portions: columns without a figure are left out.
+	const columns = (onPaper ? ON_PAPER : ON_SCREEN).filter(({ cell }) =>
+		groups.some(({ rows }) => rows.some((line) => cell(line) !== "")),
+	);
 	return (
 		<ColumnTable
-			columns={onPaper ? ON_PAPER : ON_SCREEN}
+			columns={columns}
 			groups={groups}
 			keyOf={(line) => line.name + line.preparation}
 			onPaper={onPaper}

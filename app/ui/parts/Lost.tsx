@@ -1,4 +1,4 @@
-import { ActLink, Figure, Page, Sheet, Title } from "./parts.tsx";
+import { ActLink, Page, Sheet, Title } from "./parts.tsx";
 import { Tape } from "./Tape.tsx";
 
 /** Nothing here, or something broke: what is so, and the way on. */
@@ -24,9 +24,6 @@ export function Lost({ status, what, said }: LostProps) {
 				<Tape>{missing ? "Not on the shelf" : "Stopped"}</Tape>
 				<Title>{said ?? headline(status, what)}</Title>
 				<p>{explanation(status)}</p>
-				<Figure size="medium" as="p" color="muted" aria-hidden>
-					{status === 0 ? "" : status}
-				</Figure>
 				<ActLink to="/" kind="next">
 					Go to Today
 				</ActLink>

@@ -25,11 +25,7 @@ const White = chakra("article", {
 			verticalAlign: "top",
 		},
 		"& th": { borderBottom: "2px solid black", fontWeight: 650 },
-		"& .number": {
-			textAlign: "end",
-			whiteSpace: { base: "normal", sm: "nowrap" },
-			_print: { whiteSpace: "nowrap" },
-		},
+		"& .number": { textAlign: "end", whiteSpace: "nowrap" },
 		"& h2": {
 			fontFamily: "head",
 			fontWeight: 700,

@@ -33,10 +33,10 @@ const Mark = chakra("span", {
 const Nav = chakra("nav", {
 	base: {
 		display: "flex",
-		columnGap: { base: "2px", md: "10px" },
-		order: { base: 3, md: 0 },
-		width: { base: "100%", md: "auto" },
-		marginInline: { base: "-8px", md: 0 },
+		columnGap: { base: "2px", lg: "10px" },
+		order: { base: 3, lg: 0 },
+		width: { base: "100%", lg: "auto" },
+		marginInline: { base: "-8px", lg: 0 },
 	},
 });
 const Area = chakra(NavLink, {
@@ -45,9 +45,9 @@ const Area = chakra(NavLink, {
 		gap: "6px",
 		alignItems: "center",
 		justifyContent: "center",
-		flex: { base: "1 1 0", md: "none" },
+		flex: { base: "1 1 0", lg: "none" },
 		minHeight: { base: "48px", lg: "50px" },
-		paddingInline: { base: "3px", md: "8px" },
+		paddingInline: { base: "3px", lg: "8px" },
 		color: "muted",
 		textDecoration: "none",
 		fontSize: { base: "16px", md: "17px" },

@@ -13,9 +13,9 @@ export function StepWords({ step }: { readonly step: StepView }) {
 				</p>
 			) : null}
 			{step.caution ? (
-				<chakra.p color="next">
-					<b>Mind:</b> {step.caution}
-				</chakra.p>
+				<p>
+					▲ <b>Mind:</b> {step.caution}
+				</p>
 			) : null}
 		</>
 	);

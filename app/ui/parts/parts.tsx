@@ -106,10 +106,10 @@ export const Hidden = chakra("span", {
 	},
 });
 
-/** A short key shown beside its action; not on phones, where there are no keys. */
+/** A short key shown beside its action; at the desk, where there are keys and room for them. */
 export const Key = chakra("kbd", {
 	base: {
-		display: { base: "none", md: "inline-block" },
+		display: { base: "none", lg: "inline-block" },
 		fontFamily: "text",
 		fontSize: "14px",
 		lineHeight: 1,
