@@ -11,7 +11,7 @@ const White = chakra("article", {
 		color: "black",
 		maxWidth: "210mm",
 		marginInline: "auto",
-		padding: { base: "16px", md: "12mm" },
+		padding: { base: "16px 12px", md: "12mm" },
 		fontSize: "16px",
 		lineHeight: 1.3,
 		_print: { maxWidth: "none", padding: 0, fontSize: "9.5pt", lineHeight: 1.25 },
@@ -20,7 +20,7 @@ const White = chakra("article", {
 		"& thead": { display: "table-header-group" },
 		"& th, & td": {
 			borderBottom: "1px solid #888",
-			padding: { base: "3px 8px 3px 0", _print: "0.3mm 2mm 0.3mm 0" },
+			padding: { base: "3px 6px 3px 0", md: "3px 8px 3px 0", _print: "0.3mm 2mm 0.3mm 0" },
 			textAlign: "start",
 			verticalAlign: "top",
 		},
