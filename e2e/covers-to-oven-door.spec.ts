@@ -37,7 +37,7 @@ test("a chef reads one dish from covers to the oven door, changes it, prints it,
 	await page.getByLabel("Service", { exact: true }).fill("19:00");
 	await expect(page.locator(PLACE("Buy"))).toContainText("36 kg");
 	await expect(page.locator(PLACE("Buy"))).toContainText("36 kg, was 27");
-	await expect(page.locator(PLACE("Braise"))).toContainText("was in 14:30");
+	await expect(page.locator(PLACE("Braise"))).toContainText("was 14:30");
 	await expect(page.locator(PLACE("Braise"))).toContainText(saturday("in ", "13:[0-5]\\d"));
 	await page.getByRole("button", { name: /Take it/ }).click();
 	await expect(page.getByText("On trial")).toHaveCount(0);

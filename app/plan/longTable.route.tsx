@@ -83,7 +83,9 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 				<Muted flex="1 1 0" minWidth={{ base: "100%", md: "150px" }} lineHeight="1.25">
 					<Link to={`/sittings/${sitting.id}`}>{sitting.name}</Link>,{" "}
 					{sitting.room ? `${sitting.room}, ` : ""}
-					<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>{dish.version}</Link>
+					<chakra.span whiteSpace="nowrap">
+						<Link to={`/book/${dish.recipeId}?version=${dish.number}`}>{dish.version}</Link>
+					</chakra.span>
 				</Muted>
 				<chakra.nav aria-label="Papers of the dish" display="flex" flexWrap="wrap" gap="4px 8px">
 					<ActLink to="cutting" kind="quiet" aria-keyshortcuts="q">
