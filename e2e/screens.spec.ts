@@ -4,10 +4,11 @@ import { expect, hydrated, settled, test } from "./house.ts";
 test.use({ houseOf: "screens" });
 test.describe.configure({ mode: "parallel" });
 
-test("no production sheet of the demo is longer than two pages", async ({ page, house }) => {
+test("no production, order or day sheet of the demo is longer than two pages", async ({ page, house }) => {
 	test.setTimeout(180_000);
-	const sheets = await sheetsOf(house.database);
-	expect(sheets.length).toBeGreaterThan(5);
+	const { "day sheet": day = "", "order sheet": order = "" } = await addressesOf(house.database);
+	const sheets = [...(await sheetsOf(house.database)), day, order];
+	expect(sheets.length).toBeGreaterThan(7);
 	for (const sheet of sheets) {
 		await page.goto(sheet);
 		for (const format of ["A4", "Letter"] as const) {

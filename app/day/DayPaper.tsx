@@ -1,5 +1,5 @@
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { LetterKey, Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { LetterKey, LONG_LIST, Paper, PaperHead } from "../ui/parts/Paper.tsx";
 import type { DaySheet } from "./paperPages.ts";
 import type { MoveView } from "./replan.view.ts";
 import type { SheetRow } from "./sheetRows.ts";
@@ -46,7 +46,7 @@ export function DayPaper({ view }: { readonly view: DaySheet }) {
 		{ id: "nobody", name: "Whoever is nearest", rows: view.nobodys },
 	].filter(({ rows }) => rows.length > 0);
 	return (
-		<Paper>
+		<Paper _print={LONG_LIST}>
 			<PaperHead
 				title={`Day sheet, ${view.title}`}
 				lines={[view.services.join(" · "), `${view.house}, printed ${view.printed}`]}

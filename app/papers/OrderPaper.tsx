@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { GuestNotes, LetterKey, Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { GuestNotes, LetterKey, LONG_LIST, Paper, PaperHead } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
 import type { orderPage } from "./orderPage.ts";
 
@@ -28,7 +28,7 @@ const FROM_STORE = COLUMNS.filter(({ words }) => words !== "Order");
 /** What is to be ordered for a sitting. */
 export function OrderPaper({ view }: { readonly view: OrderView }) {
 	return (
-		<Paper>
+		<Paper _print={LONG_LIST}>
 			<PaperHead
 				title={`Order sheet, ${view.name}`}
 				lines={[view.about, `${view.house}, printed ${view.printed}`]}
@@ -82,7 +82,9 @@ export function OrderPaper({ view }: { readonly view: OrderView }) {
 			{view.store.length > 0 ? (
 				<section>
 					<h2>From the store: less than a quarter of a pack of each, nothing to order</h2>
-					<ColumnTable columns={FROM_STORE} rows={view.store} keyOf={(row) => row.name} onPaper />
+					<chakra.div _print={{ columnCount: 2, columnGap: "8mm" }}>
+						<ColumnTable columns={FROM_STORE} rows={view.store} keyOf={(row) => row.name} onPaper />
+					</chakra.div>
 				</section>
 			) : null}
 			{view.groups.length > 0 ? (

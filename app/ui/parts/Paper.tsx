@@ -42,6 +42,9 @@ export function Paper(props: ComponentProps<typeof White>) {
 	return <White data-light="bench" {...props} />;
 }
 
+/** Lists of a whole sitting or day, a little closer: a page is not begun for their last rows. */
+export const LONG_LIST = { fontSize: "9pt", lineHeight: 1.15 } as const;
+
 interface GuestNotesProps {
 	/** The note for the kitchen. */
 	readonly note: string;
