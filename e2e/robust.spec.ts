@@ -73,6 +73,23 @@ test("a wrong form is answered with 400, names the field and what is allowed, an
 	await expect(page.getByLabel("Name on the shelf")).toHaveValue("Odd one");
 });
 
+test("what is marked before the page is taken over stays marked, and is written over", async ({ page }) => {
+	let go = () => {};
+	const marked = new Promise<void>((done) => {
+		go = done;
+	});
+	await page.route("**/assets/entry.client-*.js", async (route) => {
+		await marked;
+		await route.continue();
+	});
+	await page.goto("/book/goat-shoulder/write", { waitUntil: "commit" });
+	await page.getByLabel(/^Line: 250 g carrots/).selectText();
+	go();
+	await hydrated(page);
+	await page.keyboard.insertText("250 g parsnips");
+	await expect(page.getByLabel("Line: 250 g parsnips", { exact: true })).toHaveValue("250 g parsnips");
+});
+
 test("when the connection is gone nothing typed is lost, and it is saved once it is back", async ({
 	page,
 	context,

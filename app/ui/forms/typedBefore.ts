@@ -16,7 +16,10 @@ export function keepTypedBefore(page: Document): () => void {
 		if (value !== defaultOf(control)) typed.set(control, value);
 		else typed.delete(control);
 	};
-	for (const control of page.querySelectorAll<Control>(CONTROLS)) look(control);
+	for (const control of page.querySelectorAll<Control>(CONTROLS)) {
+		look(control);
+		if (control instanceof HTMLTextAreaElement) leaveCursor(control);
+	}
 	const listen = ({ target }: Event) => {
 		if (target instanceof Element && target.matches(CONTROLS)) look(target as Control);
 	};
@@ -27,6 +30,15 @@ export function keepTypedBefore(page: Document): () => void {
 			if (control.isConnected) put(control, value);
 		}
 	};
+}
+
+/**
+ * Taking over writes the default of a text of several lines anew, and the browser then drops what is
+ * marked in it: unless a value was given to it before, be it its own.
+ */
+function leaveCursor(text: HTMLTextAreaElement): void {
+	const { value } = text;
+	text.value = value;
 }
 
 function isTicked(control: Control): control is HTMLInputElement {
