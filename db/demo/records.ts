@@ -123,7 +123,7 @@ function readOf(
 async function cooledInTime(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
 	const at = now - 27 * HOUR_MS;
 	const pans = pansOf(3, BLAST.depth_mm, "C");
-	const lot = { lot: 1, at, dish: "Celeriac, black lentils" as const, from: 2, pans, place: "Blast chiller" };
+	const lot: DemoLot = { lot: 1, at, dish: "Celeriac, black lentils", from: 2, pans, place: "Blast chiller" };
 	await writeRecord(store, "Ebba", "demo-in-time", () => [
 		{ at, doc: lotDoc(lot) },
 		...pans.map(({ tag }, index) => ({ at, doc: watchDoc(index + 1, 1, tag, at, BLAST) })),
@@ -141,10 +141,10 @@ async function cooledInTime(store: Store, keeper: ReadingKeeper, now: number): P
 /** One deep pan was going to be too late, and was spread over two. */
 async function cooledTooSlowly(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
 	const at = now - 24 * HOUR_MS;
-	const lot = {
+	const lot: Omit<DemoLot, "pans"> = {
 		lot: 2,
 		at,
-		dish: "Pork collar, cider, mustard seed" as const,
+		dish: "Pork collar, cider, mustard seed",
 		from: 1,
 		place: "Blast chiller",
 	};
@@ -172,10 +172,10 @@ async function cooledTooSlowly(store: Store, keeper: ReadingKeeper, now: number)
 async function coolsNow(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
 	const at = now - HOUR_MS;
 	const pans = pansOf(4, BLAST.depth_mm, "D");
-	const lot = {
+	const lot: DemoLot = {
 		lot: 3,
 		at,
-		dish: "Duck legs, damsons, barley" as const,
+		dish: "Duck legs, damsons, barley",
 		from: 3,
 		pans,
 		place: "Blast chiller",
