@@ -147,6 +147,7 @@ test("a house that declares by the American list is told wheat, and not celery",
 	await page.goto("/kitchen/house");
 	await page.getByLabel("Allergens are declared by").selectOption("us9");
 	await page.getByRole("button", { name: /Save/ }).click();
+	await expect(page).toHaveURL(/\/kitchen$/);
 	await page.goto("/book/pork-collar");
 	await expect(page.getByText("the nine of the American list", { exact: false })).toBeVisible();
 	await expect(page.getByText("contains celery")).toHaveCount(0);
@@ -175,6 +176,7 @@ test("a dish with an ingredient that nobody has described is free of nothing mor
 	await page.goto("/book/ingredients/new?name=sea+beet");
 	await page.getByLabel(/^It is/).selectOption("vegetable");
 	await page.getByRole("button", { name: /Add it/ }).click();
+	await expect(page).toHaveURL(/\/book\/ingredients\/sea-beet$/);
 	await page.goto("/book/goat-shoulder/write");
 	await page.getByLabel(/^Line: 250 g carrots/).fill("250 g sea beet");
 	await expect(page.getByText("its allergens are not described yet")).toBeVisible();
@@ -186,7 +188,9 @@ test("a dish with an ingredient that nobody has described is free of nothing mor
 	await expect(page.getByRole("link", { name: /^Goat shoulder/ })).toHaveCount(0);
 	await page.goto("/book/ingredients/sea-beet");
 	await page.getByLabel(/^Its allergens are described/).check();
+	const taken = page.waitForResponse((answer) => answer.request().method() === "POST");
 	await page.getByRole("button", { name: /Save/ }).click();
+	expect((await taken).ok()).toBe(true);
 	await page.goto("/book?find=goat&without=lupin");
 	await expect(page.getByRole("link", { name: /^Goat shoulder/ })).toHaveCount(1);
 });
