@@ -1,5 +1,9 @@
+import { chakra } from "@chakra-ui/react/styled-system";
 import type { ComponentType, ReactNode } from "react";
 import type { PlaceKey } from "#core/trade";
+import { type HeldDrawing, HeldPans } from "../ui/drawings/HeldPans.tsx";
+import { LimitCurve } from "../ui/drawings/LimitCurve.tsx";
+import { OvenCavity } from "../ui/drawings/OvenCavity.tsx";
 import { PanCut } from "../ui/drawings/PanCut.tsx";
 import { PanFromAbove } from "../ui/drawings/PanFromAbove.tsx";
 import { type PieceDrawing, PieceFaces } from "../ui/drawings/PieceFaces.tsx";
@@ -13,6 +17,7 @@ import { ChillBody } from "./chill/ChillBody.tsx";
 import type { VesselView } from "./marinate/vessel.view.ts";
 import type { BodyProps } from "./PlaceBody.ts";
 import { PanUp } from "./panUp/PanUp.tsx";
+import type { ReheatView } from "./reheat/reheat.view.ts";
 import type { TrayView } from "./rest/tray.view.ts";
 import { SauceBody } from "./sauce/SauceBody.tsx";
 import { SearBody } from "./sear/SearBody.tsx";
@@ -56,5 +61,16 @@ export const DRAWING: Readonly<Partial<Record<PlaceKey, (view: unknown) => React
 			<p>{says}</p>
 		</>
 	)),
+	reheat: drawingOf(({ curve, ovens }: ReheatView) => (
+		<>
+			<LimitCurve drawing={curve} />
+			<chakra.div display="flex" flexWrap="wrap" gap="16px 28px" alignItems="end">
+				{ovens.map((oven) => (
+					<OvenCavity key={oven.name} oven={oven} />
+				))}
+			</chakra.div>
+		</>
+	)),
+	hold: drawingOf((held: HeldDrawing) => <HeldPans drawing={held} />),
 	plate: drawingOf((served: ServedDrawing) => <Served served={served} />),
 };

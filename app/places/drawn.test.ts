@@ -1,14 +1,17 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { depthOf, pieceHeight, volumeBelow } from "#core/pans";
-import { marinadeOf, type Plan, taskAt } from "#core/plan";
+import { marinadeOf, type Plan, plan, taskAt } from "#core/plan";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { spareWords } from "./buy/spareWords.ts";
+import { heldView } from "./hold/hold.view.ts";
 import { vesselView } from "./marinate/vessel.view.ts";
 import type { PlaceGiven } from "./Place.ts";
 import { servedView } from "./plate/served.view.ts";
+import { reheatView } from "./reheat/reheat.view.ts";
 import { trayView } from "./rest/tray.view.ts";
 
+const MINUTE_MS = 60_000;
 const NOW = Date.UTC(2026, 10, 24, 9, 0);
 const READING = readingIn("metric", "Atlantic/Faroe", NOW);
 
@@ -68,6 +71,65 @@ describe("the tray a dish rests on", () => {
 		const ahead = everyGiven().filter(({ plan }) => taskAt(plan, "chill"));
 		expect(ahead.length).toBeGreaterThan(0);
 		for (const given of ahead) expect(trayView(given)?.filled).toBe(true);
+	});
+});
+
+/** A dish of the demo for so many covers. */
+function madeFor(covers: number, { plan: { recipe, order }, kitchen, reading }: PlaceGiven): PlaceGiven {
+	return { plan: plan(recipe, { ...order, covers }, kitchen), kitchen, reading };
+}
+
+describe("what is held hot", () => {
+	const atService = () => {
+		const given = everyGiven().find(({ plan: { recipe } }) => recipe.name.startsWith("Goat shoulder"));
+		if (!given) throw new Error("no goat in the demo");
+		return given;
+	};
+
+	it("is opened pan after pan, the first with the first plate and the last before the last", () => {
+		for (const covers of [300, 500, 1_200]) {
+			const given = madeFor(covers, atService());
+			const view = heldView(given);
+			if (!view) throw new Error("it is held");
+			const { tasks, pans, hold } = given.plan;
+			const opened = view.rows.map(({ to_min }) => to_min);
+			expect(opened).toEqual([...opened].sort((a, b) => a - b));
+			expect(view.rows.length).toBeLessThanOrEqual(16 + pans.goes);
+			const plating = tasks.filter(({ place }) => place === "plate");
+			const first = Math.min(...plating.map(({ start }) => start));
+			const last = Math.max(...plating.map(({ end }) => end));
+			const minute = (at: number) => view.service.minute + (at - given.plan.order.serviceAt) / MINUTE_MS;
+			// After the last row is opened there is as much to plate as its pans hold.
+			const [from = 0, to = from] = (view.rows.at(-1)?.name.match(/\d+/g) ?? []).map(Number);
+			const rest_min = (to - from + 1) * (hold?.everyPan_min ?? 0);
+			expect((opened.at(-1) ?? 0) + rest_min).toBeCloseTo(minute(last), 6);
+			expect(opened[0]).toBeGreaterThanOrEqual(minute(first));
+			expect(view.end_min).toBeGreaterThan(opened.at(-1) ?? 0);
+		}
+	});
+
+	it("opens none where everything is plated at once", () => {
+		expect(heldView(madeFor(20, atService()))).toBeUndefined();
+	});
+});
+
+describe("what is made hot again", () => {
+	it("is as hot in the middle as the code wants between its soonest and its latest minute", () => {
+		const ahead = everyGiven().filter(({ plan: { reheat } }) => reheat);
+		expect(ahead.length).toBeGreaterThan(0);
+		for (const given of ahead) {
+			const view = reheatView(given);
+			const wanted_C = given.plan.reheat?.core_C ?? 0;
+			const minutes = given.plan.reheat?.minutes;
+			const first = (warm: readonly (readonly [number, number])[]) =>
+				warm.find(([, C]) => C >= wanted_C)?.[0] ?? 0;
+			const range = view?.curve.range ?? [];
+			expect(first(view?.curve.likely ?? [])).toBeCloseTo(minutes?.likely ?? 0, -1);
+			expect(first(range.map(({ minute, high_C }) => [minute, high_C]))).toBeCloseTo(minutes?.low ?? 0, -1);
+			expect(first(range.map(({ minute, low_C }) => [minute, low_C]))).toBeCloseTo(minutes?.high ?? 0, -1);
+			for (const { low_C, high_C } of range) expect(low_C).toBeLessThanOrEqual(high_C);
+			expect(view?.ovens.length).toBeGreaterThan(0);
+		}
 	});
 });
 

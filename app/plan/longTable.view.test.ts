@@ -103,6 +103,27 @@ describe("the long table", () => {
 		expect(table?.inDay?.to).toMatch(/^\/day\/\d{4}-\d\d-\d\d$/);
 	});
 
+	it("says where it is made hot again when the whole day has it in an oven for that", () => {
+		const dishes = given.dishes.map((dish) => ({
+			...dish,
+			recipe: { ...dish.recipe, schools: { ...dish.recipe.schools, service: "madeAhead" as const } },
+		}));
+		const [plan] = planDishes(dishes, given.sitting, given.kitchen).rows.flatMap((row) => row.plan ?? []);
+		if (!plan) throw new Error("it is planned");
+		const sooner = (place: string) => ({
+			...plan,
+			tasks: plan.tasks.map((task) =>
+				task.place === place ? { ...task, start: task.start - 1_800_000 } : task,
+			),
+		});
+		const shown = (place: string, inDay: typeof plan) =>
+			longTableView({ ...given, dishes, place, inDay }).table?.inDay?.words;
+		expect(shown("reheat", sooner("reheat"))).toMatch(/goes into an oven again at \d\d:\d\d/);
+		expect(shown("reheat", sooner("braise"))).toBeUndefined();
+		expect(shown("braise", sooner("reheat"))).toBeUndefined();
+		expect(shown("braise", sooner("braise"))).toMatch(/goes into the/);
+	});
+
 	it("says nothing of before where nothing is tried, or the same is tried", () => {
 		for (const view of [longTableView(given), tried({})]) {
 			expect(view.changed).toBe(false);

@@ -4,6 +4,7 @@ import { type Plan, startAt, taskAt } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { heatOf, isInOven } from "#core/recipe";
 import { cookedRecipe, sharedOut } from "#core/sitting";
+import type { PlacedTask } from "#core/tasks";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
@@ -175,7 +176,7 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 	const cardLine = dish.line === null ? null : dishIn(given.dishes, given.dishId).recipe.braise.line;
 	return {
 		next: nextOf(given.inDay ?? plan, given),
-		inDay: given.inDay && inDayView(given.inDay, plan, reading),
+		inDay: given.inDay && inDayView(given.inDay, plan, selected, reading),
 		places,
 		selected,
 		detail: detailOf(selected, {
@@ -220,18 +221,24 @@ function makingOf(given: LongTableGiven, dish: DishWithRecipe): Making {
 }
 
 /** Where the whole day has the dish, where that is another time than it would have the kitchen to itself. */
-function inDayView(inDay: Plan, alone: Plan, reading: Reading) {
-	const into = taskAt(inDay, "braise", "oven");
-	if (!into || into.start === startAt(alone, "braise")) return null;
-	const group = inDay.braise?.groups.find(({ id }) => id === into.figures.group);
-	const oven = group?.oven ? `the ${group.oven.name}, ${reading.temperature(group.set_C)},` : "an oven";
+function inDayView(inDay: Plan, alone: Plan, selected: PlaceKey, reading: Reading) {
+	const isAgain = selected === "reheat";
+	const into = isAgain ? taskAt(inDay, "reheat", "reheat") : taskAt(inDay, "braise", "oven");
+	if (!into || into.start === startAt(alone, isAgain ? "reheat" : "braise")) return null;
 	const clock = reading.clockAfter(into.start, inDay.order.serviceAt);
+	const goes = isInOven(inDay.recipe)
+		? `it goes into ${isAgain ? "an oven again" : ovenWords(inDay, into, reading)}`
+		: `it goes on${isAgain ? " again" : ""}`;
 	return {
 		to: `/day/${wallClock(inDay.order.serviceAt, reading.timeZone).date}`,
-		words: isInOven(inDay.recipe)
-			? `With all else of the day it goes into ${oven} at ${clock}, as its sheets say. Here it has the kitchen to itself.`
-			: `With all else of the day it goes on at ${clock}, as its sheets say. Here it has the kitchen to itself.`,
+		words: `With all else of the day ${goes} at ${clock}, as its sheets say. Here it has the kitchen to itself.`,
 	};
+}
+
+/** "the North oven, 150 °C," */
+function ovenWords({ braise }: Plan, { figures }: PlacedTask, { temperature }: Reading): string {
+	const group = braise?.groups.find(({ id }) => id === figures.group);
+	return group?.oven ? `the ${group.oven.name}, ${temperature(group.set_C)},` : "an oven";
 }
 
 /** What comes next of the dish, for whoever stands at the stove with a telephone: when, what, in which pans. */

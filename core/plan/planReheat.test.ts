@@ -34,6 +34,22 @@ describe("how a dish is made hot again that was made ahead", () => {
 		expect(reheated(AHEAD, KITCHEN, 240).steams_l).toBeGreaterThan(lid.steams_l);
 	});
 
+	it("tells how the middle grows hot from the fridge on, through what the code wants when it likely is so hot", () => {
+		for (const covers of [20, 60, 240]) {
+			const { course, core_C, minutes } = reheated(AHEAD, KITCHEN, covers);
+			const warm = course.map(([, C]) => C);
+			expect(warm[0]).toBe(4);
+			for (const [index, C] of warm.entries())
+				expect(C).toBeGreaterThanOrEqual((warm[index - 1] ?? 4) - 0.01);
+			const before = course.findLast(([minute]) => minute <= minutes.likely)?.[1] ?? 0;
+			const after = course.find(([minute]) => minute >= minutes.likely)?.[1] ?? 0;
+			expect(before).toBeLessThanOrEqual(core_C + 0.01);
+			expect(after).toBeGreaterThanOrEqual(core_C - 0.01);
+			expect(course.at(-1)?.[0]).toBeGreaterThan(minutes.high);
+			expect(course.length).toBeLessThan(100);
+		}
+	});
+
 	it("is nothing for what is served on the day", () => {
 		expect(plan(RECIPE, ORDER, KITCHEN).reheat).toBeNull();
 	});

@@ -22,6 +22,8 @@ export interface PlanReheat {
 	/** From the oven door until the middle is so hot; at the card's own temperature. */
 	readonly set_C: number;
 	readonly minutes: Range;
+	/** How warm the middle likely is from the oven door on, past the time that it is planned: minutes and °C. */
+	readonly course: readonly (readonly [minute: number, core_C: number])[];
 	/** The same at each temperature that suits the dish. */
 	readonly minutesAt: readonly MinutesAt[];
 	/** What is planned for it, as surely as the house wants, whole minutes. */
@@ -40,11 +42,16 @@ const STEP_C = 10;
 const likelyMemo = memoise<string, { readonly likely: number | null }>(800);
 const memo = memoise<string, Heated>(400);
 
-/** One pan made hot: how long it takes, and what steams off it meanwhile, litres. */
-interface Heated {
+/** One pan made hot: how long it takes, what steams off it meanwhile, litres, and its course. */
+interface Heated extends Pick<PlanReheat, "course"> {
 	readonly minutes: Range | null;
 	readonly steams_l: number;
 }
+
+/** The course is told at about so many points. */
+const POINTS = 60;
+/** And so far past the slowest that it may be. */
+const PAST = 1.1;
 
 /**
  * From cold to hot through in the oven, in its own liquid and under its lid: the pans that were
@@ -63,7 +70,9 @@ export function planReheat(
 	const { low, set, high } = recipe.braise.oven_C;
 	const pan = coldPan(braise.slowest.given);
 	const at = (set_C: number): BraiseGiven => ({ ...pan, heat: heatAgain(recipe, pan, set_C, core_C) });
-	const { minutes, steams_l } = memo(JSON.stringify([at(set), core_C]), () => heated(at(set), core_C));
+	const { minutes, steams_l, course } = memo(JSON.stringify([at(set), core_C]), () =>
+		heated(at(set), core_C),
+	);
 	if (!minutes) return null;
 	const steps = new Set([set]);
 	const isSet = isInOven(recipe);
@@ -83,6 +92,7 @@ export function planReheat(
 		within_min,
 		set_C: set,
 		minutes,
+		course,
 		minutesAt: [...steps].sort((a, b) => a - b).flatMap(scaled),
 		planned_min: Math.ceil(minutesToBeSure(minutes, policy.confidence)),
 		steams_l:
@@ -94,8 +104,20 @@ export function planReheat(
 
 function heated(given: BraiseGiven, core_C: number): Heated {
 	const minutes = heatThrough(given, core_C);
-	if (!minutes) return { minutes, steams_l: 0 };
-	return { minutes, steams_l: steamAt(simulate(given, { minutes: minutes.likely }), minutes.likely) };
+	if (!minutes) return { minutes, steams_l: 0, course: [] };
+	const { likely, high } = minutes;
+	// Were it as quick as it may be, it would be where the likely one is later on.
+	const end_min = high * PAST * (likely / minutes.low);
+	const made = simulate(given, {
+		minutes: end_min,
+		until: Number.POSITIVE_INFINITY,
+		every_min: Math.max(1, Math.ceil(end_min / POINTS)),
+	});
+	return {
+		minutes,
+		steams_l: steamAt(made, likely),
+		course: made.points.map(({ minute, core_C: C }): readonly [number, number] => [minute, C]),
+	};
 }
 
 /** Floors of some pans, mm²: each steams by its own. */

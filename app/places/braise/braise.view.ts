@@ -6,15 +6,16 @@ import { smallerPiece } from "#core/pans";
 import { type BraiseGroup, countByType, lastStartAt, minutesOnHeat, type Plan } from "#core/plan";
 import { heatOf, isInOven, type Recipe } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
-import { HEAT_WAYS, type HeatWay, LIDS } from "#core/trade";
+import { HEAT_WAYS, type HeatWay } from "#core/trade";
 import { isByPiece } from "#core/yields";
 import type { CurveHold, CurveMoment } from "../../ui/drawings/BraiseCurve.tsx";
 import type { OvenDrawing, OvenPans } from "../../ui/drawings/drawings.ts";
-import { ovenPans, shelfWidth } from "../../ui/drawings/ovenPans.ts";
+import { ovenPans } from "../../ui/drawings/ovenPans.ts";
 import { labAddress } from "../../ui/forms/labAddress.ts";
 import { cookWords } from "../../ui/words/cookWords.ts";
-import { percent, type Reading } from "../../ui/words/reading.ts";
-import type { PlaceGiven, TableGiven } from "../Place.ts";
+import type { Reading } from "../../ui/words/reading.ts";
+import { ovensOf } from "../ovensOf.ts";
+import type { TableGiven } from "../Place.ts";
 import { type Check, checksOf } from "./checks.ts";
 
 /** The braise of the fullest pan against the clock, with what to do when it is early or late. */
@@ -53,7 +54,7 @@ export function braiseView(given: TableGiven): BraiseView {
 	const { braise } = plan;
 	return {
 		drawing: braise ? drawingOf(given, braise.slowest) : null,
-		ovens: ovenDrawings(given),
+		ovens: ovensOf(given),
 		onFloor: isInOven(plan.recipe) ? onFloorOf(plan) : [],
 		checks: checksOf(given),
 		settled: given.cook ? cookWords(given.cook, given.reading.temperature) : null,
@@ -141,21 +142,6 @@ const MOST_PARTS = Math.max(...PARTS);
 function sizesOf({ piece, portion }: Recipe, parts: number): CutSize[] {
 	const halvings = isByPiece(portion) ? [0] : [0, 1, 2].filter((times) => parts * 2 ** times <= MOST_PARTS);
 	return halvings.map((times) => ({ parts: 2 ** times, sides: sidesOf(smallerPiece(piece, times)) }));
-}
-
-function ovenDrawings({ plan, reading }: PlaceGiven): OvenDrawing[] {
-	const { recipe } = plan;
-	return plan.ovens.loads.map((load) => ({
-		name: load.oven.name,
-		rungs: load.oven.rungs,
-		pitch_mm: load.oven.pitch_mm,
-		width_mm: shelfWidth(load.oven.shelf),
-		set: reading.temperature(load.set_C),
-		set_C: load.set_C,
-		taken: Array.from({ length: load.rungsTaken }, (_, rung) => rung),
-		pans: load.pans.map(({ type, count }) => ovenPans(type.shape, count, load.oven.shelf)),
-		words: `${load.oven.name} at ${reading.temperature(load.set_C)}, ${LIDS[recipe.braise.lid]}: ${load.pans.map(({ type, count }) => `${count} × ${type.name}`).join(", ")}; ${load.rungsTaken} of ${load.oven.rungs} rungs taken. ${percent(load.rungsTaken / load.oven.rungs)} full. ${recipe.name}.`,
-	}));
 }
 
 /** The pans for which there is no rung. */

@@ -1,7 +1,8 @@
 import { carriedTo } from "#core/carry";
 import { type CarryChoice, type PlanCarry, taskAt } from "#core/plan";
 import { durationWords } from "#core/time";
-import type { CarryDrawing } from "../../ui/drawings/CarryCurve.tsx";
+import type { LimitDrawing } from "../../ui/drawings/LimitCurve.tsx";
+import { hoursAlong } from "../hoursAlong.ts";
 import type { TableGiven } from "../Place.ts";
 
 const MINUTE_MS = 60_000;
@@ -11,13 +12,12 @@ const PAST = 1.5;
 const FARTHEST = 4;
 
 /** How the lightest box changes on its way, in a good box and in one that loses more. */
-export function carryView({ plan, reading }: TableGiven): CarryDrawing | undefined {
+export function carryView({ plan, reading }: TableGiven): LimitDrawing | undefined {
 	const { carry } = plan;
 	if (!carry) return undefined;
 	const { choice, limit_C, limitAtWorst_min, arrives_C, verdict } = carry;
 	const away = taskAt(plan, "carry", "carry")?.start ?? plan.order.serviceAt;
 	const end_min = endOf(carry);
-	const step = [5, 10, 15, 30, 60, 120, 240].find((minutes) => end_min / minutes <= 6) ?? 480;
 	const at = (minute: number) => reading.time(away + minute * MINUTE_MS);
 	const course = (UA_W_per_K: number) =>
 		Array.from({ length: STEPS + 1 }, (_, index): readonly [number, number] => {
@@ -36,15 +36,12 @@ export function carryView({ plan, reading }: TableGiven): CarryDrawing | undefin
 		})),
 		ceilings: [],
 		limit: { C: limit_C, words: `${reading.temperature(limit_C)} or ${choice.hot ? "above" : "below"}` },
-		there: { minute: choice.minutes, words: `there ${at(choice.minutes)}` },
+		moments: [{ minute: choice.minutes, words: `there ${at(choice.minutes)}` }],
 		end_min,
 		top_C,
 		least_C,
 		ticks: ticksBetween(least_C, top_C).map((C) => ({ C, words: reading.temperature(C).replace(/ .*/, "") })),
-		hours: Array.from({ length: Math.floor(end_min / step) + 1 }, (_, index) => ({
-			minute: index * step,
-			words: at(index * step),
-		})),
+		hours: hoursAlong(end_min, at),
 		words: `The lightest box from ${at(0)}: ${reading.temperature(Math.round(arrives_C))} when it is there at ${at(choice.minutes)}; ${reading.temperature(limit_C)} ${limitAtWorst_min === null ? "is never reached" : `after ${durationWords(Math.round(limitAtWorst_min))} in a box that loses half as much again`}: ${verdict === "missed" ? "missed" : "met"}.`,
 	};
 }

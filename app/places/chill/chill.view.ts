@@ -21,6 +21,7 @@ import { panDrawing } from "../../ui/drawings/panDrawing.ts";
 import { chillTyped } from "../../ui/forms/settled.ts";
 import { counted } from "../../ui/words/reading.ts";
 import { coolerWords } from "../../ui/words/warningWords.ts";
+import { hoursAlong } from "../hoursAlong.ts";
 import type { TableGiven } from "../Place.ts";
 
 /** One way of cooling, as it is shown beside the others. */
@@ -162,7 +163,6 @@ function drawingOf(way: ChillWay, { plan, reading }: TableGiven): ChillDrawing {
 	const [warm, likely, cold] = curves as [number[], number[], number[]];
 	const minuteOf = (index: number) => (index * end_min) / STEPS;
 	const least_C = Math.floor(Math.min(0, given.medium_C));
-	const step = [15, 30, 60, 120, 240].find((minutes) => end_min / minutes <= 7) ?? 240;
 	return {
 		likely: likely.map((C, index) => [minuteOf(index), C]),
 		range: warm.map((high_C, index) => ({ minute: minuteOf(index), low_C: cold[index] ?? high_C, high_C })),
@@ -175,10 +175,7 @@ function drawingOf(way: ChillWay, { plan, reading }: TableGiven): ChillDrawing {
 		top_C: 90,
 		least_C,
 		ticks: [0, 20, 40, 60, 80].map((C) => ({ C, words: reading.temperature(C).replace(/ .*/, "") })),
-		hours: Array.from({ length: Math.floor(end_min / step) + 1 }, (_, index) => ({
-			minute: index * step,
-			words: clock(index * step),
-		})),
+		hours: hoursAlong(end_min, clock),
 		words:
 			`Warmest point of the pan from ${clock(0)}: ${limits.map((limit) => limitWords(limit, { plan, reading } as TableGiven)).join("; ")}. ${isAllMet(way) ? "Every limit is met." : ""}`.trim(),
 	};

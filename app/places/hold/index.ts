@@ -3,6 +3,7 @@ import { durationWords, toFiveMinutes } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place, type PlaceGiven } from "../Place.ts";
+import { heldView } from "./hold.view.ts";
 
 /** Until when a plate is sensible, and what it costs to wait; also told where nothing is held on purpose. */
 export function sensibleFacts(plan: Plan, reading: Reading): Fact[] {
@@ -71,6 +72,7 @@ export const hold: Place = {
 		};
 	},
 	takes: NO_LINES,
+	drawing: heldView,
 	paper: ({ plan, kitchen, reading }) => {
 		const least = reading.temperature(kitchen.policy.code.holdHot_C);
 		if (!plan.tasks.some(({ place }) => place === "hold")) return [];

@@ -3,6 +3,7 @@ import { durationWords } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+import { reheatView } from "./reheat.view.ts";
 
 export const reheat: Place = {
 	key: "reheat",
@@ -21,6 +22,7 @@ export const reheat: Place = {
 		};
 	},
 	takes: NO_LINES,
+	drawing: reheatView,
 	paper: ({ plan, kitchen, reading }) => {
 		const { core_C } = kitchen.policy.code.reheat;
 		if (!plan.reheat) return [];
