@@ -65,7 +65,7 @@ export const BOUNDS: readonly Bound[] = [
 		words: "left over, of the sauce",
 		least: 0,
 		most: 1.2,
-		mostForFew: 2.4,
+		mostForFew: 2,
 		mostByRule: 1.7,
 		why: "more than the sauce over again is stock for nothing; a third up the piece is poured in any case, and a last pan half full takes as much as a full one",
 	},

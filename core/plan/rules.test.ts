@@ -1,3 +1,4 @@
+import { sumBy } from "es-toolkit";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { ingredient, type Recipe, type RecipeLine } from "../recipe/index.ts";
@@ -25,14 +26,17 @@ const LARDER = knowing([
 	ingredient({ id: "red", name: "red wine", category: "wine", density_g_per_ml: 1 }),
 ]);
 const planned = (recipe: Recipe, kitchen = LARDER, order = ORDER): Plan => plan(recipe, order, kitchen);
-const bedOf = ({ braise }: Plan): number => braise?.slowest.given.vegetables_kg ?? 0;
+/** Vegetables under the meat of all pans, kg: in how many pans they lie is a matter of the sauce that is wanted. */
+const bedOf = ({ pans: { pans } }: Plan): number => sumBy(pans, ({ bed }) => bed.weight_kg);
 const saltOf = ({ liquid }: Plan, name: string) =>
 	liquid?.salt.from.find((from) => from.name === name)?.g ?? 0;
 
 describe("what joins late", () => {
-	const late = planned(withLines(line("carrot", 800, { late_min: 40 })));
-	const early = planned(withLines(line("carrot", 800)));
-	const without = planned(RECIPE);
+	const inOneKind = { ...ORDER, panTypeId: "full" };
+	const made = (recipe: Recipe) => planned(recipe, LARDER, inOneKind);
+	const late = made(withLines(line("carrot", 800, { late_min: 40 })));
+	const early = made(withLines(line("carrot", 800)));
+	const without = made(RECIPE);
 
 	it("lies in no pan from the start: pans, litres and weights are those of the dish without it", () => {
 		expect(late.pans).toEqual(without.pans);

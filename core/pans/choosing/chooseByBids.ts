@@ -1,3 +1,4 @@
+import { minBy, sumBy } from "es-toolkit";
 import { seeded, shuffled } from "../../random/index.ts";
 import type { PanLimits, PanType } from "../shape/index.ts";
 import { type Counts, filledChoice, leastPoured, type PanChoice, panInLitres } from "./PanChoice.ts";
@@ -204,12 +205,22 @@ function chooseOne(
 		(rungsOf(candidate, count) +
 			count * ((prices.get(candidate.type.id) ?? 0) + candidate.drawback * DRAWBACK_RUNGS)) *
 		RUNG;
-	const best = cheapest(
-		open,
-		left,
-		(candidate, count) => space(candidate, count) + (aPan_l + candidate.below_l) * count,
-	);
-	return filledChoice([...settled, ...best], load, limits);
+	const weighed = (litres: (candidate: Candidate) => number) =>
+		cheapest(
+			open,
+			left,
+			(candidate, count) => space(candidate, count) + (aPan_l + litres(candidate)) * count,
+		);
+	const ways = [({ below_l }: Candidate) => below_l, ({ poured_l }: Candidate) => poured_l];
+	// While dishes bid for pans, one way is close enough.
+	const tried = (prices === FREE ? ways : ways.slice(0, 1)).map((litres) => {
+		const counts = weighed(litres);
+		const choice = filledChoice([...settled, ...counts], load, limits);
+		const takes = sumBy(counts, ({ of: candidate, count }) => space(candidate, count) + aPan_l * count);
+		return { choice, cost: takes + choice.liquid_l };
+	});
+	// What a pan takes that is not full is known only when it is filled.
+	return (minBy(tried, ({ cost }) => cost) as (typeof tried)[number]).choice;
 }
 
 /** A rung outweighs all litres. */

@@ -62,6 +62,7 @@ function drawn({ counts, sides, stocks }: Drawn): { loads: PanLoad[]; stock: Pan
 /** Rungs of the largest pan in the stock. */
 const ONE_LARGE_PAN = 6;
 
+const isAmiss = ({ pans }: PanChoice): boolean => pans.some(({ warnings }) => warnings.length > 0);
 const sum = (choices: readonly PanChoice[], figureOf: (choice: PanChoice) => number) =>
 	choices.reduce((total, choice) => total + figureOf(choice), 0);
 
@@ -99,6 +100,37 @@ describe.each(["by bids", "as an integer programme"])("choosing pans %s", (way) 
 	it("leaves a pan that one person cannot carry on the shelf while another does", () => {
 		const [choice] = choose([load(78)], STOCK, LIMITS);
 		expect(choice?.pans.every((pan) => pan.lifted_kg <= 15)).toBe(true);
+	});
+
+	it("takes small pans that are filled before a large one that is half empty", () => {
+		const stock: PanType[] = [
+			{ id: "whole", name: "1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 9 },
+			{ id: "half", name: "1/2-100", shape: { gn: "1/2", depth_mm: 100 }, stock: 9 },
+			{ id: "third", name: "1/3-100", shape: { gn: "1/3", depth_mm: 100 }, stock: 9 },
+		];
+		const [choice] = choose([load(13)], stock, LIMITS);
+		const [whole] = choose([load(13)], stock.slice(0, 1), LIMITS);
+		for (const { type } of choice?.pans ?? []) expect(type.id).not.toBe("whole");
+		expect(choice?.rungs).toBe(whole?.rungs);
+		expect(choice?.liquid_l).toBeLessThan(0.85 * (whole?.liquid_l ?? 0));
+	});
+
+	it("takes no more rungs than pans of one kind, and as many only with less liquid or in fewer pans", () => {
+		fc.assert(
+			fc.property(mm(1, 90), mm(50, 110), (count, length_mm) => {
+				const wanted = load(count, { ...PIECE, length_mm } as Piece);
+				const [choice] = choose([wanted], STOCK, LIMITS);
+				for (const kind of STOCK) {
+					const [alone] = choose([wanted], [kind], LIMITS);
+					if (!choice || !alone || alone.unplaced > 0 || isAmiss(alone)) continue;
+					expect(choice.rungs).toBeLessThanOrEqual(alone.rungs);
+					if (choice.rungs < alone.rungs) continue;
+					const isWorse = choice.liquid_l > alone.liquid_l + 1e-6 && choice.pans.length >= alone.pans.length;
+					expect(isWorse, `${count} in ${kind.name}`).toBe(false);
+				}
+			}),
+			{ numRuns: runs(way === "by bids" ? 100 : 25) },
+		);
 	});
 
 	it("takes one half pan before three thirds", () => {

@@ -62,6 +62,8 @@ export interface Candidate {
 	readonly high: number;
 	/** What a full one holds below its line, pieces and bed and liquid, litres. */
 	readonly below_l: number;
+	/** What is poured into a full one, litres. */
+	readonly poured_l: number;
 	/** Exactly so many are wished for; undefined leaves it open. */
 	readonly wished: number | undefined;
 	/** Whether it is better left on the shelf: 0 when a full one keeps its headspace and can be carried. */
@@ -102,6 +104,7 @@ function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
 		share: load.stays ? 1 : shelfShare(type.shape),
 		high: load.stays ? 1 : rungsHigh(type.shape),
 		below_l: volumeBelow(type.shape, Math.min(full.line_mm, depthOf(type.shape))),
+		poured_l: full.liquid_l,
 		wished: load.wishes?.find(({ typeId }) => typeId === type.id)?.count,
 		drawback: drawbackOf(full, limitsOf(type, load, limits)),
 	};
