@@ -1,6 +1,6 @@
 import { type LessonMistake, mistakesOf, type Plan } from "#core/plan";
 import type { HouseCode } from "#core/safety";
-import { durationWords } from "#core/time";
+import { durationsWords, durationWords } from "#core/time";
 import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";
 import { cautionsOf } from "../ui/words/cautions.ts";
 import { counted, perCent, percent, type Reading } from "../ui/words/reading.ts";
@@ -68,7 +68,7 @@ function mistakeWords(mistake: LessonMistake, reading: Reading): string {
 		case "tooMuchLiquid":
 			return `Filled by eye to the card's line it would be ${reading.volume(mistake.most_l)}; the sauce asks ${reading.volume(mistake.wanted_l)}. More is a weaker sauce and a longer boil.`;
 		case "unequal":
-			return `A piece half as thick again wants ${durationWords(mistake.thicker_min)} where the others want ${durationWords(mistake.minutes)}.`;
+			return `A piece half as thick again wants ${durationsWords(mistake.thicker_min, mistake.minutes).join(" where the others want ")}.`;
 		case "byTemperature":
 			return `After ${durationWords(mistake.halfWay_min)} the middle is at ${reading.temperature(mistake.halfWay_C)}, when it is tender ${reading.temperature(mistake.tender_C)}; ${percent(Math.round(mistake.softenedAfter * 100) / 100)} of the softening comes after ${reading.temperature(mistake.core_C)}. Feel for it; the thermometer does not know.`;
 		case "leftIn":

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { clockWords, dayNamesFor, dayWords, durationWords, fromWallClock } from "./index.ts";
+import { clockWords, dayNamesFor, dayWords, durationWords, fromWallClock, likelyDuration } from "./index.ts";
 
 const ZONE = "Atlantic/Faroe";
 const at = (date: string, time: string) => fromWallClock(date, time, ZONE) ?? Number.NaN;
@@ -59,5 +59,10 @@ describe("a length of time", () => {
 		[1440, "24 h"],
 	])("%d minutes are “%s”", (minutes, words) => {
 		expect(durationWords(minutes)).toBe(words);
+	});
+
+	it("are said in one form where they are held against each other", () => {
+		expect(likelyDuration({ low: 45.2, likely: 60, high: 95 })).toBe("60 min, from 45 min to 95 min");
+		expect(likelyDuration({ low: 78, likely: 91, high: 110 })).toBe("1 h 31, from 1 h 18 to 1 h 50");
 	});
 });

@@ -1,5 +1,6 @@
 import { TZDate } from "@date-fns/tz";
 import { differenceInCalendarDays, format } from "date-fns";
+import type { Range } from "../quantity/index.ts";
 import { wallClock } from "./houseTime.ts";
 
 /** A weekday alone names a day that is nearer than this. */
@@ -59,6 +60,12 @@ export function durationsWords(...minutes: readonly number[]): string[] {
 export function durationRange(low_min: number, high_min: number): string {
 	const [low, high] = durationsWords(low_min, high_min);
 	return `${low?.endsWith(" min") ? low.slice(0, -4) : low} to ${high}`;
+}
+
+/** "2 h 05, from 1 h 46 to 2 h 27" */
+export function likelyDuration({ low, likely, high }: Range): string {
+	const [said, from, to] = durationsWords(likely, low, high);
+	return `${said}, from ${from} to ${to}`;
 }
 
 /** As it is said across a kitchen: "a quarter of an hour", "35 minutes", "an hour", "1 h 20". */

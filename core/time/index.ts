@@ -6,6 +6,7 @@ export {
 	durationRange,
 	durationsWords,
 	durationWords,
+	likelyDuration,
 	spokenDuration,
 } from "./clockWords.ts";
 export {

@@ -2,7 +2,7 @@ import { Refusal } from "#core/check";
 import { type Plan, type Shortfall, shortfallOf } from "#core/plan";
 import { parseWeight } from "#core/quantity";
 import { AS_ON_CARD, LEAST_PORTION } from "#core/sitting";
-import { durationWords } from "#core/time";
+import { durationsWords } from "#core/time";
 import { cookTyped } from "../../ui/forms/settled.ts";
 import { counted, percent, type Reading } from "../../ui/words/reading.ts";
 import type { Making } from "../Place.ts";
@@ -75,10 +75,11 @@ function smallerOf({ portion }: Shortfall, plan: Plan, making: Making, reading: 
 	const cook = { ...AS_ON_CARD, ...making.cook, portion };
 	const then = making.tried({ cook });
 	if (!then) return [];
+	const [tender, whole] = durationsWords(then.braise_min.likely, plan.braise_min.likely);
 	return [
 		{
 			words: `Portions of ${percent(portion)}`,
-			says: `pieces of ${pieceWeightWords(then.recipe, reading)}; tender in ${durationWords(then.braise_min.likely)}, else ${durationWords(plan.braise_min.likely)}`,
+			says: `pieces of ${pieceWeightWords(then.recipe, reading)}; tender in ${tender}, else ${whole}`,
 			trial: { cook: cookTyped(cook) },
 		},
 	];

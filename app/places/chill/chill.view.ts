@@ -14,7 +14,7 @@ import {
 } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import { growthAlong } from "#core/safety";
-import { durationWords } from "#core/time";
+import { durationsWords, durationWords } from "#core/time";
 import type { ChillDrawing } from "../../ui/drawings/ChillCurve.tsx";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
@@ -138,11 +138,12 @@ function wayView(way: ChillWay, { reading }: TableGiven): WayView {
 
 /** "21 °C within 2 h: 1 h 40, from 1 h 10 to 2 h 05: met if it goes as is likely" */
 function limitWords({ to_C, within_min, took, verdict }: ChillLimit, { reading }: TableGiven): string {
-	const limit = `${reading.temperature(to_C)} within ${durationWords(within_min)}`;
-	const said = (minutes: number | null) => (minutes === null ? "never" : durationWords(Math.round(minutes)));
-	if (verdict === "never") return `${limit}: it never gets there`;
-	const range = `${said(took.likely)}, from ${said(took.low)} to ${said(took.high)}`;
-	return `${limit}: ${range}. ${VERDICT_WORDS[verdict]}`;
+	const inWords = (within: string) => `${reading.temperature(to_C)} within ${within}`;
+	if (verdict === "never") return `${inWords(durationWords(within_min))}: it never gets there`;
+	const taken = [took.likely, took.low, took.high];
+	const [within = "", ...said] = durationsWords(within_min, ...taken.map((minutes) => minutes ?? 0));
+	const [likely, low, high] = said.map((words, index) => (taken[index] === null ? "never" : words));
+	return `${inWords(within)}: ${likely}, from ${low} to ${high}. ${VERDICT_WORDS[verdict]}`;
 }
 
 const VERDICT_WORDS: Readonly<Record<Exclude<ChillLimit["verdict"], "never">, string>> = {

@@ -1,5 +1,5 @@
 import { lastStartAt, type Plan } from "#core/plan";
-import { durationWords } from "#core/time";
+import { durationWords, likelyDuration } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
@@ -39,9 +39,7 @@ export const reheat: Place = {
 /** How far the minutes may be off. */
 function spreadWords({ reheat: planned }: Plan): string {
 	if (!planned) return "";
-	const { low, likely, high } = planned.minutes;
-	const said = (minutes: number) => durationWords(Math.round(minutes));
-	return ` Likely ${said(likely)}, from ${said(low)} to ${said(high)}.`;
+	return ` Likely ${likelyDuration(planned.minutes)}.`;
 }
 
 /** Where no oven takes all of it at once. */

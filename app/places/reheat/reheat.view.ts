@@ -1,5 +1,5 @@
 import { lastStartAt } from "#core/plan";
-import { durationWords } from "#core/time";
+import { likelyDuration } from "#core/time";
 import type { OvenDrawing } from "../../ui/drawings/drawings.ts";
 import type { LimitDrawing } from "../../ui/drawings/LimitCurve.tsx";
 import { hoursAlong } from "../hoursAlong.ts";
@@ -28,7 +28,6 @@ export function reheatView(given: PlaceGiven): ReheatView | undefined {
 	const drawn = course.filter(([minute]) => minute <= end_min);
 	const warm = (minute: number) => along(course, minute);
 	const hot = reading.temperature(core_C);
-	const said = (taken: number) => durationWords(Math.round(taken));
 	return {
 		curve: {
 			likely: drawn,
@@ -50,7 +49,7 @@ export function reheatView(given: PlaceGiven): ReheatView | undefined {
 			least_C: 0,
 			ticks: [0, 20, 40, 60, 80].map((C) => ({ C, words: reading.temperature(C).replace(/ .*/, "") })),
 			hours: hoursAlong(end_min, clock),
-			words: `The middle of the fullest pan from ${clock(0)}: ${hot} after ${said(minutes.likely)}, from ${said(minutes.low)} to ${said(minutes.high)}; planned ${clock(planned_min)}.`,
+			words: `The middle of the fullest pan from ${clock(0)}: ${hot} after ${likelyDuration(minutes)}; planned ${clock(planned_min)}.`,
 		},
 		ovens: ovensOf(given),
 	};

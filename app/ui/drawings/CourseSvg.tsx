@@ -92,7 +92,7 @@ export function CourseSvg({
 					</text>
 				</g>
 			))}
-			{hours.map(({ minute, words: said }) => (
+			{clocksApart(hours, x).map(({ minute, words: said }) => (
 				<text key={minute} x={x(minute)} y={HEIGHT - 8} textAnchor="middle">
 					{said}
 				</text>
@@ -117,6 +117,20 @@ export function CourseSvg({
 			})}
 		</Svg>
 	);
+}
+
+/** Two clock times stand at least so far apart, px. */
+const CLOCK_PX = 50;
+
+/** As many of the clock times along a drawing as can be read beside each other. */
+export function clocksApart<Hour extends { readonly minute: number }>(
+	hours: readonly Hour[],
+	x: (minute: number) => number,
+): Hour[] {
+	const [first, second] = hours;
+	if (!first || !second) return [...hours];
+	const each = Math.ceil(CLOCK_PX / Math.max(1, x(second.minute) - x(first.minute)));
+	return hours.filter((_, index) => index % each === 0);
 }
 
 /** Down to each limit at its minute, and on to the next one. */

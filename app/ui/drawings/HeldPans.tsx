@@ -1,4 +1,5 @@
 import { scaleLinear } from "d3-scale";
+import { clocksApart } from "./CourseSvg.tsx";
 import { Label, Line, Rect, Svg } from "./svg.tsx";
 import { useShownWidth } from "./useShownWidth.ts";
 
@@ -100,7 +101,7 @@ export function HeldPans({ drawing }: { readonly drawing: HeldDrawing }) {
 			<Label x={served} y={TOP - 10} fill="mahogany" fontWeight="650" textAnchor="middle">
 				{service.words}
 			</Label>
-			{hours.map(({ minute, words: said }) => (
+			{clocksApart(hours, x).map(({ minute, words: said }) => (
 				<Label key={minute} x={x(minute)} y={foot + 22} textAnchor="middle">
 					{said}
 				</Label>

@@ -71,10 +71,7 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 		case "chillClose":
 			return chillWords(warning, reading);
 		case "reheatSlow":
-			return {
-				says: `It may take ${durationWords(Math.round(warning.minutes))} to ${reading.temperature(warning.core_C)} in the middle; the house code wants it within ${durationWords(warning.within_min)}.`,
-				remedy: `Fewer in a pan, boiling stock poured on, or hotter: ${durationWords(Math.round(warning.hottest_min))} at ${reading.temperature(warning.hottest_C)}.`,
-			};
+			return reheatWords(warning, reading);
 		case "wishBeyondStock":
 			return {
 				says: `Not as many as settled: ${stockWords(warning.kinds)}.`,
@@ -215,7 +212,7 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			return carriedWords(warning, reading);
 		case "heldTooSoft":
 			return {
-				says: `It waits hot for ${durationWords(warning.minutes)}; after ${durationWords(Math.round(warning.sensible_min))} it begins to shred.`,
+				says: `It waits hot for ${durationsWords(warning.minutes, warning.sensible_min).join("; after ")} it begins to shred.`,
 				remedy: "Put the pans in later, in turns, or hold it cooler above the house code's least.",
 			};
 		case "platesAMinute":
@@ -304,19 +301,32 @@ function heldWords(held: readonly HeldRungs[], reading: Reading): string {
 		.join("");
 }
 
+/** It is hot too late for the house code, and what would be quicker. */
+function reheatWords(
+	{ minutes, core_C, within_min, hottest_min, hottest_C }: ReheatWarning,
+	{ temperature }: Reading,
+): WarningWords {
+	const [slowest, within, hottest] = durationsWords(minutes, within_min, hottest_min);
+	return {
+		says: `It may take ${slowest} to ${temperature(core_C)} in the middle; the house code wants it within ${within}.`,
+		remedy: `Fewer in a pan, boiling stock poured on, or hotter: ${hottest} at ${temperature(hottest_C)}.`,
+	};
+}
+
 /** What of the house code is missed while it cools, by how much, and what would meet it. */
 function chillWords(
 	{ code, to_C, within_min, minutes, depth_mm, deepest_mm, house, remedy }: ChillWarning,
 	reading: Reading,
 ): WarningWords {
-	const limit = `${reading.temperature(to_C)} within ${durationWords(within_min)} (“${house}”)`;
+	const [within, took] = durationsWords(within_min, minutes ?? 0);
+	const limit = `${reading.temperature(to_C)} within ${within} (“${house}”)`;
 	const deep = reading.length(depth_mm);
 	const takes =
 		minutes === null
 			? `${deep} deep it never gets to ${limit}`
 			: code === "chillClose"
-				? `${deep} deep it may take ${durationWords(Math.round(minutes))} to ${limit}`
-				: `${deep} deep it takes ${durationWords(Math.round(minutes))} to ${limit}: ${durationWords(Math.round(minutes - within_min))} too long`;
+				? `${deep} deep it may take ${took} to ${limit}`
+				: `${deep} deep it takes ${took} to ${limit}: ${durationWords(Math.round(minutes - within_min))} too long`;
 	const ways = remedy
 		? `${coolerWords(remedy)} ${remedy.meets ? "meets it" : "comes nearest"}.`
 		: "Nothing the kitchen has is quicker: less at a time.";
@@ -324,6 +334,7 @@ function chillWords(
 	return { says: `${takes}.`, remedy: `${ways}${deepest}` };
 }
 
+type ReheatWarning = Extract<PlanWarning, { readonly code: "reheatSlow" }>;
 type ChillWarning = Extract<PlanWarning, { readonly code: "chillMissed" | "chillClose" }>;
 
 /** "Each pan over two, in the Blast chiller", "Spread over 1.35 times the floor, in the Cold room, standing in iced water" */
@@ -373,8 +384,9 @@ function carriedWords(
 ): WarningWords {
 	const may = code === "carryMissed" ? "is" : "may be";
 	const side = hot ? "below" : "above";
+	const [after, carried] = durationsWords(limit_min, minutes);
 	return {
-		says: `On the way it ${may} ${side} ${reading.temperature(limit_C)} after ${durationWords(Math.round(limit_min))}, and it is carried for ${durationWords(minutes)}.`,
+		says: `On the way it ${may} ${side} ${reading.temperature(limit_C)} after ${after}, and it is carried for ${carried}.`,
 		remedy: hot
 			? "Fill the boxes fuller and hotter, warm them first, or heat it again where it is served."
 			: "Pack it colder, with cold packs, in fuller boxes, or carry it in less time.",
