@@ -4,6 +4,7 @@ import { join, resolve } from "node:path";
 import { createClient } from "@libsql/client";
 import { nanoid } from "nanoid";
 import { beforeEach, describe, expect, it } from "vitest";
+import { gramsOf } from "#core/quantity";
 import { newDish } from "#core/sitting";
 import { seedSkerryHouse } from "./demo/index.ts";
 import {
@@ -251,13 +252,14 @@ describe("the demo house", () => {
 	it("every card weighs what its own yields ask for", async () => {
 		await seedSkerryHouse(store, Date.now(), BOOK);
 		for (const { doc } of await readBook(store.db)) {
-			const main = doc.lines.find((line) => line.role === "main")?.amount ?? 0;
+			const main = doc.lines.find((line) => line.role === "main");
+			const main_g = main ? gramsOf(main) : 0;
 			const { boneShare = 0, cookingLoss, trimLoss } = doc.losses;
 			const wanted =
 				"portion_g" in doc.portion
 					? (doc.portions * doc.portion.portion_g) / (1 - boneShare) / (1 - cookingLoss)
 					: doc.portions * doc.portion.piecesPerPortion * doc.portion.piece_g * (1 - trimLoss);
-			expect(main / wanted, doc.name).toBeCloseTo(1, 2);
+			expect(main_g / wanted, doc.name).toBeCloseTo(1, 2);
 		}
 	});
 });
