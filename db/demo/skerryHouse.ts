@@ -1,6 +1,5 @@
 import { readdir, readFile } from "node:fs/promises";
 import { basename, join } from "node:path";
-import { nanoid } from "nanoid";
 import { CATEGORIES, type Ingredient } from "#core/recipe";
 import { newDish } from "#core/sitting";
 import { fromWallClock, onDay, wallClock } from "#core/time";
@@ -255,8 +254,12 @@ const SEASON_MS = 150 * 86_400_000;
 
 async function seedSittings(store: Store, now: number): Promise<void> {
 	const { timeZone } = await readHouse(store.db);
-	const dish = async (recipeId: string, uptake: number, spare = 0.05) =>
-		newDish(nanoid(10), (await readRecipe(store.db, recipeId)).id, uptake, spare);
+	// Always the same keys: where two ways of a day are equally good, each new demo takes the same one.
+	let dishes = 0;
+	const dish = async (recipeId: string, uptake: number, spare = 0.05) => {
+		dishes += 1;
+		return newDish(`${recipeId}-${dishes}`, (await readRecipe(store.db, recipeId)).id, uptake, spare);
+	};
 	const at = (days: number, time: string) => {
 		const { date } = wallClock(onDay(now, timeZone, 12 * 60, days), timeZone);
 		return fromWallClock(date, time, timeZone) ?? now;
