@@ -89,6 +89,8 @@ async function shootDay(page: Page): Promise<void> {
 	await page.getByRole("link", { name: "The whole day" }).click();
 	await page.getByRole("slider").waitFor();
 	await page.waitForLoadState("networkidle");
+	// The line along the top goes away in its own time.
+	await page.evaluate(() => Promise.allSettled(document.getAnimations().map(({ finished }) => finished)));
 	await page.screenshot({ path: `${FOLDER}/day.png` });
 }
 
