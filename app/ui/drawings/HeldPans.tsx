@@ -38,21 +38,24 @@ export function HeldPans({ drawing }: { readonly drawing: HeldDrawing }) {
 	const [svg, width] = useShownWidth();
 	const x = scaleLinear()
 		.domain([0, end_min])
-		.range([LEFT, width - RIGHT]);
-	const foot = TOP + rows.length * ROW;
+		.range([LEFT, width - RIGHT])
+		.clamp(true);
+	// What is sensible says so in a row of its own.
+	const foot = TOP + (rows.length + (sensible ? 1 : 0)) * ROW;
 	const served = x(service.minute);
 	return (
 		<Svg ref={svg} viewBox={`0 0 ${width} ${foot + FOOT}`} role="img" aria-label={words}>
 			{sensible ? (
 				<>
 					<Rect
-						x={x(Math.min(end_min, sensible.low_min))}
+						data-means="sensible"
+						x={x(sensible.low_min)}
 						y={TOP}
-						width={x(Math.min(end_min, sensible.high_min)) - x(Math.min(end_min, sensible.low_min))}
+						width={x(sensible.high_min) - x(sensible.low_min)}
 						height={foot - TOP}
 						fill="place"
 					/>
-					<Label x={x(Math.min(end_min, sensible.low_min)) - 8} y={foot - 8} fill="ink" textAnchor="end">
+					<Label x={x(sensible.low_min) - 8} y={foot - 6} fill="ink" textAnchor="end">
 						{sensible.words}
 					</Label>
 				</>
@@ -62,42 +65,13 @@ export function HeldPans({ drawing }: { readonly drawing: HeldDrawing }) {
 				x1={served}
 				x2={served}
 				y1={TOP}
-				y2={foot}
+				y2={TOP + rows.length * ROW}
 				stroke="mahogany"
 				strokeWidth={3}
 			/>
-			{rows.map(({ name, from_min, to_min, opened }, index) => {
-				const top = TOP + index * ROW;
-				const wide = Math.max(2, x(to_min) - x(from_min));
-				const sign = opened.length * SIGN_PX + BESIDE_PX;
-				// Outside, it must not run into the line of service.
-				const isInside = wide > sign || Math.abs(x(to_min) + sign / 2 - served) < sign / 2;
-				return (
-					<g key={name}>
-						<Label x={LEFT - 8} y={top + ROW / 2 + 6} textAnchor="end">
-							{name}
-						</Label>
-						<Rect
-							data-means="pan held"
-							x={x(from_min)}
-							y={top + ROW * 0.1}
-							width={wide}
-							height={ROW * 0.8}
-							fill="steel"
-							stroke="pan"
-						/>
-						<Label
-							x={x(to_min) + (isInside ? -8 : 8)}
-							y={top + ROW / 2 + 6}
-							fill="ink"
-							fontWeight="650"
-							textAnchor={isInside ? "end" : "start"}
-						>
-							{opened}
-						</Label>
-					</g>
-				);
-			})}
+			{rows.map((held, index) => (
+				<HeldBar key={held.name} held={held} top={TOP + index * ROW} x={x} served={served} />
+			))}
 			<Label x={served} y={TOP - 10} fill="mahogany" fontWeight="650" textAnchor="middle">
 				{service.words}
 			</Label>
@@ -107,5 +81,46 @@ export function HeldPans({ drawing }: { readonly drawing: HeldDrawing }) {
 				</Label>
 			))}
 		</Svg>
+	);
+}
+
+interface HeldBarProps {
+	readonly held: HeldRow;
+	readonly top: number;
+	readonly x: (minute: number) => number;
+	/** Where the line of service is, px. */
+	readonly served: number;
+}
+
+function HeldBar({ held: { name, from_min, to_min, opened }, top, x, served }: HeldBarProps) {
+	const wide = Math.max(2, x(to_min) - x(from_min));
+	const sign = opened.length * SIGN_PX + BESIDE_PX;
+	// Outside, it must not run into the line of service.
+	const isInside = wide > sign || Math.abs(x(to_min) + sign / 2 - served) < sign / 2;
+	const foot = top + ROW / 2 + 6;
+	return (
+		<g>
+			<Label x={LEFT - 8} y={foot} textAnchor="end">
+				{name}
+			</Label>
+			<Rect
+				data-means="pan held"
+				x={x(from_min)}
+				y={top + ROW * 0.1}
+				width={wide}
+				height={ROW * 0.8}
+				fill="steel"
+				stroke="pan"
+			/>
+			<Label
+				x={x(to_min) + (isInside ? -8 : 8)}
+				y={foot}
+				fill="ink"
+				fontWeight="650"
+				textAnchor={isInside ? "end" : "start"}
+			>
+				{opened}
+			</Label>
+		</g>
 	);
 }

@@ -5,7 +5,9 @@ import { GASTRONORM_SIZES, rimOf } from "#core/pans";
 import { onScreen } from "../onScreen.testing.tsx";
 import { measuresIn } from "../words/measures.ts";
 import { OVEN_FLOOR_PX, OVEN_PX_PER_MM, OVEN_WALL_PX } from "./CavityFrame.tsx";
+import { clocksApart } from "./CourseSvg.tsx";
 import type { CutDrawing, OvenDrawing } from "./drawings.ts";
+import { type HeldDrawing, HeldPans } from "./HeldPans.tsx";
 import { LevelGrip } from "./LevelGrip.tsx";
 import { OvenCavity } from "./OvenCavity.tsx";
 import { ovenPans } from "./ovenPans.ts";
@@ -234,5 +236,63 @@ describe("an oven", () => {
 		onScreen(<PansOnFloor pans={[ovenPans({ gn: "1/1", depth_mm: 100 }, 9, "1/1")]} of="Goat shoulder" />);
 		expect(screen.getByRole("img").getAttribute("aria-label")).toBe("9 of Goat shoulder: no rung");
 		expect(screen.getByText("▲ no rung")).toBeTruthy();
+	});
+});
+
+describe("pans that are held hot", () => {
+	const drawing: HeldDrawing = {
+		rows: Array.from({ length: 5 }, (_, index) => ({
+			name: `pan ${index + 1}`,
+			from_min: 0,
+			to_min: 30 + index * 10,
+			opened: `18:${30 + index * 5}`,
+		})),
+		service: { minute: 75, words: "serve" },
+		sensible: { low_min: 90, high_min: 400, words: "sensible until 19:30" },
+		end_min: 100,
+		hours: [
+			{ minute: 0, words: "18:00" },
+			{ minute: 60, words: "19:00" },
+		],
+		words: "Held at 68 °C.",
+	};
+	const drawn = () => {
+		const { container } = onScreen(<HeldPans drawing={drawing} />);
+		const numberOf = (element: Element | null, name: string) => Number(element?.getAttribute(name));
+		const bars = [...container.querySelectorAll('[data-means="pan held"]')];
+		return { container, bars, numberOf };
+	};
+
+	it("have bars that grow by what a pan takes, on the scale of the clock", () => {
+		const { bars, numberOf } = drawn();
+		const widths = bars.map((bar) => numberOf(bar, "width"));
+		expect(widths).toHaveLength(5);
+		for (const [index, width] of widths.entries())
+			expect(width / (widths[0] ?? 1)).toBeCloseTo((30 + index * 10) / 30, 6);
+	});
+
+	it("say until when they are sensible under their bars, within the drawing", () => {
+		const { container, bars, numberOf } = drawn();
+		const lowest = Math.max(...bars.map((bar) => numberOf(bar, "y") + numberOf(bar, "height")));
+		const said = [...container.querySelectorAll("text")].find((text) =>
+			text.textContent?.startsWith("sensible"),
+		);
+		expect(numberOf(said ?? null, "y")).toBeGreaterThan(lowest + 12);
+		const band = container.querySelector('[data-means="sensible"]');
+		const [, , wide = 0] = (container.querySelector("svg")?.getAttribute("viewBox") ?? "")
+			.split(" ")
+			.map(Number);
+		expect(numberOf(band, "width")).toBeGreaterThan(0);
+		expect(numberOf(band, "x") + numberOf(band, "width")).toBeLessThanOrEqual(wide);
+	});
+});
+
+describe("clock times along a drawing", () => {
+	it("are as many as stand apart, the first always", () => {
+		const hours = [0, 15, 30, 45, 60, 75, 90].map((minute) => ({ minute }));
+		expect(clocksApart(hours, (minute) => minute * 4)).toEqual(hours);
+		expect(clocksApart(hours, (minute) => minute * 2).map(({ minute }) => minute)).toEqual([0, 30, 60, 90]);
+		expect(clocksApart(hours, (minute) => minute).map(({ minute }) => minute)).toEqual([0, 60]);
+		expect(clocksApart([], (minute) => minute)).toEqual([]);
 	});
 });
