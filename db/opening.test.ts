@@ -116,9 +116,10 @@ describe("a database that cannot be opened says so and is left alone", () => {
 	});
 
 	it("a server that is not there", async () => {
-		const { url: gone, server } = await listening(() => undefined);
-		await new Promise((closed) => server.close(closed));
-		await expect(open(gone)).rejects.toThrow("does not answer");
+		// Beside a port that is held, so that nobody else is given it meanwhile.
+		const { url: held, server } = await listening(() => undefined);
+		await expect(open(held.replace("127.0.0.1", "127.0.0.2"))).rejects.toThrow("does not answer");
+		server.close();
 	});
 
 	it("a server that breaks off", async () => {

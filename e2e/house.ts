@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn, spawnSync } from "node:child_process";
+import { randomInt } from "node:crypto";
 import { once } from "node:events";
 import { cpSync, mkdtempSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
@@ -94,14 +95,21 @@ export class House {
 	}
 }
 
+/** Below those that are handed out for connections, which would take one while a house starts anew. */
+const PORTS = { from: 20_000, to: 32_000 };
+
+/** A port on which nobody listens. */
 export async function freePort(): Promise<number> {
-	const probe = createServer().listen(0, "127.0.0.1");
-	await once(probe, "listening");
-	const address = probe.address();
+	const port = randomInt(PORTS.from, PORTS.to);
+	const probe = createServer().listen(port, "127.0.0.1");
+	const isFree = await once(probe, "listening").then(
+		() => true,
+		() => false,
+	);
+	if (!isFree) return freePort();
 	probe.close();
 	await once(probe, "close");
-	if (address === null || typeof address === "string") throw new Error("no free port");
-	return address.port;
+	return port;
 }
 
 interface Houses {

@@ -90,6 +90,18 @@ const Tab = chakra("div", {
 	},
 });
 
+/** The letter of a ribbon that is too thin for it, behind its end. */
+const Beside = chakra("span", {
+	base: {
+		position: "absolute",
+		paddingLeft: "5px",
+		fontSize: "15px",
+		lineHeight: 1,
+		fontWeight: 650,
+		pointerEvents: "none",
+	},
+});
+
 interface StripProps {
 	readonly view: DayView;
 	readonly at: number;
@@ -229,6 +241,7 @@ function OvenLane({ oven, share, px, span, lift }: OvenLaneProps) {
 		bottom: 4 + (rungs[0] ?? 0) * thick,
 		height: Math.max(14, rungs.length * thick),
 	});
+	const isThick = ({ rungs }: Stand) => rungs.length * thick >= LETTER_HIGH_PX;
 	return (
 		<div>
 			<Name>{oven.name}</Name>
@@ -242,7 +255,7 @@ function OvenLane({ oven, share, px, span, lift }: OvenLaneProps) {
 						style={placed(stand)}
 						{...lift.handle(stand.id, oven.id, stand.from, locate)}
 					>
-						{stand.rungs.length * thick >= 16
+						{isThick(stand)
 							? fitted(
 									[`${stand.fixed ? "◆ " : ""}${stand.tag} ${stand.set}`, stand.tag],
 									((share(stand.to) - share(stand.from)) * px) / 100,
@@ -251,6 +264,17 @@ function OvenLane({ oven, share, px, span, lift }: OvenLaneProps) {
 						<Floor style={{ background: heatColour(stand.set_C) }} />
 					</Ribbon>
 				))}
+				{oven.stands
+					.filter((stand) => !isThick(stand) && stand.id !== held?.lifted.id)
+					.map((stand) => (
+						<Beside
+							key={stand.id}
+							aria-hidden
+							style={{ left: `${share(stand.to)}%`, bottom: placed(stand).bottom }}
+						>
+							{stand.tag}
+						</Beside>
+					))}
 				{ghost ? (
 					// The same element as a ribbon: a new style would cost the page a frame when the first is lifted.
 					<Ribbon
@@ -298,6 +322,7 @@ const ThingLane = memo(function ThingLane({ lane, share, px }: LaneProps & { rea
 
 /** Width the strip is laid out in until it is shown, and about how wide a letter is, with the room round it, px. */
 const FIRST_PX = 1190;
+const LETTER_HIGH_PX = 16;
 const LETTER_PX = 9;
 const ROUND_PX = 18;
 
