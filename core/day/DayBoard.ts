@@ -1,12 +1,13 @@
 import type { Beliefs } from "../beliefs/index.ts";
 import { minutesBefore } from "../time/index.ts";
+import { continued } from "./continued.ts";
 import type { DayEquipment, DayGiven, DayTask, Unmet, Use } from "./Day.ts";
 import { earliestOf } from "./earliestOf.ts";
 import { equipmentOf } from "./equipmentOf.ts";
 import { Ledger } from "./Ledger.ts";
 import { isOvenTask, waysOf } from "./ovenLevel.ts";
 import { type Settled, settledOf } from "./settledOf.ts";
-import type { OpenTask } from "./tasksOf.ts";
+import { type OpenTask, pansInOven } from "./tasksOf.ts";
 import { type Tried, usesOf } from "./usesOf.ts";
 
 /** Starts lie on it. */
@@ -56,7 +57,8 @@ export class DayBoard {
 		this.ledger = new Ledger(this.equipment);
 		this.tasks = new Map(tasks.map((task) => [task.id, task]));
 		this.settled = settledOf(tasks, given);
-		this.stood = new Map(given.before?.tasks.map((task) => [task.id, task]));
+		const known = tasks.map((task) => ({ ...task, inOven: pansInOven(task) }));
+		this.stood = continued(given.before?.tasks ?? [], known);
 		this.earliest = earliestOf(tasks, this.settled, given, (task) =>
 			isOvenTask(task)
 				? Math.min(task.minutes.planned, ...waysOf(task, given, beliefs).map(({ minutes }) => minutes))

@@ -4,7 +4,7 @@ import { minutesBefore } from "../time/index.ts";
 import type { Day, DayTask, Unmet, Use } from "./Day.ts";
 import { type DayBoard, MINUTE_MS, type Put } from "./DayBoard.ts";
 import { isOvenTask } from "./ovenLevel.ts";
-import type { OpenTask } from "./tasksOf.ts";
+import { type OpenTask, pansInOven } from "./tasksOf.ts";
 import { wantedAt } from "./wantedAt.ts";
 
 /** To wash a pan after its last plate, minutes. General practice. */
@@ -31,7 +31,7 @@ export function dayOf(board: DayBoard): Day {
 			due: task.window.to,
 			fixed: board.settled.has(task.id),
 			...rungOf(board, task.id),
-			inOven: task.needs.flatMap((need) => (need.kind === "rungs" ? need.pans : [])),
+			inOven: pansInOven(task),
 			uses: [...uses, ...(held.get(task.id) ?? [])],
 			after: task.after,
 		};

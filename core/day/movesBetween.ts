@@ -1,3 +1,4 @@
+import { continued } from "./continued.ts";
 import type { Day, DayTask, Use } from "./Day.ts";
 import type { DayChange } from "./DayChange.ts";
 
@@ -37,7 +38,7 @@ type Tasks = Pick<Day, "tasks" | "equipment">;
 
 /** What stands elsewhere than in the day before, the first to start first, each with its reason. */
 export function movesBetween(before: Tasks, after: Tasks, changes: readonly DayChange[] = []): Move[] {
-	const were = new Map(before.tasks.map((task) => [task.id, task]));
+	const were = continued(before.tasks, after.tasks);
 	const are = new Map(after.tasks.map((task) => [task.id, task]));
 	const kinds = new Map([...before.equipment, ...after.equipment].map(({ id, kind }) => [id, kind]));
 	const stood = (task: DayTask): Stood => stoodOf(task, (id) => kinds.get(id) === "cook");

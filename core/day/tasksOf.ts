@@ -1,6 +1,6 @@
 import type { Plan, PreparedBatch } from "../plan/index.ts";
 import type { Task } from "../tasks/index.ts";
-import type { SittingOfDay } from "./Day.ts";
+import type { DayTask, SittingOfDay } from "./Day.ts";
 
 /** A task of the day with whose it is, and what comes after it. */
 export interface OpenTask extends Task {
@@ -14,6 +14,11 @@ export interface OpenTask extends Task {
 		readonly least_min: number;
 		readonly most_min: number | null;
 	}[];
+}
+
+/** Pans that stand in an oven for a task. */
+export function pansInOven({ needs }: Pick<Task, "needs">): DayTask["inOven"] {
+	return needs.flatMap((need) => (need.kind === "rungs" ? need.pans : []));
 }
 
 /**
