@@ -35,3 +35,25 @@ test("at the desk the open place begins in the upper part of the screen", async 
 		expect((strip?.y ?? Number.POSITIVE_INFINITY) + (strip?.height ?? 0), name).toBeLessThan(300);
 	}
 });
+
+test("a drawing is laid out for the window, and keeps its scale while that is squeezed to nothing", async ({
+	page,
+	house,
+}) => {
+	const { "long table, rest": address = "" } = await addressesOf(house.database);
+	await page.setViewportSize({ width: 1280, height: 800 });
+	await page.goto(address);
+	await hydrated(page);
+	await settled(page);
+	const tray = page.getByRole("img", { name: /^Tray/ });
+	const laid = async () => Number((await tray.getAttribute("viewBox"))?.split(" ")[2]);
+	const wide = await laid();
+	expect(wide).toBeGreaterThan(400);
+	await page.setViewportSize({ width: 1, height: 1 });
+	await page.evaluate(
+		() => new Promise((drawn) => requestAnimationFrame(() => requestAnimationFrame(drawn))),
+	);
+	expect(await laid()).toBe(wide);
+	await page.setViewportSize({ width: 390, height: 800 });
+	await expect.poll(laid).toBeLessThan(390);
+});

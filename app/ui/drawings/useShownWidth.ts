@@ -2,6 +2,8 @@ import { type RefObject, useLayoutEffect, useRef, useState } from "react";
 
 /** About how wide the column of a drawing is at the desk, px. */
 const FIRST_PX = 640;
+/** No screen shows one narrower: a window is, for a moment, while it is set up for a picture or for paper. */
+const LEAST_PX = 160;
 
 /**
  * How wide a drawing is shown, so that it is laid out in the pixels of the screen and its text keeps
@@ -21,7 +23,7 @@ export function useShownWidth<Drawn extends Element = SVGSVGElement>(
 		if (!element || isFixed) return;
 		const measure = () => {
 			const shown = Math.round(element.getBoundingClientRect().width);
-			if (shown > 0) setWidth(shown);
+			if (shown >= LEAST_PX) setWidth(shown);
 		};
 		measure();
 		const watch = new ResizeObserver(measure);
