@@ -98,12 +98,14 @@ test("a pan is dragged onto another kind and swapped", async ({ page }) => {
 	await openGoat(page);
 	// The strip and the whole shelf in sight at once.
 	await page.setViewportSize({ width: 1280, height: 1800 });
-	const pan = await page.getByRole("button", { name: /^Pan 1, GN 1\/1-100/ }).boundingBox();
-	const row = await page.getByRole("row", { name: /^GN 1\/2-100/ }).boundingBox();
-	if (!pan || !row) throw new Error("the strip or the shelf is not drawn");
-	await page.mouse.move(pan.x + pan.width / 2, pan.y + pan.height / 2);
+	// Hovering waits until it stands still under the pointer.
+	await page.getByRole("button", { name: /^Pan 1, GN 1\/1-100/ }).hover();
+	const row = page.getByRole("row", { name: /^GN 1\/2-100/ });
+	const box = await row.boundingBox();
+	if (!box) throw new Error("the shelf is not drawn");
 	await page.mouse.down();
-	await page.mouse.move(row.x + 60, row.y + row.height / 2, { steps: 10 });
+	await page.mouse.move(box.x + 60, box.y + box.height / 2, { steps: 10 });
+	await expect(row).toHaveAttribute("data-over");
 	await page.mouse.up();
 	await expect(page.getByText(/\d of \d+ GN 1\/2-100/)).toBeVisible();
 	await expect(page.locator(PLACE("Pan up"))).toContainText("was");
@@ -124,13 +126,35 @@ test("when the stock runs out, the chef is told what limits, and what one more p
 	await page.getByRole("link", { name: /Put back/ }).click();
 });
 
+/** Presses a button in the moment in which it is there: what can be stopped may be over before a test has found it. */
+function asSoonAsShown(page: Page, name: string): Promise<void> {
+	return page.evaluate(
+		(words) =>
+			new Promise<void>((pressed) => {
+				const watch = new MutationObserver(() => {
+					const button = [...document.querySelectorAll("button")].find(
+						({ textContent }) => textContent?.trim() === words,
+					);
+					if (!button) return;
+					watch.disconnect();
+					button.click();
+					pressed();
+				});
+				watch.observe(document.body, { subtree: true, childList: true });
+			}),
+		name,
+	);
+}
+
 test("a delivery that varies is laid in a worker, with progress, and can be stopped", async ({ page }) => {
 	await openGoat(page);
 	await page.getByText("If the pieces vary").click();
 	await page.getByRole("slider", { name: /Weights vary by/ }).fill("30");
+	const stopped = asSoonAsShown(page, "Stop");
 	await page.getByRole("button", { name: /^Lay 92 of them/ }).click();
-	await page.getByRole("button", { name: "Stop" }).click();
+	await stopped;
 	await expect(page.getByRole("button", { name: /^Lay 92 of them/ })).toBeVisible();
+	await expect(page.getByText(/like with like/)).toHaveCount(0);
 	await page.getByRole("button", { name: /^Lay 92 of them/ }).click();
 	await expect(page.getByText(/like with like; the area alone would ask for \d/)).toBeVisible({
 		timeout: 30_000,

@@ -179,8 +179,8 @@ function DropRow({
 	return (
 		<chakra.tr
 			ref={setNodeRef}
-			css={{ "& td": { verticalAlign: "middle" } }}
-			{...(isOver ? { bg: "note" } : {})}
+			css={{ "& td": { verticalAlign: "middle" }, "&[data-over]": { bg: "note" } }}
+			data-over={isOver || undefined}
 		>
 			{children}
 		</chakra.tr>
