@@ -96,11 +96,16 @@ export class House {
 }
 
 /** Below those that are handed out for connections, which would take one while a house starts anew. */
-const PORTS = { from: 20_000, to: 32_000 };
+const PORTS = { from: 20_000, each: 4000 };
+/** Those that were given out already. */
+const given = new Set<number>();
 
-/** A port on which nobody listens. */
+/** A port on which nobody listens; each worker of the tests has its own to choose from. */
 export async function freePort(): Promise<number> {
-	const port = randomInt(PORTS.from, PORTS.to);
+	const from = PORTS.from + Number(process.env.TEST_PARALLEL_INDEX ?? 0) * PORTS.each;
+	const port = randomInt(from, from + PORTS.each);
+	if (given.has(port)) return freePort();
+	given.add(port);
 	const probe = createServer().listen(port, "127.0.0.1");
 	const isFree = await once(probe, "listening").then(
 		() => true,

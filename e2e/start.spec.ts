@@ -50,7 +50,7 @@ test("a server that breaks is started again, and ends when it is told to", async
 	await expect.poll(answers(port), { timeout: 20_000 }).toBe(true);
 	expect(serverOf(house)).not.toBe(first);
 	house.process.kill("SIGTERM");
-	expect(await ended(house)).toBe(0);
+	expect(await ended(house), house.said()).toBe(0);
 	expect(await answers(port)()).toBe(false);
 });
 
@@ -74,5 +74,5 @@ test("a port in use is said, with another", async () => {
 	expect(await ended(second)).toBe(1);
 	expect(second.said()).toContain(`PORT: ${port} on 127.0.0.1 is in use`);
 	first.process.kill("SIGTERM");
-	expect(await ended(first)).toBe(0);
+	expect(await ended(first), first.said()).toBe(0);
 });

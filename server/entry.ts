@@ -86,11 +86,19 @@ export async function start(): Promise<void> {
 	const live = new Live(store);
 	await pages();
 	const server = makeApp(config, store, pool, live).listen(config.PORT, config.HOST);
+	const end = () =>
+		void stop(server, store, pool, live).then(
+			() => process.exit(0),
+			(error: unknown) => {
+				console.error("Wide Table did not end cleanly:", error);
+				process.exit(1);
+			},
+		);
 	server.once("listening", () => {
 		process.send?.("listening");
 		void pool.warm();
 		// Whoever started it is gone: nobody would stop it.
-		process.once("disconnect", () => void stop(server, store, pool, live));
+		process.once("disconnect", end);
 		keepCopies(config, (line) => console.error(`No copy of the database was made: ${line}`));
 		console.log(`Wide Table: http://${config.HOST}:${config.PORT}/`);
 		console.log(`Data: ${pathOf(config.DATABASE_URL)}`);
@@ -99,9 +107,7 @@ export async function start(): Promise<void> {
 		console.error(`Cannot start. ${whyNotListening(error, config)}`);
 		process.exit(1);
 	});
-	for (const signal of ["SIGTERM", "SIGINT"] as const) {
-		process.once(signal, () => void stop(server, store, pool, live));
-	}
+	for (const signal of ["SIGTERM", "SIGINT"] as const) process.once(signal, end);
 }
 
 function whyNotListening(error: NodeJS.ErrnoException, { HOST, PORT }: Config): string {
@@ -129,5 +135,4 @@ async function stop(server: Server, store: Store, pool: HeavyPool, live: Live): 
 	clearTimeout(cut);
 	await pool.close();
 	await store.close();
-	process.exit(0);
 }

@@ -39,6 +39,13 @@ describe("a job beside the thread that answers", () => {
 		expect(await poolWith().warm()).toBe(3);
 	});
 
+	it("begins no thread any more once it is closed, of those that are being warmed neither", async () => {
+		const warming = poolWith().warm();
+		await pool.close();
+		expect(await warming).toBeLessThan(3);
+		await expect(run("echo")).rejects.toMatchObject(shown(503, "being closed"));
+	});
+
 	it("leaves this thread free while it works", async () => {
 		poolWith();
 		await run("echo");

@@ -77,6 +77,7 @@ export class HeavyPool {
 	readonly #lanes: Partial<Record<Lane, Piscina>> = {};
 	/** Jobs of each lane that are not done; the threads' own queue has no limit for jobs that can be stopped. */
 	readonly #begun: Record<Lane, number> = { plans: 0, searches: 0, files: 0 };
+	#isClosed = false;
 
 	constructor(config: Config, worker: HeavyWorker = builtWorker(), limits = LIMITS) {
 		this.#config = config;
@@ -104,6 +105,7 @@ export class HeavyPool {
 	async warm(): Promise<number> {
 		let ready = 0;
 		for (const lane of LANES) {
+			if (this.#isClosed) break;
 			const asked = { name: "ready", given: { lane }, preferences: NO_PREFERENCES, who: NOBODY_NAMED };
 			ready += await this.run(asked, { signal: new AbortController().signal, lane }).then(
 				() => 1,
@@ -117,11 +119,13 @@ export class HeavyPool {
 	 * Has a job done by a thread of its lane.
 	 *
 	 * @throws what the job throws for a page, or 503 with what to do where it took too long, too much
-	 *         is waiting, or there was not memory enough
+	 *         is waiting, there was not memory enough, or all is being closed
 	 */
 	async run(asked: Omit<HeavyAsked, "progress">, options: HeavyOptions): Promise<unknown> {
 		const { signal, lane, progress = newProgress() } = options;
 		const { deadline_ms, mostWaiting } = this.#limits[lane];
+		if (this.#isClosed)
+			throw data({ said: "The house is being closed; try again when it is open." }, { status: 503 });
 		if (this.#begun[lane] >= mostWaiting + THREADS[lane].maxThreads) {
 			throw data(
 				{ said: "Too much is being worked out at this moment. Try again in a minute." },
@@ -147,7 +151,9 @@ export class HeavyPool {
 		}
 	}
 
+	/** Ends all threads; none begins any more, of those that are being warmed neither. */
 	async close(): Promise<void> {
+		this.#isClosed = true;
 		await Promise.all(Object.values(this.#lanes).map((lane) => lane.destroy()));
 	}
 }
