@@ -105,7 +105,6 @@ export class HeavyPool {
 	async warm(): Promise<number> {
 		let ready = 0;
 		for (const lane of LANES) {
-			if (this.#isClosed) break;
 			const asked = { name: "ready", given: { lane }, preferences: NO_PREFERENCES, who: NOBODY_NAMED };
 			ready += await this.run(asked, { signal: new AbortController().signal, lane }).then(
 				() => 1,

@@ -46,7 +46,7 @@ export function heldView({ plan, reading }: PlaceGiven): HeldDrawing | undefined
 }
 
 /** When the last filling is hot and tender. */
-function hotAt(plan: Plan): number | undefined {
+export function hotAt(plan: Plan): number | undefined {
 	const task = isMadeAhead(plan.recipe)
 		? lastTaskAt(plan, "reheat", "reheat")
 		: lastTaskAt(plan, "rest", "lift");

@@ -1,19 +1,17 @@
-import { isMadeAhead, lastTaskAt, type Plan, startAt } from "#core/plan";
+import { type Plan, startAt } from "#core/plan";
 import { durationWords, toFiveMinutes } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place, type PlaceGiven } from "../Place.ts";
-import { heldView } from "./hold.view.ts";
+import { heldView, hotAt } from "./hold.view.ts";
 
 /** Until when a plate is sensible, and what it costs to wait; also told where nothing is held on purpose. */
 export function sensibleFacts(plan: Plan, reading: Reading): Fact[] {
 	const { hold } = plan;
-	const hot = isMadeAhead(plan.recipe)
-		? lastTaskAt(plan, "reheat", "reheat")
-		: lastTaskAt(plan, "rest", "lift");
-	if (!hold || !hot) return [];
+	const hot = hotAt(plan);
+	if (!hold || hot === undefined) return [];
 	// The careful end of its range, to the five minutes before.
-	const latest = toFiveMinutes(hot.end + (hold.sensible_min.low - STEP_MIN) * MINUTE_MS);
+	const latest = toFiveMinutes(hot + (hold.sensible_min.low - STEP_MIN) * MINUTE_MS);
 	const waits_h = Math.max(0, plan.wait_min + plan.hold_min) / 60;
 	return [
 		{

@@ -1,5 +1,5 @@
 import { scaleLinear } from "d3-scale";
-import { clocksApart } from "./CourseSvg.tsx";
+import { type CourseFrame, clocksApart } from "./CourseSvg.tsx";
 import { Label, Line, Rect, Svg } from "./svg.tsx";
 import { useShownWidth } from "./useShownWidth.ts";
 
@@ -12,15 +12,11 @@ export interface HeldRow {
 	readonly opened: string;
 }
 
-export interface HeldDrawing {
+export interface HeldDrawing extends Pick<CourseFrame, "end_min" | "hours" | "words"> {
 	readonly rows: readonly HeldRow[];
 	readonly service: { readonly minute: number; readonly words: string };
 	/** Until when a plate is sensible, at the soonest and at the latest; null where that is far off. */
 	readonly sensible: { readonly low_min: number; readonly high_min: number; readonly words: string } | null;
-	readonly end_min: number;
-	readonly hours: readonly { readonly minute: number; readonly words: string }[];
-	/** All of it in words. */
-	readonly words: string;
 }
 
 const LEFT = 84;
