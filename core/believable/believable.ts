@@ -58,7 +58,7 @@ export const BOUNDS: readonly Bound[] = [
 		least: 15,
 		most: 200,
 		mostForFew: 205,
-		why: "the sauce once and a half at the most, where the meat brings little itself and the last pan is half full",
+		why: "the sauce once and a half at the most, where the meat brings little itself; legs poured to the line of their card take the most",
 	},
 	{
 		figure: "over_per_sauce",
