@@ -15,6 +15,7 @@ export default defineConfig({
 				test: {
 					name: "without a page",
 					include: ["{core,db,server,scripts,app}/**/*.test.ts"],
+					setupFiles: ["core/random/seeds.testing.ts"],
 					pool: "threads",
 					isolate: false,
 					testTimeout,
@@ -22,7 +23,15 @@ export default defineConfig({
 				},
 			},
 			// Each of these has a page of its own.
-			{ test: { name: "on a page", include: ["app/**/*.test.tsx"], testTimeout, hookTimeout } },
+			{
+				test: {
+					name: "on a page",
+					include: ["app/**/*.test.tsx"],
+					setupFiles: ["core/random/seeds.testing.ts"],
+					testTimeout,
+					hookTimeout,
+				},
+			},
 		],
 	},
 });
