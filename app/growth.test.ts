@@ -8,9 +8,9 @@ import { readPreferences } from "../server/preferences.ts";
 import { readSize } from "./book/cardSize.ts";
 import { draftIn } from "./book/draftForm.ts";
 import { readIngredientForm } from "./book/ingredientForm.ts";
-import { readTrial } from "./plan/trial.ts";
 import { readSittingForm } from "./sittings/readSittingForm.ts";
 import { readLine, readWishes } from "./ui/forms/settled.ts";
+import { readTrial } from "./ui/forms/tableTrial.ts";
 import { formOf } from "./ui/server/formOf.ts";
 
 const ZONE = "Atlantic/Faroe";

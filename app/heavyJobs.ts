@@ -7,7 +7,7 @@ import { waysOutPage } from "./day/waysOutPage.ts";
 import { labPage, trainingRound } from "./lab/labPage.ts";
 import { orderPage, orderXlsx } from "./papers/orderPage.ts";
 import { cuttingPage, labelsPage, sheetPage } from "./papers/paperPages.ts";
-import { longTablePage } from "./plan/longTablePage.ts";
+import { longTablePage, whyNotTaken } from "./plan/longTablePage.ts";
 import { morePansPage } from "./plan/morePansPage.ts";
 import { lotLabelsPdf } from "./records/lotLabels.ts";
 import { missingPage } from "./records/missing.ts";
@@ -35,6 +35,7 @@ export const JOBS = {
 	order: orderPage,
 	orderXlsx,
 	longTable: longTablePage,
+	whyNotTaken,
 	morePans: morePansPage,
 	sheet: sheetPage,
 	labels: labelsPage,

@@ -1,6 +1,6 @@
 import { benchBook } from "./book.ts";
 import { benchBraise } from "./braise.ts";
-import { benchDay, benchProof } from "./day.ts";
+import { benchDay, benchProof, benchTried } from "./day.ts";
 import { benchFrames } from "./frames.ts";
 import { benchPages } from "./pages.ts";
 import { benchPans } from "./pans.ts";
@@ -12,6 +12,7 @@ import { benchWrites } from "./writes.ts";
 benchPlan();
 benchPans();
 benchDay();
+benchTried();
 benchProof();
 await benchBraise();
 await benchBook();

@@ -18,11 +18,13 @@ import {
 	tellDayChanges,
 } from "./index.ts";
 
+/** What of a day is stored. */
+const { dishes: _, batches: __, ...NOTHING_PLACED } = EMPTY_DAY;
 const DATE = "2026-12-05";
 const DOWN: DayChange = { kind: "away", equipment: "north", from: 1_796_000_000_000, to: 1_796_010_000_000 };
 const LENT: DayChange = { kind: "borrowed", equipment: "full", count: 4 };
 const ISSUED = {
-	day: EMPTY_DAY,
+	day: NOTHING_PLACED,
 	changes: [DOWN],
 	sittings: [],
 };

@@ -92,6 +92,20 @@ export async function newestIssue(db: Reader, date: string): Promise<DayIssueRow
 	return row ?? null;
 }
 
+/** The newest number of each of some days that was issued, by its date. */
+export async function newestIssues(
+	db: Reader,
+	from: string,
+	to: string,
+): Promise<ReadonlyMap<string, DayIssueRow>> {
+	const rows = await db
+		.select()
+		.from(dayIssue)
+		.where(and(gte(dayIssue.date, from), lte(dayIssue.date, to)))
+		.orderBy(asc(dayIssue.number));
+	return new Map(rows.map((row) => [row.date, row]));
+}
+
 /** One number of a day. @throws {Missing} when it has none such */
 export async function readIssue(db: Reader, date: string, number: number): Promise<DayIssueRow> {
 	const [row] = await db

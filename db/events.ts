@@ -1,4 +1,4 @@
-import { and, asc, eq, gt, max } from "drizzle-orm";
+import { and, asc, eq, gt, max, ne } from "drizzle-orm";
 import isEqual from "fast-deep-equal";
 import type { Reader, Transaction } from "./Store.ts";
 import { type Change, type EventSubject, type EventWhat, event } from "./schema.ts";
@@ -44,8 +44,15 @@ function same(before: unknown, other: unknown): boolean {
 	return isEqual(before ?? null, other ?? null);
 }
 
-/** The newest event there is; 0 where nothing has happened. Whoever finds the same one again finds all as it was. */
-export async function newestEvent(db: Reader): Promise<number> {
-	const [row] = await db.select({ id: max(event.id) }).from(event);
+/**
+ * The newest event there is, but for those of one subject where it is named; 0 where nothing has happened. Whoever finds
+ * the same one again finds all as it was.
+ */
+export async function newestEvent(
+	db: Reader,
+	{ except }: { readonly except?: EventSubject } = {},
+): Promise<number> {
+	const all = db.select({ id: max(event.id) }).from(event);
+	const [row] = await (except ? all.where(ne(event.subject, except)) : all);
 	return row?.id ?? 0;
 }

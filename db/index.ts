@@ -22,6 +22,7 @@ export {
 	type DayIssueRow,
 	issueDay,
 	newestIssue,
+	newestIssues,
 	newestOfDays,
 	readDayChanges,
 	readIssue,

@@ -76,7 +76,8 @@ test("a second sitting of the evening shares the kitchen, and nobody is in two p
 	await page.goto(day);
 	await expect(page.getByText(/Lamp room dinner 19:00/)).toBeVisible();
 	const { tasks, equipment } = await (await page.request.get(`${day}/day.json`)).json();
-	expect(new Set(tasks.map(({ sitting }: { sitting: string }) => sitting)).size).toBe(2);
+	// Both of the evening, and what of the days beside it goes on then.
+	expect(new Set(tasks.map(({ sitting }: { sitting: string }) => sitting)).size).toBeGreaterThan(1);
 	const ina = equipment.find(({ name }: { name: string }) => name === "Ina");
 	const hers = tasks
 		.flatMap(({ uses }: { uses: { equipment: string; from: string; to: string }[] }) => uses)
@@ -176,7 +177,17 @@ test("the day is issued, covers rise, and the difference is on the paper of its 
 	expect((await page.pdf({ format: "A4" })).length).toBeGreaterThan(10_000);
 	await page.getByRole("link", { name: "With all papers of its dishes" }).click();
 	const { tasks } = await (await page.request.get(`${day}/day.json`)).json();
-	const buying = tasks.filter(({ place }: { place: string }) => place === "buy");
+	const date = day.split("/").at(-1) ?? "";
+	const served = new Set(
+		tasks
+			.filter(
+				({ place, due }: { place: string; due: string | null }) => place === "plate" && due?.startsWith(date),
+			)
+			.map(({ sitting }: { sitting: string }) => sitting),
+	);
+	const buying = tasks.filter(
+		({ place, sitting }: { place: string; sitting: string }) => place === "buy" && served.has(sitting),
+	);
 	const dishes = new Set(buying.map((task: { for: string }) => task.for));
 	const sittings = new Set(buying.map((task: { sitting: string }) => task.sitting));
 	expect(dishes.size).toBeGreaterThan(1);

@@ -230,7 +230,7 @@ test("made the day before it cools too slowly in deep pans, is warned of, and is
 	const [x, y] = [grip.x + grip.width / 2, grip.y + grip.height / 2];
 	await page.mouse.move(x, y);
 	await page.mouse.down();
-	await page.mouse.move(x, y + 22, { steps: 8 });
+	await page.mouse.move(x, y + 8, { steps: 8 });
 	await expect.poll(async () => Number(await depth.getAttribute("aria-valuenow"))).toBeLessThan(whole_mm - 5);
 	await page.mouse.up();
 	await expect(page.getByRole("list", { name: "Ways of cooling" })).toContainText(

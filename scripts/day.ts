@@ -1,6 +1,6 @@
 import { dayJson } from "#core/day";
-import { Unopened } from "#db";
-import { placedDay } from "../app/ui/server/placedDay.server.ts";
+import { readKitchen, Unopened } from "#db";
+import { datesShown, refusedIn } from "../app/ui/server/worked.server.ts";
 import { readConfig } from "../server/config.ts";
 import { openStore } from "../server/openStore.ts";
 
@@ -14,10 +14,11 @@ if (!isDate(from) || !isDate(to) || from > to) {
 
 try {
 	const store = await openStore(readConfig(process.env));
-	const { day, given, refused } = await placedDay(store.db, from, to);
+	const { policy } = await readKitchen(store.db, []);
+	const { day, served } = await datesShown(store.db, from, to);
 	await store.close();
-	for (const { dish, why } of refused) console.error(`${dish} is not planned: ${why}`);
-	console.log(JSON.stringify(dayJson(day, from, to, given.kitchen.policy.timeZone), null, 2));
+	for (const { dish, why } of refusedIn(served)) console.error(`${dish} is not planned: ${why}`);
+	console.log(JSON.stringify(dayJson(day, from, to, policy), null, 2));
 } catch (error) {
 	if (!(error instanceof Unopened)) throw error;
 	console.error(error.message);

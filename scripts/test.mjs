@@ -7,6 +7,9 @@ import { mkdirSync, readFileSync, rmSync } from "node:fs";
 import { join } from "node:path";
 import { installChromium, installPackages, ROOT, run } from "./setup.mjs";
 
+/** As every generator of the tests takes it; the soak leaves it open. */
+const [, SEED] =
+	/SEED = ([\d_]+)/.exec(readFileSync(join(ROOT, "core/random/seeds.testing.ts"), "utf8")) ?? [];
 /** A build takes a quarter of a minute; one that has not ended by then stands still, ms. */
 const LONGEST_BUILD_MS = 240_000;
 
@@ -26,8 +29,10 @@ check("lint", () => run("npm", ["run", "-s", "lint"]));
 check("architecture", () => run("npm", ["run", "-s", "architecture"]));
 counted("unit", vitest);
 counted("cases", cases);
-if (check("build", build)) counted("end to end", playwright);
-else failed += 1;
+if (check("build", build)) {
+	check("agree", () => run("npm", ["run", "-s", "agree"]));
+	counted("end to end", playwright);
+} else failed += 2;
 
 console.log(`${passed} passed, ${failed} failed`);
 process.exitCode = failed > 0 || passed === 0 ? 1 : 0;
@@ -77,6 +82,7 @@ function heading(name) {
 }
 
 function vitest() {
+	console.log(`Generated examples from the seed ${SEED}.`);
 	const report = join(REPORTS, "unit.json");
 	const code = run("npx", [
 		"vitest",

@@ -2,9 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { IntegerProgram, Terms } from "#core/integer";
 import { choosePansWith } from "#core/pans";
-import { countByType, type DishToPlan, planSitting } from "#core/plan";
+import { countByType, type DishToPlan } from "#core/plan";
 import { INGREDIENTS } from "#db/demo";
-import { knowing, ORDER, RECIPE } from "../core/plan/dish.testing.ts";
+import { knowing, lonePlans, ORDER, RECIPE } from "../core/plan/dish.testing.ts";
 import { demoDish } from "../core/recipe/demoBook.testing.ts";
 
 import { integerSolver } from "./integerSolver.ts";
@@ -98,8 +98,8 @@ describe("dishes of a sitting that want the same pans", () => {
 		dish("duck", demoDish("duck-legs"), 60),
 	];
 	const told = (dishes: readonly DishToPlan[]) =>
-		planSitting(dishes, LARDER, choosePansWith(integerSolver))
-			.dishes.map((planned) =>
+		lonePlans(dishes, LARDER, choosePansWith(integerSolver))
+			.map((planned) =>
 				"plan" in planned
 					? {
 							id: planned.id,
@@ -129,7 +129,7 @@ describe("dishes of a sitting that want the same pans", () => {
 
 	it("take no pan twice, together no more than there are", () => {
 		const used = new Map<string, number>();
-		for (const planned of planSitting(DISHES, LARDER, choosePansWith(integerSolver)).dishes) {
+		for (const planned of lonePlans(DISHES, LARDER, choosePansWith(integerSolver))) {
 			if (!("plan" in planned)) throw new Error(planned.refused);
 			for (const { type, count } of countByType(planned.plan.pans)) {
 				used.set(type.id, (used.get(type.id) ?? 0) + count);

@@ -1,12 +1,18 @@
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { LetterKey, LONG_LIST, Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { shownAs } from "../ui/parts/shown.ts";
 import type { DaySheet } from "./paperPages.ts";
 import type { MoveView } from "./replan.view.ts";
 import type { SheetRow } from "./sheetRows.ts";
 
 /** Dishes by their letter, which stands with its name at the head. */
 const COLUMNS: readonly Column<SheetRow>[] = [
-	{ words: "From", number: true, width: "11%", cell: ({ clock }) => <b>{clock}</b> },
+	{
+		words: "From",
+		number: true,
+		width: "11%",
+		cell: ({ clock, id, from }) => <b {...shownAs({ what: "start", of: id, value: from })}>{clock}</b>,
+	},
 	{ words: "Until", number: true, width: "11%", cell: ({ until }) => until },
 	{
 		words: "What",
@@ -19,18 +25,14 @@ const COLUMNS: readonly Column<SheetRow>[] = [
 	},
 	{
 		words: "With, and what to look for",
-		cell: ({ where, check }) => (
+		cell: ({ id, where, check }) => (
 			<>
-				{where}
+				<span {...shownAs({ what: "words", of: id, value: where })}>{where}</span>
 				{where && check ? <br /> : null}
 				<i>{check}</i>
 			</>
 		),
 	},
-];
-const DATED: readonly Column<SheetRow>[] = [
-	{ words: "Day", wrap: "never", cell: ({ day }) => <b>{day}</b> },
-	...COLUMNS,
 ];
 const MOVES: readonly Column<MoveView>[] = [
 	{ words: "What", width: "34%", cell: ({ what }) => <b>{what}</b> },
@@ -49,7 +51,7 @@ export function DayPaper({ view }: { readonly view: DaySheet }) {
 		<Paper _print={LONG_LIST}>
 			<PaperHead
 				title={`Day sheet, ${view.title}`}
-				lines={[view.services.join(" · "), `${view.house}, printed ${view.printed}`]}
+				lines={[view.services.join(" · "), `${view.house}, printed ${view.printed}, mark ${view.mark}`]}
 				figure={
 					view.number === null
 						? { label: "not issued", words: "draft" }
@@ -66,12 +68,6 @@ export function DayPaper({ view }: { readonly view: DaySheet }) {
 				<section>
 					<h2>Another than in No. {view.number}</h2>
 					<ColumnTable columns={MOVES} rows={view.differs} keyOf={({ id }) => id} onPaper />
-				</section>
-			) : null}
-			{view.earlier.length > 0 ? (
-				<section>
-					<h2>On the days before</h2>
-					<ColumnTable columns={DATED} rows={view.earlier} keyOf={({ id }) => id} onPaper />
 				</section>
 			) : null}
 			{lists.map(({ id, name, rows }) => (

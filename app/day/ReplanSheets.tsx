@@ -30,22 +30,22 @@ export function TrialSheet({ replan: { trial } }: { readonly replan: ReplanView 
 	const busy = useNavigation().state !== "idle";
 	if (!trial) return null;
 	return (
-		<Sheet marginTop="14px" border="2px solid" borderColor="next">
+		<Sheet marginTop="14px" border="2px dashed" borderColor="ink">
 			<chakra.div display="flex" flexWrap="wrap" gap="10px 24px" alignItems="center">
 				<Heading>On trial</Heading>
 				<chakra.p flex="1 1 300px" fontSize="19px">
 					{trial.words.join("; ")}
 				</chakra.p>
 				<chakra.span display="inline-flex" gap="8px" flexWrap="wrap">
-					<ActLink to={trial.back} aria-keyshortcuts="b" preventScrollReset>
-						Put back <Key aria-hidden>b</Key>
+					<ActLink to={trial.back} aria-keyshortcuts="z" preventScrollReset>
+						Put back <Key aria-hidden>z</Key>
 					</ActLink>
 					<Form method="post">
 						{trial.changes.map((change) => (
 							<input key={change} type="hidden" name="change" value={change} />
 						))}
-						<Act kind="next" name="intent" value="take" aria-keyshortcuts="t" disabled={busy}>
-							Take it <Key aria-hidden>t</Key>
+						<Act kind="next" name="intent" value="take" aria-keyshortcuts="a" disabled={busy}>
+							Take it <Key aria-hidden>a</Key>
 						</Act>
 					</Form>
 				</chakra.span>

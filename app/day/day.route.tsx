@@ -1,13 +1,15 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { memo, useState } from "react";
-import { data, Link, redirect, useNavigate } from "react-router";
+import { data, Form, Link, redirect, useNavigate } from "react-router";
 import { refuse } from "#core/check";
 import { fromWallClock, wallClock } from "#core/time";
 import { takeDayChangeBack } from "#db";
+import { Field, Slot } from "../ui/forms/Field.tsx";
 import { typedIn } from "../ui/forms/form.ts";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
-import { ActLink, Figure, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { Act, ActLink, Figure, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { shownAs } from "../ui/parts/shown.ts";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
@@ -77,7 +79,7 @@ const Columns = chakra("div", {
 });
 
 export default function DayRoute({
-	loaderData: { title, before, after, view, replan, refused },
+	loaderData: { title, before, after, view, replan, mark, refused },
 	actionData,
 }: Route.ComponentProps) {
 	return (
@@ -113,13 +115,35 @@ export default function DayRoute({
 			))}
 			{replan ? <TrialSheet replan={replan} /> : null}
 			{view && replan ? (
-				<Whole key={view.date} view={view} replan={replan} />
+				<>
+					<Whole key={view.date} view={view} replan={replan} />
+					<MarkSheet mark={mark} />
+				</>
 			) : (
 				<Sheet marginTop="14px">
 					<p>Nothing is served on this day.</p>
 				</Sheet>
 			)}
 		</Page>
+	);
+}
+
+/** A paper in the hand, held against the day by its mark. */
+function MarkSheet({ mark }: { readonly mark: Route.ComponentProps["loaderData"]["mark"] }) {
+	return (
+		<Form method="get" preventScrollReset>
+			<chakra.div display="flex" flexWrap="wrap" gap="10px 14px" alignItems="end" marginTop="12px">
+				<Slot width="180px">
+					<Field label="Mark on a paper" name="mark" defaultValue={mark?.typed ?? ""} />
+				</Slot>
+				<Act>Is it still true?</Act>
+				{mark ? (
+					<chakra.p role="status" fontWeight="650" paddingBottom="10px">
+						{mark.says}
+					</chakra.p>
+				) : null}
+			</chakra.div>
+		</Form>
 	);
 }
 
@@ -270,15 +294,20 @@ function Moment({
 const NEXT_SHOWN = 4;
 
 const COLUMNS: readonly Column<SheetRow>[] = [
-	{ words: "From", number: true, wrap: "never", cell: ({ clock }) => <b>{clock}</b> },
+	{
+		words: "From",
+		number: true,
+		wrap: "never",
+		cell: ({ clock, id, from }) => <b {...shownAs({ what: "start", of: id, value: from })}>{clock}</b>,
+	},
 	{ words: "Until", number: true, wrap: "never", cell: ({ until }) => until },
 	{
 		words: "What",
-		cell: ({ what, dish, amount, where }) => (
+		cell: ({ id, what, dish, amount, where }) => (
 			<>
 				<b>{what}</b> {dish} <b>{amount}</b>
 				{where === "" ? null : (
-					<chakra.span display="block" color="muted">
+					<chakra.span display="block" color="muted" {...shownAs({ what: "words", of: id, value: where })}>
 						{where}
 					</chakra.span>
 				)}

@@ -23,10 +23,13 @@ describe("the wall of the festival supper", () => {
 	});
 
 	it("has all its pans, each under its dish's letter, from the hour of the first work to after service", () => {
-		expect(view.dishes.map(({ tag }) => tag)).toEqual(["A", "B", "C"]);
+		const tags = view.dishes.map(({ tag }) => tag);
+		expect(tags.slice(0, 3)).toEqual(["A", "B", "C"]);
+		expect(new Set(tags).size).toBe(tags.length);
 		const stands = view.ovens.flatMap((oven) => oven.stands);
-		expect(new Set(stands.map(({ tag }) => tag))).toEqual(new Set(["A", "B", "C"]));
-		for (const { pans, from, to } of stands) {
+		for (const tag of ["A", "B", "C"]) expect(stands.map((stand) => stand.tag)).toContain(tag);
+		for (const { pans, from, to, tag } of stands) {
+			expect(tags).toContain(tag);
 			expect(pans.reduce((sum, { count }) => sum + count, 0)).toBeGreaterThan(0);
 			expect(from).toBeGreaterThanOrEqual(view.from);
 			expect(to).toBeLessThanOrEqual(view.to);

@@ -6,15 +6,17 @@ import {
 	type SittingOfDay,
 	taskName,
 	unmetWords,
+	type WorkedDay,
 } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import type { Oven } from "#core/ovens";
-import type { Plan } from "#core/plan";
-import { wallClock } from "#core/time";
+import { fromWallClock, wallClock } from "#core/time";
 import type { OvenPans } from "../ui/drawings/drawings.ts";
 import { ovenPans, shelfWidth } from "../ui/drawings/ovenPans.ts";
+import type { DatesShown, WorkedDate } from "../ui/server/worked.server.ts";
 import { letterOf } from "../ui/words/letterOf.ts";
 import type { Reading } from "../ui/words/reading.ts";
+import { issuedTags } from "./issuedTags.ts";
 import { type RowGiven, rowOf, type SheetRow } from "./sheetRows.ts";
 import { standOnRungs } from "./standOnRungs.ts";
 
@@ -113,14 +115,15 @@ export interface DayView {
 }
 
 interface Given {
-	readonly day: Day;
+	readonly day: WorkedDay;
 	readonly kitchen: Kitchen;
+	/** Those that are served on the date. */
 	readonly sittings: readonly SittingOfDay[];
 	readonly reading: Reading;
 	readonly date: string;
 	readonly liftables: readonly Liftable[];
-	/** Letters that dishes were issued with, by dish. */
-	readonly tags?: ReadonlyMap<string, string>;
+	/** Letters of its dishes, by dish. */
+	readonly tags: ReadonlyMap<string, string>;
 }
 
 const HOUR_MS = 3_600_000;
@@ -138,8 +141,25 @@ const LANE_KINDS: readonly string[] = [
 	"cook",
 ];
 
+/** All dishes of some dates, those that are served then first, as they stand on their sittings. */
+export function dishesIn(dates: readonly Pick<WorkedDate, "sittings">[]): string[] {
+	return dates.flatMap(({ sittings }) => sittings.flatMap(({ rows }) => rows.map(({ dish }) => dish.id)));
+}
+
+/** Letters of all dishes that a day shows. */
+export function tagsShown({ served, all }: Pick<DatesShown, "served" | "all">): Map<string, string> {
+	return tagsOf(dishesIn([...served, ...all]), issuedTags({ served }));
+}
+
+/** What a day is told from, of the dates that go on in it. */
+export function shownOf({ served, all, slice }: DatesShown): Pick<Given, "day" | "kitchen" | "sittings"> {
+	const [one] = served.length > 0 ? served : all;
+	if (!one) throw new Error("a day on which nothing goes on");
+	return { day: slice, kitchen: one.given.kitchen, sittings: served.flatMap(({ given }) => given.sittings) };
+}
+
 /** The wall of ovens through a day, with hands and hob under it, and everybody's list. */
-export function dayView({ day, kitchen, sittings, reading, date, liftables, tags: issued }: Given): DayView {
+export function dayView({ day, kitchen, sittings, reading, date, liftables, tags }: Given): DayView {
 	const onDate = (at: number) => wallClock(at, reading.timeZone).date === date;
 	const own = day.tasks.filter(({ start, end }) => onDate(start) || onDate(end));
 	const busy = own.filter(({ start, end }) => end > start);
@@ -150,10 +170,11 @@ export function dayView({ day, kitchen, sittings, reading, date, liftables, tags
 		name,
 	}));
 	const starts = busy.filter(({ start }) => onDate(start)).map(({ start }) => start);
-	const from = Math.floor(Math.min(...starts, ...services.map(({ at }) => at)) / HOUR_MS) * HOUR_MS;
-	const ends = [...busy.map(({ end }) => end), ...services.map(({ at }) => at)];
+	const noon = fromWallClock(date, "12:00", reading.timeZone) ?? 0;
+	const served = services.map(({ at }) => at);
+	const from = Math.floor(Math.min(...starts, ...served, noon) / HOUR_MS) * HOUR_MS;
+	const ends = [...busy.map(({ end }) => end), ...served, noon];
 	const to = Math.min(from + LONGEST_MS, Math.ceil(Math.max(...ends) / HOUR_MS) * HOUR_MS);
-	const tags = tagsOf(day.tasks, issued);
 	const ovens = kitchen.equipment.ovens.map((oven): WallOven => {
 		const stands = day.tasks.flatMap((task) =>
 			task.uses
@@ -188,10 +209,7 @@ export function dayView({ day, kitchen, sittings, reading, date, liftables, tags
 			})),
 		};
 	});
-	const plans = new Map(
-		sittings.flatMap((sitting) => sitting.plans.map((plan): [string, Plan] => [plan.order.id, plan])),
-	);
-	const given: RowGiven = { day, kitchen, reading, plans, tags };
+	const given: RowGiven = { day, kitchen, reading, plans: day.dishes, tags };
 	const cooks = new Set(day.equipment.filter(({ kind }) => kind === "cook").map(({ id }) => id));
 	const events = new Set(
 		ovens
@@ -200,16 +218,16 @@ export function dayView({ day, kitchen, sittings, reading, date, liftables, tags
 	);
 	const now = reading.now >= from && reading.now <= to ? reading.now : fullestAt(ovens, from);
 	return {
-		title: reading.day(services[0]?.at ?? from),
+		title: reading.day(noon),
 		date,
 		from,
 		to,
 		begins: Math.round(now / 300_000) * 300_000,
 		ticks: hoursOf(from, to).map((at) => ({ at, words: reading.time(at).slice(0, 2) })),
 		services,
-		dishes: [...tags].map(([id, tag]) => {
+		dishes: [...tags].flatMap(([id, tag]) => {
 			const task = day.tasks.find((one) => one.for === id);
-			return { tag, name: task?.forName ?? "", href: `/sittings/${task?.sitting}/dishes/${id}` };
+			return task ? [{ tag, name: task.forName, href: `/sittings/${task.sitting}/dishes/${id}` }] : [];
 		}),
 		ovens,
 		onFloor: day.unmet.flatMap(({ task: id, because }) => {
@@ -261,14 +279,15 @@ function boundWords({ waiting_rung_min, bound_waiting_rung_min }: Day): string {
 	return `${hours(waiting_rung_min)} of waiting when tender; no plan can have fewer than ${hours(bound_waiting_rung_min)}.`;
 }
 
-/** Dishes that are braised get a letter each, in the order in which they go in; what was issued keeps its own. */
+/**
+ * A letter for each dish, in the order in which it stands on its sitting, the soonest served first:
+ * a dish that has no plan keeps its own, and so do all others. What was issued keeps what it had.
+ */
 export function tagsOf(
-	tasks: readonly DayTask[],
+	order: readonly string[],
 	issued: ReadonlyMap<string, string> = new Map(),
 ): Map<string, string> {
-	const dishes = new Set(
-		tasks.filter(({ place }) => place === "panUp" || place === "braise").map((task) => task.for),
-	);
+	const dishes = new Set(order);
 	const taken = new Set(issued.values());
 	const free = Array.from({ length: dishes.size + taken.size }, (_, index) => letterOf(index)).filter(
 		(tag) => !taken.has(tag),

@@ -1,11 +1,11 @@
-import { SHIPPED_BELIEFS } from "#core/beliefs";
 import { dayCsv, dayIcs, dayJson, liftablesOf } from "#core/day";
 import { fromWallClock, onDay, wallClock } from "#core/time";
-import { issueDay, readSittings } from "#db";
-import { placedDay } from "../ui/server/placedDay.server.ts";
+import { issueDay, readKitchen, readSittings } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
-import { dayView, tagsOf } from "./day.view.ts";
-import { issuedDay, issuedTags } from "./issued.ts";
+import { datesShown, refusedIn, workedDates } from "../ui/server/worked.server.ts";
+import { dayView, shownOf, tagsShown } from "./day.view.ts";
+import { issuedDay } from "./issued.ts";
+import { markAnswer } from "./markShown.ts";
 import { replanView } from "./replan.view.ts";
 import { readTold, readTrialChanges } from "./tell.ts";
 
@@ -19,8 +19,9 @@ export async function dayFile(
 	{ date, file: name }: { date: string; file: string },
 ) {
 	if (fromWallClock(date, "12:00", house.timeZone) === undefined) return null;
-	const { day } = await placedDay(store.db, date, date);
-	const file = dayJson(day, date, date, house.timeZone);
+	const { day, all } = await datesShown(store.db, date, date);
+	const { policy } = all[0]?.given.kitchen ?? (await readKitchen(store.db, []));
+	const file = dayJson(day, date, date, policy);
 	if (name === "day.csv") return dayCsv(file);
 	if (name === "day.ics") return dayIcs(file, `${house.name}, ${date}`, reading.now);
 	return JSON.stringify(file, null, 2);
@@ -30,9 +31,10 @@ export async function dayFile(
 const LOOKS_AHEAD_DAYS = 60;
 
 /**
- * One day of the kitchen: all its sittings placed over everything it has.
+ * One day of the kitchen: all that goes on in it, of the sittings that are served then and of those
+ * that are only prepared.
  *
- * @returns null where nothing is served on it
+ * @returns null where it is no day
  */
 export async function dayPage(
 	{ store, reading, house }: HouseVisit,
@@ -55,33 +57,34 @@ export async function dayPage(
 		before: linked(dates.findLast((other) => other < date)),
 		after: linked(dates.find((other) => other > date)),
 	};
-	if (!dates.includes(date)) {
-		return { date, title: reading.day(begins), ...links, view: null, replan: null, refused: [] };
-	}
 	const asked = new URLSearchParams(search);
 	const trial = readTrialChanges(asked.getAll("change"));
-	const placed = await placedDay(store.db, date, date, {
-		trial: { changes: trial.changes, now: reading.now },
-	});
-	const { day, given, refused } = placed;
+	const tried =
+		trial.changes.length > 0 ? { now: reading.now, told: { date, changes: trial.changes } } : null;
+	const [shown, stands] = await Promise.all([
+		datesShown(store.db, date, date, tried),
+		tried ? datesShown(store.db, date, date) : null,
+	]);
+	if (shown.slice.tasks.length === 0) {
+		return { date, title: reading.day(begins), ...links, view: null, replan: null, mark: null, refused: [] };
+	}
+	const [own] = shown.served;
 	const view = dayView({
-		day,
-		kitchen: given.kitchen,
-		sittings: given.sittings,
+		...shownOf(shown),
 		reading,
 		date,
-		liftables: [...liftablesOf(day, given, SHIPPED_BELIEFS).values()],
+		liftables: own ? [...liftablesOf(own.day, own.given).values()] : [],
 		// On trial a dish keeps the letter that it has.
-		tags: tagsOf((placed.stands ?? day).tasks, issuedTags(placed)),
+		tags: tagsShown(stands ?? shown),
 	});
 	const told = readTold(asked, date, house.timeZone);
-	const replan = replanView({ placed, reading, date, trial, told });
-	return { date, title: view.title, ...links, view, replan, refused };
+	const replan = replanView({ shown, stands, reading, date, trial, told });
+	const mark = markAnswer(asked.get("mark") ?? "", stands ?? shown);
+	return { date, title: reading.day(begins), ...links, view, replan, mark, refused: refusedIn(shown.served) };
 }
 
 /** Freezes the day under the next number. @returns null where nothing is served on it */
 export async function issueTheDay({ store, who }: HouseVisit, { date }: { date: string }) {
-	const placed = await placedDay(store.db, date, date);
-	if (placed.day.tasks.length === 0) return null;
-	return issueDay(store, who, date, issuedDay(placed));
+	const [own] = await workedDates(store.db, date, date);
+	return own ? issueDay(store, who, date, issuedDay(own, Date.now())) : null;
 }

@@ -1,31 +1,42 @@
-import type { IssuedDay } from "#core/day";
-import type { PlacedDay } from "../ui/server/placedDay.server.ts";
-import { tagsOf } from "./day.view.ts";
+import type { Day, IssuedDay } from "#core/day";
+import type { WorkedDate } from "../ui/server/worked.server.ts";
+import { dishesIn, tagsOf } from "./day.view.ts";
+import { tagsIssued } from "./issuedTags.ts";
 
-/** The letters that the dishes of a day were issued with. */
-export function issuedTags({ issue }: Pick<PlacedDay, "issue">): ReadonlyMap<string, string> {
-	const dishes = issue?.doc.sittings.flatMap((sitting) => sitting.dishes) ?? [];
-	return new Map(dishes.map(({ id, tag }) => [id, tag]));
-}
-
-/** A day with all that it was made from, as it is frozen. */
-export function issuedDay(placed: PlacedDay): IssuedDay {
-	const { day, told, planned, given } = placed;
-	const tags = tagsOf(day.tasks, issuedTags(placed));
+/**
+ * A day with all that it was made from, as it is frozen.
+ *
+ * @param at when it is issued, ms since 1970 UTC
+ */
+export function issuedDay(date: WorkedDate, at: number): IssuedDay {
+	const { day, sittings, given } = date;
+	const tags = tagsOf(dishesIn([date]), new Map(tagsIssued(date)));
 	const nameOf = (id: string) => given.kitchen.equipment.pans.find((pan) => pan.id === id)?.name ?? id;
+	const { from, to, equipment, tasks, late_min, waiting_rung_min, bound_waiting_rung_min, unmet } = day;
+	const placed: Day = {
+		from,
+		to,
+		equipment,
+		tasks,
+		late_min,
+		waiting_rung_min,
+		bound_waiting_rung_min,
+		unmet,
+	};
 	return {
-		day,
-		changes: told.map(({ change }) => change),
-		sittings: planned.map(({ sitting, rows }) => ({
+		made: date.made(at),
+		day: placed,
+		changes: [...(given.changes ?? [])],
+		sittings: sittings.map(({ sitting, rows }) => ({
 			id: sitting.id,
 			name: sitting.name,
 			serviceAt: sitting.serviceAt,
 			covers: sitting.covers,
 			dishes: rows.flatMap(({ dish, plan }) => {
 				if (!plan) return [];
-				const filled = day.tasks.find(({ for: id, place }) => id === dish.id && place === "panUp");
-				const pans = (filled?.uses ?? []).filter(({ equipment }) =>
-					day.equipment.some(({ id, kind }) => id === equipment && kind === "pan"),
+				const filled = tasks.find(({ for: id, place }) => id === dish.id && place === "panUp");
+				const pans = (filled?.uses ?? []).filter(({ equipment: used }) =>
+					equipment.some(({ id, kind }) => id === used && kind === "pan"),
 				);
 				return [
 					{
@@ -35,9 +46,9 @@ export function issuedDay(placed: PlacedDay): IssuedDay {
 						recipe: dish.recipeId,
 						number: dish.number,
 						portions: plan.chain.portions,
-						pans: pans.map(({ equipment, amount }) => ({
-							typeId: equipment,
-							name: nameOf(equipment),
+						pans: pans.map(({ equipment: used, amount }) => ({
+							typeId: used,
+							name: nameOf(used),
 							count: amount,
 						})),
 					},

@@ -1,5 +1,5 @@
 import { refuse } from "#core/check";
-import { changesOf } from "#core/day";
+import { isOfSitting, sittingWith } from "#core/day";
 import { changeSitting, readSitting, sittingOf, tellDayChanges } from "#db";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 import { readTrialChanges } from "./tell.ts";
@@ -14,21 +14,16 @@ export async function keepTrial({ store, who }: HouseVisit, date: string, given:
 	if (changes.length === 0 && unclear.length === 0)
 		throw refuse("change", "is missing; at least one is needed");
 	if (unclear[0] !== undefined) throw refuse("change", unclear[0]);
-	for (const { sitting, covers } of changesOf(changes, "covers")) {
-		const { version } = await foundOr404(readSitting(store.db, sitting), "sitting");
-		await changeSitting(store, sitting, version, who, (now) => ({ ...now, covers }));
+	const ofSittings = changes.filter(isOfSitting);
+	const sittings = new Set<string>();
+	for (const change of ofSittings) {
+		if (change.kind === "covers") sittings.add(change.sitting);
+		if (change.kind === "ahead") sittings.add((await foundOr404(sittingOf(store.db, change.for), "dish")).id);
 	}
-	for (const { for: dishId, ahead } of changesOf(changes, "ahead")) {
-		const sitting = await foundOr404(sittingOf(store.db, dishId), "dish");
-		await changeSitting(store, sitting.id, sitting.version, who, (now) => ({
-			...now,
-			dishes: now.dishes.map((dish) => (dish.id === dishId ? { ...dish, ahead } : dish)),
-		}));
+	for (const id of sittings) {
+		const { version } = await foundOr404(readSitting(store.db, id), "sitting");
+		await changeSitting(store, id, version, who, (now) => sittingWith(now, ofSittings));
 	}
-	await tellDayChanges(
-		store,
-		who,
-		date,
-		changes.filter(({ kind }) => kind !== "covers" && kind !== "ahead"),
-	);
+	const told = changes.filter((change) => !isOfSitting(change));
+	if (told.length > 0) await tellDayChanges(store, who, date, told);
 }

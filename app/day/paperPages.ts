@@ -1,39 +1,38 @@
 import { dishOnPaper } from "../papers/dishOnPaper.ts";
 import { orderPage } from "../papers/orderPage.ts";
 import { cuttingOf, labelsOf, sheetOf } from "../papers/paperPages.ts";
-import { type PlacedDay, placedDay } from "../ui/server/placedDay.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
-import { dayView, tagsOf } from "./day.view.ts";
-import { issuedTags } from "./issued.ts";
+import { type DatesShown, datesShown } from "../ui/server/worked.server.ts";
+import { dayView, shownOf, tagsShown } from "./day.view.ts";
+import { markShown } from "./markShown.ts";
 import { movesOf } from "./replan.view.ts";
 
 /** The day on paper: everybody's list, under its number. @returns null where nothing is served on it */
 export async function dayPaperPage(visit: HouseVisit, { date }: { readonly date: string }) {
-	const placed = await placedDay(visit.store.db, date, date);
-	return placed.day.tasks.length === 0 ? null : daySheet(visit, date, placed);
+	const shown = await datesShown(visit.store.db, date, date);
+	return shown.slice.tasks.length === 0 ? null : daySheet(visit, date, shown);
 }
 
 export type DaySheet = ReturnType<typeof daySheet>;
 
-function daySheet({ reading, house, preferences }: HouseVisit, date: string, placed: PlacedDay) {
-	const { day, given, issue, told } = placed;
+function daySheet({ reading, house, preferences }: HouseVisit, date: string, shown: DatesShown) {
+	const [own] = shown.served;
+	const issue = own?.issue ?? null;
 	const view = dayView({
-		day,
-		kitchen: given.kitchen,
-		sittings: given.sittings,
+		...shownOf(shown),
 		reading,
 		date,
 		// Nothing is carried on paper.
 		liftables: [],
-		tags: tagsOf(day.tasks, issuedTags(placed)),
+		tags: tagsShown(shown),
 	});
 	const names = {
-		day,
-		sittings: given.sittings,
+		day: shown.day,
+		sittings: shown.all.flatMap(({ given }) => given.sittings),
 		timeZone: reading.timeZone,
 		temperature: reading.temperature,
 	};
-	const changes = told.map(({ change }) => change);
+	const changes = (own?.told ?? []).map(({ change }) => change);
 	return {
 		date,
 		title: view.title,
@@ -44,11 +43,11 @@ function daySheet({ reading, house, preferences }: HouseVisit, date: string, pla
 		dishes: view.dishes,
 		number: issue?.number ?? null,
 		issued: issue ? `${issue.who}, ${reading.clock(issue.at)}` : "",
-		differs: issue ? movesOf(issue.doc.day, day, changes, names) : [],
+		mark: markShown(shown),
+		differs: own && issue ? movesOf(issue.doc.day, own.day, changes, names) : [],
 		unmet: view.unmet,
 		people: view.people,
 		nobodys: view.nobodys,
-		earlier: view.earlier,
 	};
 }
 
@@ -61,8 +60,9 @@ export async function dayPapersPage(
 	visit: HouseVisit,
 	{ date, sitting }: { readonly date: string; readonly sitting: string | null },
 ) {
-	const placed = await placedDay(visit.store.db, date, date);
-	const served = placed.planned.filter(({ sitting: { id } }) => sitting === null || id === sitting);
+	const shown = await datesShown(visit.store.db, date, date);
+	const sittings = shown.served.flatMap((one) => one.sittings);
+	const served = sittings.filter(({ sitting: { id } }) => sitting === null || id === sitting);
 	if (served.length === 0) return null;
 	const papers = served.map(async ({ sitting: { id, name }, rows }) => ({
 		id,
@@ -80,5 +80,5 @@ export async function dayPapersPage(
 			}),
 		),
 	}));
-	return { day: daySheet(visit, date, placed), sittings: await Promise.all(papers) };
+	return { day: daySheet(visit, date, shown), sittings: await Promise.all(papers) };
 }

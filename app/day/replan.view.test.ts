@@ -2,9 +2,10 @@ import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { DayChange } from "#core/day";
 import { issueDay, readDayChanges, readSitting } from "#db";
 import { labelsPage, sheetPage } from "../papers/paperPages.ts";
-import { placedDay } from "../ui/server/placedDay.server.ts";
 import { visitFor } from "../ui/server/visit.ts";
-import { issuedDay, issuedTags } from "./issued.ts";
+import { datesShown } from "../ui/server/worked.server.ts";
+import { issuedDay } from "./issued.ts";
+import { issuedTags } from "./issuedTags.ts";
 import { keepTrial } from "./keepTrial.server.ts";
 import { replanView } from "./replan.view.ts";
 import { NOW, type SupperDay, supperView } from "./supperDay.testing.ts";
@@ -18,16 +19,23 @@ beforeAll(async () => {
 afterAll(() => supper.store.close());
 
 const place = (changes: readonly DayChange[] = []) =>
-	placedDay(supper.store.db, supper.date, supper.date, { trial: { changes, now: NOW } });
+	datesShown(
+		supper.store.db,
+		supper.date,
+		supper.date,
+		changes.length > 0 ? { now: NOW, told: { date: supper.date, changes } } : null,
+	);
 const shown = async (changes: readonly DayChange[] = []) =>
 	replanView({
-		placed: await place(changes),
+		shown: await place(changes),
+		stands: changes.length > 0 ? await place() : null,
 		reading: supper.reading,
 		date: supper.date,
 		trial: { changes, unclear: [] },
 		told: null,
 	});
-const sittingId = () => supper.placed.given.sittings[0]?.id ?? "";
+const sittingId = () => supper.own.given.sittings[0]?.id ?? "";
+const dishId = () => supper.own.given.sittings[0]?.dishes[0]?.dish.order.id ?? "";
 const keep = async (...changes: DayChange[]) =>
 	keepTrial(
 		await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" }),
@@ -48,11 +56,10 @@ describe("a change on trial", () => {
 	});
 
 	it("of a dish cooked the day before moves its tasks there", async () => {
-		const [dish] = supper.placed.given.sittings[0]?.plans ?? [];
-		const change: DayChange = { kind: "ahead", for: dish?.order.id ?? "", ahead: true };
+		const change: DayChange = { kind: "ahead", for: dishId(), ahead: true };
 		const { day } = await place([change]);
 		const braise = day.tasks.find((task) => task.for === change.for && task.place === "braise");
-		const before = supper.placed.day.tasks.find((task) => task.id === braise?.id);
+		const before = supper.own.day.tasks.find((task) => task.id === braise?.id);
 		expect(braise?.end).toBeLessThan((before?.start ?? 0) - 6 * 3_600_000);
 	});
 
@@ -65,8 +72,9 @@ describe("a change on trial", () => {
 
 describe("a number", () => {
 	it("keeps letters and pans, and later changes show against it", async () => {
-		const placed = await place();
-		const doc = issuedDay(placed);
+		const [own] = (await place()).served;
+		if (!own) throw new Error("something is served");
+		const doc = issuedDay(own, Date.now());
 		expect(doc.sittings[0]?.dishes.map(({ tag }) => tag).sort()).toEqual(["A", "B", "C"]);
 		expect(doc.sittings[0]?.dishes[0]?.pans.length).toBeGreaterThan(0);
 		await issueDay(supper.store, "Ada", supper.date, doc);
@@ -84,15 +92,14 @@ describe("a number", () => {
 
 	it("stands on the sheets and labels of its dishes, with their letter", async () => {
 		const visit = await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" });
-		const dishId = supper.placed.given.sittings[0]?.plans[0]?.order.id ?? "";
-		const given = { sittingId: sittingId(), dishId };
-		expect((await sheetPage(visit, given)).printed).toMatch(/dish [ABC] of day No\. 1$/);
+		const given = { sittingId: sittingId(), dishId: dishId() };
+		expect((await sheetPage(visit, given)).printed).toMatch(/dish [ABC] of day No\. 1, mark [A-Z2-9]{8}$/);
 		const { labels } = await labelsPage(visit, given);
 		expect(labels[0]?.number).toMatch(/^[ABC]1 of \d+$/);
 	});
 
 	it("what is kept is told of the day, with who and when", async () => {
-		const gone = supper.placed.day.equipment.find(({ name }) => name === "Ina")?.id ?? "";
+		const gone = supper.own.day.equipment.find(({ name }) => name === "Ina")?.id ?? "";
 		await keep({ kind: "away", equipment: gone, from: NOW, to: NOW + 13 * 86_400_000 });
 		expect(await readDayChanges(supper.store.db, supper.date)).toHaveLength(1);
 		const { told } = await shown();

@@ -11,7 +11,7 @@ import {
 } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import { durationWords } from "#core/time";
-import type { PlacedDay } from "../ui/server/placedDay.server.ts";
+import type { DatesShown } from "../ui/server/worked.server.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import type { Told, TrialRead } from "./tell.ts";
 
@@ -54,25 +54,30 @@ export interface ReplanView {
 }
 
 interface Given {
-	readonly placed: PlacedDay;
+	readonly shown: DatesShown;
+	/** Where something is on trial, as it stands without. */
+	readonly stands: DatesShown | null;
 	readonly reading: Reading;
 	readonly date: string;
 	readonly trial: TrialRead;
 	readonly told: Told | null;
 }
 
-export function replanView({ placed, reading, date, trial, told }: Given): ReplanView {
-	const { day, stands, issue, given, planned } = placed;
+export function replanView({ shown, stands, reading, date, trial, told }: Given): ReplanView {
+	const [own] = shown.served;
+	const { issue } = own ?? { issue: null };
+	const { slice: day } = shown;
 	const names: DayNames = {
 		day,
-		sittings: given.sittings,
+		sittings: shown.all.flatMap(({ given }) => given.sittings),
 		timeZone: reading.timeZone,
 		temperature: reading.temperature,
 	};
-	const known = placed.told.map(({ change }) => change);
+	const tells = (own?.told ?? []).filter(({ id }) => id > 0);
+	const known = tells.map(({ change }) => change);
 	const onTrial = stands !== null || trial.unclear.length > 0;
 	return {
-		told: placed.told.map(({ id, change, at, who }) => ({
+		told: tells.map(({ id, change, at, who }) => ({
 			id,
 			words: changeWords(change, names),
 			by: `${who}, ${reading.clock(at)}`,
@@ -82,8 +87,8 @@ export function replanView({ placed, reading, date, trial, told }: Given): Repla
 					changes: trial.changes.map((change) => JSON.stringify(change)),
 					words: trial.changes.map((change) => changeWords(change, names)),
 					unclear: trial.unclear,
-					figures: stands ? figuresOf(stands, day, reading) : [],
-					moves: stands ? movesOf(stands, day, [...known, ...trial.changes], names) : [],
+					figures: stands ? figuresOf(stands.slice, day, reading) : [],
+					moves: stands ? movesOf(stands.slice, day, [...known, ...trial.changes], names) : [],
 					back: `/day/${date}`,
 				}
 			: null,
@@ -91,25 +96,35 @@ export function replanView({ placed, reading, date, trial, told }: Given): Repla
 			? {
 					number: issue.number,
 					by: `${issue.who}, ${reading.clock(issue.at)}`,
-					differs: stands ? [] : movesOf(issue.doc.day, day, known, names),
+					differs: stands || !own ? [] : movesOf(issue.doc.day, own.day, known, names),
 				}
 			: null,
-		choices: {
-			things: day.equipment.filter(({ kind }) => kind === "oven" || kind === "cook").map(asChoice),
-			dishes: given.sittings.flatMap(({ plans }) =>
-				plans.map(({ order, recipe }) => ({ id: order.id, name: recipe.name })),
+		choices: choicesOf(shown, reading),
+		wrong: told && "wrong" in told ? told : null,
+	};
+}
+
+/** What a change can be told of. */
+function choicesOf({ served, all, slice }: DatesShown, reading: Reading): ReplanView["choices"] {
+	const [one] = served.length > 0 ? served : all;
+	return {
+		things: slice.equipment.filter(({ kind }) => kind === "oven" || kind === "cook").map(asChoice),
+		dishes: served.flatMap(({ given }) =>
+			given.sittings.flatMap(({ dishes }) =>
+				dishes.map(({ dish: { order, recipe } }) => ({ id: order.id, name: recipe.name })),
 			),
-			sittings: planned.map(({ sitting }) => ({
+		),
+		sittings: served
+			.flatMap(({ sittings }) => sittings)
+			.map(({ sitting }) => ({
 				id: sitting.id,
 				name: sitting.name,
 				covers: sitting.covers,
 			})),
-			pans: lentKinds(given.kitchen),
-			tasks: day.tasks
-				.filter(({ end, start, part }) => end > start && part !== "order")
-				.map((task) => ({ id: task.id, name: `${reading.time(task.start)} ${taskName(task)}` })),
-		},
-		wrong: told && "wrong" in told ? told : null,
+		pans: one ? lentKinds(one.given.kitchen) : [],
+		tasks: slice.tasks
+			.filter(({ end, start, part }) => end > start && part !== "order")
+			.map((task) => ({ id: task.id, name: `${reading.time(task.start)} ${taskName(task)}` })),
 	};
 }
 
@@ -136,7 +151,7 @@ function figuresOf(was: Day, is: Day, reading: Reading) {
 	const both = (label: string, words: (day: Day) => string) => ({ label, was: words(was), is: words(is) });
 	return [
 		both("late", ({ late_min }) => (late_min > 0 ? durationWords(late_min) : "nothing")),
-		both("not to be had", ({ unmet }) => (unmet.length > 0 ? counted(unmet.length, "thing") : "nothing")),
+		both("short", ({ unmet }) => (unmet.length > 0 ? counted(unmet.length, "thing") : "nothing")),
 		both("waits when tender", ({ waiting_rung_min }) => counted(Math.round(waiting_rung_min), "rung-minute")),
 		both("first to start", ({ tasks }) => {
 			const first = tasks.find(({ part }) => part !== "order");

@@ -1,11 +1,14 @@
 import { sumBy } from "es-toolkit";
+import type { WorkedDish } from "#core/day";
 import { type Day, type DayEquipment, type DayTask, taskName, type Use } from "#core/day";
 import { type Kitchen, saucePotsOf } from "#core/kitchen";
-import { countByType, type Plan, shareInGo } from "#core/plan";
+import { countByType, shareInGo } from "#core/plan";
 import { counted, type Reading } from "../ui/words/reading.ts";
 
 export interface SheetRow {
 	readonly id: string;
+	/** When it begins, ms since 1970 UTC. */
+	readonly from: number;
 	readonly day: string;
 	readonly clock: string;
 	readonly until: string;
@@ -26,7 +29,7 @@ export interface RowGiven {
 	readonly kitchen: Kitchen;
 	readonly reading: Reading;
 	/** By dish. */
-	readonly plans: ReadonlyMap<string, Plan>;
+	readonly plans: ReadonlyMap<string, WorkedDish>;
 	/** Letters of the day, by dish. */
 	readonly tags: ReadonlyMap<string, string>;
 }
@@ -43,6 +46,7 @@ export function rowOf(
 	return [
 		{
 			id: task.id,
+			from,
 			day: reading.day(from),
 			clock: reading.time(from),
 			until: to > from ? reading.time(to) : "",
@@ -57,7 +61,11 @@ export function rowOf(
 }
 
 /** How much of it: what comes to the table of each place; of one filling of the pans, where it is for one. */
-function amountWords({ place, part, figures }: DayTask, plan: Plan | undefined, reading: Reading): string {
+function amountWords(
+	{ place, part, figures }: DayTask,
+	plan: WorkedDish | undefined,
+	reading: Reading,
+): string {
 	if (!plan) return "";
 	const { chain, pans, sauce_l } = plan;
 	const share = figures.go === undefined ? 1 : shareInGo(pans, Number(figures.go));
@@ -85,7 +93,7 @@ function amountWords({ place, part, figures }: DayTask, plan: Plan | undefined, 
 }
 
 /** What the card says to look for, with the last step of its place. */
-function checkWords({ place, part }: DayTask, plan: Plan | undefined): string {
+function checkWords({ place, part }: DayTask, plan: WorkedDish | undefined): string {
 	if (part === "order" || part === "late" || part === "lift") return "";
 	return plan?.recipe.steps.findLast((step) => step.place === place && step.check)?.check ?? "";
 }

@@ -1,11 +1,10 @@
-import { SHIPPED_BELIEFS } from "#core/beliefs";
 import { liftablesOf } from "#core/day";
 import { wallClock } from "#core/time";
 import { readSittings, type Store } from "#db";
 import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
-import { type PlacedDay, placedDay } from "../ui/server/placedDay.server.ts";
+import { type DatesShown, datesShown, type WorkedDate } from "../ui/server/worked.server.ts";
 import { type Reading, readingIn } from "../ui/words/reading.ts";
-import { type DayView, dayView } from "./day.view.ts";
+import { type DayView, dayView, shownOf, tagsShown } from "./day.view.ts";
 
 export const NOW = Date.UTC(2026, 10, 28, 9);
 const ZONE = "Atlantic/Faroe";
@@ -13,7 +12,8 @@ const ZONE = "Atlantic/Faroe";
 export interface SupperDay {
 	readonly store: Store;
 	readonly date: string;
-	readonly placed: PlacedDay;
+	readonly own: WorkedDate;
+	readonly shown: DatesShown;
 	readonly reading: Reading;
 	readonly view: DayView;
 }
@@ -25,17 +25,11 @@ export async function supperView(units: "metric" | "us" = "metric"): Promise<Sup
 	const supper = sittings.find(({ name }) => name === "Festival supper");
 	if (!supper) throw new Error("no festival supper");
 	const { date } = wallClock(supper.serviceAt, ZONE);
-	const placed = await placedDay(store.db, date, date);
-	const { day, given } = placed;
+	const shown = await datesShown(store.db, date, date);
+	const [own] = shown.served;
+	if (!own) throw new Error("no day of the supper");
 	const reading = readingIn(units, ZONE, NOW);
-	const liftables = [...liftablesOf(day, given, SHIPPED_BELIEFS).values()];
-	const view = dayView({
-		day,
-		kitchen: given.kitchen,
-		sittings: given.sittings,
-		reading,
-		date,
-		liftables,
-	});
-	return { store, date, placed, reading, view };
+	const liftables = [...liftablesOf(own.day, own.given).values()];
+	const view = dayView({ ...shownOf(shown), reading, date, liftables, tags: tagsShown(shown) });
+	return { store, date, own, shown, reading, view };
 }

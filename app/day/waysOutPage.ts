@@ -10,8 +10,8 @@ import {
 import { isMadeAhead } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Told } from "#server";
-import { placedDay, remedied } from "../ui/server/placedDay.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
+import { remediedDate, workedDates } from "../ui/server/worked.server.ts";
 import { counted } from "../ui/words/reading.ts";
 import { trialAddress } from "./tell.ts";
 import { NOTHING_MISSING, type WaysOutView } from "./waysOut.ts";
@@ -22,17 +22,11 @@ export async function waysOutPage(
 	{ date }: { readonly date: string },
 	told: Told,
 ): Promise<WaysOutView> {
-	const placed = await placedDay(store.db, date, date);
-	const { day, given, planned } = placed;
-	if (day.unmet.length === 0) return NOTHING_MISSING;
-	const ahead = new Map(
-		planned.flatMap(({ rows }) =>
-			rows.flatMap(({ dish, plan }): [string, boolean][] =>
-				plan ? [[dish.id, isMadeAhead(plan.recipe)]] : [],
-			),
-		),
-	);
-	const place = (remedies: readonly Remedy[]) => remedied(store.db, placed, date, remedies, reading.now);
+	const [own] = await workedDates(store.db, date, date);
+	if (!own || own.day.unmet.length === 0) return NOTHING_MISSING;
+	const { day, given } = own;
+	const ahead = new Map([...day.dishes].map(([id, { recipe }]) => [id, isMadeAhead(recipe)]));
+	const place = (remedies: readonly Remedy[]) => remediedDate(store.db, date, remedies, reading.now);
 	const found = await waysOut(day, remediesFor(day, given, ahead), place, told);
 	const names: DayNames = {
 		day,

@@ -1,5 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Paper } from "../ui/parts/Paper.tsx";
+import { shownAs } from "../ui/parts/shown.ts";
 import type { LabelsView, PanLabel } from "./labels.view.ts";
 
 /** A label for each pan of one dish. */
@@ -45,11 +46,11 @@ function Label({ label, view }: { readonly label: PanLabel; readonly view: Label
 				gap="2mm 4mm"
 				marginBlock="3mm"
 			>
-				{label.figures.map(({ label: words, figure }) => (
+				{label.figures.map(({ label: words, figure, shown }) => (
 					<chakra.div key={words} display="flex" flexDirection="column-reverse" justifyContent="flex-end">
 						<dt>{words}</dt>
 						<chakra.dd fontFamily="head" fontWeight="700" fontSize="1.25em" lineHeight="1.1">
-							{figure}
+							<span {...shownAs(shown)}>{figure}</span>
 						</chakra.dd>
 					</chakra.div>
 				))}

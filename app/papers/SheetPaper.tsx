@@ -4,6 +4,7 @@ import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { BatchTable } from "../ui/parts/LineTable.tsx";
 import { GuestNotes, Paper, PaperHead, PaperMethod } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
+import { type Shown, shownAs } from "../ui/parts/shown.ts";
 import type { SheetView } from "./sheet.view.ts";
 
 /** The production sheet as it lies on the paper. */
@@ -18,6 +19,12 @@ export function SheetPaper({ view }: { readonly view: SheetView }) {
 }
 
 type Body = NonNullable<SheetView["sheet"]>;
+
+interface SheetFigure {
+	readonly label: string;
+	readonly figure: string;
+	readonly shown?: Shown | null;
+}
 
 function Head({ view }: { readonly view: SheetView }) {
 	const room = view.room ? `, ${view.room}` : "";
@@ -43,11 +50,11 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				gap="1mm 6mm"
 				marginTop="2mm"
 			>
-				{sheet.figures.map(({ label, figure }) => (
+				{sheet.figures.map(({ label, figure, shown }: SheetFigure) => (
 					<div key={label}>
 						<dt>{label}</dt>
 						<chakra.dd fontFamily="head" fontWeight="700" fontSize="1.2em" lineHeight="1.15">
-							{figure}
+							<span {...shownAs(shown)}>{figure}</span>
 						</chakra.dd>
 					</div>
 				))}
@@ -71,8 +78,21 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 					<h2>Clock</h2>
 					<ColumnTable
 						columns={[
-							{ words: "Time", wrap: "never", cell: ({ time }) => <b>{time}</b> },
-							{ words: "Task", cell: ({ task }) => task },
+							{
+								words: "Time",
+								wrap: "never",
+								cell: ({ time, id, at }) => (
+									<b {...shownAs(id === undefined ? null : { what: "start", of: id, value: at })}>{time}</b>
+								),
+							},
+							{
+								words: "Task",
+								cell: ({ task, id }) => (
+									<span {...shownAs(id === undefined ? null : { what: "words", of: id, value: task })}>
+										{task}
+									</span>
+								),
+							},
 							{ words: "Done", cell: () => "☐" },
 						]}
 						groups={sheet.days.map(({ day, tasks }) => ({ heading: day, rows: tasks }))}

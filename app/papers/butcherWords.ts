@@ -1,4 +1,5 @@
-import type { ByProductUses, Plan } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import type { ByProductUses } from "#core/plan";
 import { CATEGORIES, type Recipe } from "#core/recipe";
 import { pieceWeightWords, pieceWords } from "../places/words.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
@@ -16,7 +17,7 @@ export interface ButcherRequest {
 const ACROSS = "cut across the bone";
 
 /** The butcher's part of a dish: nothing where its main is no meat. */
-export function butcherWords(plan: Plan, uses: ByProductUses, reading: Reading): ButcherRequest[] {
+export function butcherWords(plan: WorkedDish, uses: ByProductUses, reading: Reading): ButcherRequest[] {
 	const { recipe, chain, second } = plan;
 	const main = plan.lines.find(({ line }) => line.role === "main")?.ingredient;
 	if (!main || CATEGORIES[main.category].supplier !== "butcher") return [];

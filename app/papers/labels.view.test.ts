@@ -60,7 +60,7 @@ describe("pan labels", () => {
 
 	it("tell a dish that has no plan why, and print nothing for it", () => {
 		const { sitting, row } = tableOf(demo, "Goat shoulder");
-		const refused = labelsOf({ sitting, row: { dish: row.dish, refused: "no pan is left" } });
+		const refused = labelsOf({ sitting, row: { dish: row.dish, card: row.card, refused: "no pan is left" } });
 		expect(refused).toMatchObject({ labels: [], refused: "no pan is left", allergens: "" });
 	});
 

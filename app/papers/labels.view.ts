@@ -1,20 +1,27 @@
+import type { WorkedDish } from "#core/day";
 import { type ChosenPan, lineWords } from "#core/pans";
-import { type Plan, startAt } from "#core/plan";
+import { startAt } from "#core/plan";
 import { ALLERGENS } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
 import type { Sitting } from "#db";
-import type { PlannedDishRow } from "../ui/server/planned.server.ts";
+import type { Shown } from "../ui/parts/shown.ts";
+import type { WorkedRow } from "../ui/server/worked.server.ts";
 import type { Reading } from "../ui/words/reading.ts";
 
 export interface PanLabel {
 	readonly number: string;
 	readonly pan: string;
-	readonly figures: readonly { readonly label: string; readonly figure: string }[];
+	readonly figures: readonly {
+		readonly label: string;
+		readonly figure: string;
+		/** What it is of the task that its pan goes in with. */
+		readonly shown?: Shown;
+	}[];
 }
 
 /** One label for each pan of a dish, as it is stuck to its rim. @param tag its letter, where its day was issued */
-export function labelsView(row: PlannedDishRow, sitting: Sitting, reading: Reading, tag = "") {
+export function labelsView(row: WorkedRow, sitting: Sitting, reading: Reading, tag = "") {
 	const { dish, plan } = row;
 	const head = {
 		dish: dish.recipe.name,
@@ -31,13 +38,18 @@ export function labelsView(row: PlannedDishRow, sitting: Sitting, reading: Readi
 				pan: plan.pans.goes > 1 ? `${pan.type.name}, go ${pan.go} of ${plan.pans.goes}` : pan.type.name,
 				figures: [
 					{ label: pan.pieces === 1 ? "piece" : "pieces", figure: String(pan.pieces) },
-					{ label: `dip; liquid ${lineWords(dish.recipe.braise.line)}`, figure: reading.length(pan.dip_mm) },
+					{ label: `dip; liquid ${lineWords(plan.recipe.braise.line)}`, figure: reading.length(pan.dip_mm) },
 					{ label: "poured", figure: reading.volume(pan.liquid_l) },
 					{ label: "to carry", figure: reading.mass(pan.lifted_kg) },
-					{ label: LIDS[dish.recipe.braise.lid], figure: reading.temperature(setFor(pan, plan)) },
+					{
+						label: LIDS[dish.recipe.braise.lid],
+						figure: reading.temperature(setFor(pan, plan)),
+						...ofTask(pan, plan, "words"),
+					},
 					{
 						label: `in; check from ${reading.time(plan.tender.low)}`,
 						figure: reading.time(inFor(pan, plan)),
+						...ofTask(pan, plan, "start"),
 					},
 				],
 			}),
@@ -47,24 +59,34 @@ export function labelsView(row: PlannedDishRow, sitting: Sitting, reading: Readi
 }
 
 /** The oven a pan stands in; the card's own temperature where it has none. */
-function groupFor(pan: ChosenPan, { braise }: Plan) {
+function groupFor(pan: ChosenPan, { braise }: WorkedDish) {
 	return braise?.groups.find(({ pans }) => pans.includes(pan));
 }
 
-function setFor(pan: ChosenPan, plan: Plan): number {
+function setFor(pan: ChosenPan, plan: WorkedDish): number {
 	return groupFor(pan, plan)?.set_C ?? plan.recipe.braise.oven_C.set;
 }
 
-function inFor(pan: ChosenPan, plan: Plan): number {
+function taskFor(pan: ChosenPan, plan: WorkedDish) {
 	const group = groupFor(pan, plan);
-	const task = plan.tasks.find(({ figures }) => group !== undefined && figures.group === group.id);
-	return task?.start ?? startAt(plan, "braise");
+	return plan.tasks.find(({ figures }) => group !== undefined && figures.group === group.id);
+}
+
+function inFor(pan: ChosenPan, plan: WorkedDish): number {
+	return taskFor(pan, plan)?.start ?? startAt(plan, "braise");
+}
+
+function ofTask(pan: ChosenPan, plan: WorkedDish, what: "words" | "start"): { readonly shown?: Shown } {
+	const task = taskFor(pan, plan);
+	return task
+		? { shown: { what, of: task.id, value: what === "start" ? task.start : setFor(pan, plan) } }
+		: {};
 }
 
 export type LabelsView = ReturnType<typeof labelsView>;
 
 /** "contains celery, sulphites; may contain mustard" */
-function allergenWords({ allergens }: Plan): string {
+function allergenWords({ allergens }: WorkedDish): string {
 	const named = (presence: "contains" | "mayContain") =>
 		allergens.filter((found) => found.presence === presence).map(({ allergen }) => ALLERGENS[allergen]);
 	const contains = named("contains");

@@ -1,19 +1,11 @@
+import type { WorkedBatch, WorkedDish } from "#core/day";
 import type { KnownIngredients } from "#core/kitchen";
-import {
-	type ByProductUses,
-	type GoingInto,
-	goingInto,
-	type OrderRow,
-	orderList,
-	type Plan,
-	type PreparedBatch,
-	startAt,
-} from "#core/plan";
+import { type ByProductUses, type GoingInto, goingInto, type OrderRow, orderList, startAt } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
 import { DAY_MS } from "#core/time";
-import { type Database, readSitting, readSittings, type Sitting } from "#db";
-import { plannedInDay } from "../ui/server/placedDay.server.ts";
+import { type Database, readKitchen, readSitting, readSittings, type Sitting } from "#db";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
+import { workedSitting } from "../ui/server/worked.server.ts";
 
 /** What has to be bought for a sitting, by supplier. */
 export interface Order {
@@ -24,7 +16,7 @@ export interface Order {
 	/** Of all that is ordered for. */
 	readonly covers: number;
 	/** What the butcher cuts, dish by dish. */
-	readonly cuts: readonly { readonly plan: Plan; readonly uses: ByProductUses }[];
+	readonly cuts: readonly { readonly plan: WorkedDish; readonly uses: ByProductUses }[];
 	/** Trim and bones of the day, by what is made with them. */
 	readonly left: readonly {
 		readonly name: string;
@@ -43,6 +35,8 @@ export interface Order {
 	readonly here: readonly OrderRow[];
 	/** All that is ordered and taken from the store, minor units, and how many rows have no price. */
 	readonly cost: { readonly known_minor: number; readonly gaps: number };
+	/** Every dish that is ordered for, as they stand on their sittings. */
+	readonly names: readonly string[];
 	/** Dishes without a plan: nothing of them is ordered. */
 	readonly without: readonly string[];
 	/** When the first of it has to be ordered. */
@@ -63,14 +57,15 @@ export async function orderFor(
 	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
 	const others = await orderedWith(store.db, sitting);
 	const all = [sitting, ...others.filter(({ id }) => together.includes(id))];
-	const planned = await Promise.all(all.map((each) => plannedInDay(store.db, each)));
+	const worked = await Promise.all(all.map((each) => workedSitting(store.db, each)));
+	const planned = worked.flatMap((each) => each ?? []);
 	const rows = planned.flatMap((each) => each.rows);
-	const [{ kitchen }] = planned as [(typeof planned)[number]];
+	const { policy } = planned[0]?.kitchen ?? (await readKitchen(store.db, []));
 	const { byId, preparations } = knownOfAll(planned.map(({ kitchen: { known } }) => known));
 	const dishes = rows.flatMap(({ dish, plan }) =>
 		plan ? [{ name: dish.recipe.name, recipe: dish.recipe, plan, uses: dish.byProducts }] : [],
 	);
-	const rule = { timeZone: kitchen.policy.timeZone, keeps_days: house.chilled_days };
+	const rule = { timeZone: policy.timeZone, keeps_days: house.chilled_days };
 	const into = goingInto(dishes, rule);
 	// What is there only after the stock is on goes into the next one.
 	const inTime = [...into].filter(([id, { at }]) => at <= startOfBatch(id, planned));
@@ -100,6 +95,7 @@ export async function orderFor(
 		store: list.filter(({ from }) => from === "store"),
 		here: list.filter(({ from }) => from === "here"),
 		cost: costOf(list),
+		names: rows.map(({ dish }) => dish.recipe.name),
 		without: rows.filter(({ plan }) => !plan).map(({ dish }) => dish.recipe.name),
 		orderBy: starts.length > 0 ? Math.min(...starts) : null,
 	};
@@ -108,7 +104,7 @@ export async function orderFor(
 /** When the first batch of something made in the house is put on; never where none is made. */
 function startOfBatch(
 	id: string,
-	planned: readonly { readonly batches: readonly Pick<PreparedBatch, "id" | "tasks">[] }[],
+	planned: readonly { readonly batches: readonly Pick<WorkedBatch, "id" | "tasks">[] }[],
 ): number {
 	const starts = planned.flatMap(({ batches }) =>
 		batches.filter((batch) => batch.id === id).flatMap(({ tasks }) => tasks.map(({ start }) => start)),

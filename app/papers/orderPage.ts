@@ -75,11 +75,11 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 	};
 }
 
-/** A letter for each dish, in the order in which they stand on the sitting: a list is read by them. */
-function lettersOf({ cuts }: Order): ReadonlyMap<string, string> {
-	const names = [...new Set(cuts.map(({ plan }) => plan.recipe.name))];
-	if (names.length < 2) return new Map();
-	return new Map(names.map((name, index) => [name, letterOf(index)]));
+/** A letter for each dish, in the order in which they stand on the sitting, those without a plan too: a list is read by them. */
+function lettersOf({ names }: Order): ReadonlyMap<string, string> {
+	const own = [...new Set(names)];
+	if (own.length < 2) return new Map();
+	return new Map(own.map((name, index) => [name, letterOf(index)]));
 }
 
 /** What it comes to, or that some of it has no price. */

@@ -1,4 +1,5 @@
-import { type Plan, startAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { startAt } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/time";
 import type { HouseVisit } from "../ui/server/visit.ts";
@@ -14,9 +15,13 @@ export async function sheetPage(visit: HouseVisit, given: DishOfSitting) {
 
 export function sheetOf(onPaper: DishOnPaper) {
 	const view = sheetView(onPaper);
-	const { issued } = onPaper;
-	if (!issued) return view;
-	return { ...view, printed: `${view.printed}, dish ${issued.tag} of day No. ${issued.number}` };
+	return { ...view, printed: `${view.printed}${stampOf(onPaper)}` };
+}
+
+/** What a paper was made from: the number of its day, its mark, and whether it is only tried. */
+function stampOf({ issued, mark, onTrial }: DishOnPaper): string {
+	const number = issued ? `, dish ${issued.tag} of day No. ${issued.number}` : "";
+	return `${number}${onTrial ? ", ON TRIAL: not taken" : `, mark ${mark}`}`;
 }
 
 /** A label for each pan of one dish. */
@@ -24,8 +29,9 @@ export async function labelsPage(visit: HouseVisit, given: DishOfSitting) {
 	return labelsOf(await dishOnPaper(visit, given));
 }
 
-export function labelsOf({ row, sitting, reading, to, paper, issued }: DishOnPaper) {
-	return { ...labelsView(row, sitting, reading, issued?.tag), to, paper };
+export function labelsOf({ row, sitting, reading, to, paper, issued, onTrial }: DishOnPaper) {
+	const view = labelsView(row, sitting, reading, issued?.tag);
+	return { ...view, sitting: onTrial ? `ON TRIAL, not taken: ${view.sitting}` : view.sitting, to, paper };
 }
 
 /** What the butcher, or whoever cuts, is told of one dish. */
@@ -33,7 +39,8 @@ export async function cuttingPage(visit: HouseVisit, given: DishOfSitting) {
 	return cuttingOf(await dishOnPaper(visit, given));
 }
 
-export function cuttingOf({ row, sitting, reading, house, paper, to }: DishOnPaper) {
+export function cuttingOf(onPaper: DishOnPaper) {
+	const { row, sitting, reading, house, paper, to } = onPaper;
 	const { recipe } = row.dish;
 	return {
 		to,
@@ -42,7 +49,7 @@ export function cuttingOf({ row, sitting, reading, house, paper, to }: DishOnPap
 		main: row.plan?.lines.find(({ line }) => line.role === "main")?.ingredient.name ?? "the main",
 		about: `${sitting.name} · ${reading.day(sitting.serviceAt)}`,
 		house,
-		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}`,
+		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}${stampOf(onPaper)}`,
 		paper,
 		by: row.plan ? reading.clock(startAt(row.plan, "trim")) : "",
 		figures: row.plan ? figuresOf(recipe, row.plan, reading) : [],
@@ -54,7 +61,7 @@ export function cuttingOf({ row, sitting, reading, house, paper, to }: DishOnPap
 /** A piece may be off by this share and is still done with the others. */
 const TOLERANCE = 0.1;
 
-function figuresOf(recipe: Recipe, plan: Plan, reading: Reading): { figure: string; label: string }[] {
+function figuresOf(recipe: Recipe, plan: WorkedDish, reading: Reading): { figure: string; label: string }[] {
 	const { piece, losses } = recipe;
 	const weight = piece.weight_g / 1000;
 	const size =

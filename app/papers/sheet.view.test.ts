@@ -154,7 +154,10 @@ describe("the production sheet", () => {
 
 	it("says why there is none, instead of a sheet of guesses", () => {
 		const { sitting, row } = tableOf(demo, "Goat shoulder");
-		const { refused, sheet } = sheetOf({ sitting, row: { dish: row.dish, refused: "no pan takes it" } });
+		const { refused, sheet } = sheetOf({
+			sitting,
+			row: { dish: row.dish, card: row.card, refused: "no pan takes it" },
+		});
 		expect([refused, sheet]).toEqual(["no pan takes it", null]);
 	});
 });

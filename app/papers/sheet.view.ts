@@ -1,6 +1,7 @@
 import { groupBy, sortBy } from "es-toolkit";
+import type { WorkedDish } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
-import { type Plan, startAt } from "#core/plan";
+import { startAt } from "#core/plan";
 import { heatOf } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { type HeatWay, PLACES } from "#core/trade";
@@ -9,8 +10,9 @@ import { checksOf } from "../places/braise/checks.ts";
 import { PLACE, type PlaceGiven, tasksOf } from "../places/index.ts";
 import { lineState } from "../places/panUp/lineModel.ts";
 import { panUpView } from "../places/panUp/panUp.view.ts";
+import { boughtOf, shownAt, startShown } from "../places/shownAt.ts";
 import { fewPansWords, setWords } from "../places/words.ts";
-import type { PlannedDishRow } from "../ui/server/planned.server.ts";
+import type { WorkedRow } from "../ui/server/worked.server.ts";
 import { allergenLines, allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
 import { guestLines } from "../ui/words/guestWords.ts";
@@ -24,7 +26,7 @@ export interface SheetGiven {
 	readonly house: string;
 	readonly paper: string;
 	readonly sitting: Sitting;
-	readonly row: PlannedDishRow;
+	readonly row: WorkedRow;
 	readonly kitchen: Kitchen;
 	readonly reading: Reading;
 }
@@ -59,7 +61,7 @@ export function sheetView(given: SheetGiven) {
 
 export type SheetView = ReturnType<typeof sheetView>;
 
-function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan: Plan) {
+function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan: WorkedDish) {
 	const { policy } = kitchen;
 	const code = policy.code;
 	const { recipe } = dish;
@@ -72,23 +74,36 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 	return {
 		figures: [
 			{ label: "Covers", figure: String(sitting.covers) },
-			{ label: "Portions", figure: String(plan.chain.portions) },
+			{
+				label: "Portions",
+				figure: String(plan.chain.portions),
+				shown: { what: "portions" as const, of: plan.order.id, value: plan.chain.portions },
+			},
 			{
 				label: plan.order.basis.from === "onHand" ? "On hand" : "Buy",
 				figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg),
+				shown: boughtOf(plan),
 			},
 			{
 				label: "Trimmed",
 				figure: `${reading.mass(plan.chain.trimmed_kg)}, ${counted(plan.pieces, "piece")}`,
 			},
-			{ label: "Pans", figure: fewPansWords(plan) },
-			{ label: HEAT_LABELS[heatOf(plan.recipe)], figure: setWords(plan, reading) },
-			{ label: plan.pans.goes > 1 ? "First go in" : "In", figure: at(startAt(plan, "braise")) },
+			{ label: "Pans", figure: fewPansWords(plan), shown: shownAt("panUp", plan) },
+			{
+				label: HEAT_LABELS[heatOf(plan.recipe)],
+				figure: setWords(plan, reading),
+				shown: shownAt("braise", plan),
+			},
+			{
+				label: plan.pans.goes > 1 ? "First go in" : "In",
+				figure: at(startAt(plan, "braise")),
+				shown: startShown(plan, "braise"),
+			},
 			{ label: "Tender", figure: `${at(tender.low)}–${reading.clockAfter(tender.high, tender.low)}` },
 		],
 		days: daysOf(
 			[
-				...tasksOf(given).map((task) => ({ at: task.at, task: task.words })),
+				...tasksOf(given).map(({ id, at: begins, words }) => ({ id, at: begins, task: words })),
 				{ at: tender.low, task: "Check first: probe the thickest piece" },
 				{ at: sitting.serviceAt, task: "Service" },
 			],
@@ -139,13 +154,15 @@ const HEAT_LABELS: Readonly<Record<HeatWay, string>> = {
 };
 
 interface Task {
+	/** The task of the day; none where it is no task. */
+	readonly id?: string;
 	readonly at: number;
 	readonly task: string;
 }
 
 /** Tasks in the order of the clock, by day: a sheet is read on a day other than it was printed. */
 function daysOf(tasks: readonly Task[], reading: Reading) {
-	const timed = sortBy(tasks, ["at"]).map(({ at, task }) => ({ at, time: reading.time(at), task }));
+	const timed = sortBy(tasks, ["at"]).map((one) => ({ ...one, time: reading.time(one.at) }));
 	const days = groupBy(timed, ({ at }) => reading.day(at));
 	return Object.entries(days).map(([day, ofDay]) => ({ day, tasks: ofDay }));
 }

@@ -1,6 +1,7 @@
+import type { WorkedDish } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import type { LiquidLine } from "#core/pans";
-import type { ByProductRule, ByProductUses, ByProductWorth, Plan, PlanLine } from "#core/plan";
+import type { ByProductRule, ByProductUses, ByProductWorth, PlanFigures, PlanLine } from "#core/plan";
 import type { Recipe, Swap } from "#core/recipe";
 import type { CookChoice } from "#core/sitting";
 import type { PlacedTask } from "#core/tasks";
@@ -10,7 +11,7 @@ import type { Reading } from "../ui/words/reading.ts";
 
 /** What a place is told from. */
 export interface PlaceGiven {
-	readonly plan: Plan;
+	readonly plan: WorkedDish;
 	readonly kitchen: Kitchen;
 	readonly reading: Reading;
 }
@@ -35,7 +36,10 @@ export interface Making {
 	/** What came, as it is typed; empty where nobody has said. */
 	readonly came: string;
 	/** The dish with something settled otherwise; undefined where it cannot be planned so. */
-	readonly tried: (other: { readonly swaps?: Swap[]; readonly cook?: CookChoice | null }) => Plan | undefined;
+	readonly tried: (other: {
+		readonly swaps?: Swap[];
+		readonly cook?: CookChoice | null;
+	}) => PlanFigures | undefined;
 	readonly rule: ByProductRule;
 	readonly worth: ByProductWorth;
 	readonly currency: string;
@@ -68,7 +72,7 @@ export interface Place {
 	task(task: PlacedTask, given: PlaceGiven): string;
 	headline(given: PlaceGiven): Headline;
 	/** Which lines of the card are wanted here. */
-	takes(line: PlanLine, plan: Plan): boolean;
+	takes(line: PlanLine, plan: WorkedDish): boolean;
 	/** What its own drawing shows; undefined when there is nothing to draw. */
 	drawing?(given: TableGiven): unknown;
 	/** What the production sheet says of it besides its steps. */

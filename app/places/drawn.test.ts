@@ -1,6 +1,8 @@
 import { beforeAll, describe, expect, it } from "vitest";
+import type { WorkedDish } from "#core/day";
 import { depthOf, pieceHeight, volumeBelow } from "#core/pans";
-import { marinadeOf, type Plan, plan, taskAt } from "#core/plan";
+import { marinadeOf, taskAt } from "#core/plan";
+import { workedIn } from "../../core/day/days.testing.ts";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { spareWords } from "./buy/spareWords.ts";
@@ -76,7 +78,7 @@ describe("the tray a dish rests on", () => {
 
 /** A dish of the demo for so many covers. */
 function madeFor(covers: number, { plan: { recipe, order }, kitchen, reading }: PlaceGiven): PlaceGiven {
-	return { plan: plan(recipe, { ...order, covers }, kitchen), kitchen, reading };
+	return { plan: workedIn(recipe, { ...order, covers }, kitchen), kitchen, reading };
 }
 
 describe("what is held hot", () => {
@@ -157,7 +159,7 @@ describe("a plate", () => {
 	});
 });
 
-function piecesOf({ recipe: { portion }, pieces, chain }: Plan): number {
+function piecesOf({ recipe: { portion }, pieces, chain }: WorkedDish): number {
 	return "piecesPerPortion" in portion ? portion.piecesPerPortion : pieces / chain.portions;
 }
 

@@ -1,7 +1,9 @@
 import { sortBy } from "es-toolkit";
-import { type Plan, taskAt, tastingsOf } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { taskAt, tastingsOf } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";
+import type { Shown } from "../ui/parts/shown.ts";
 import { braise } from "./braise/index.ts";
 import { build } from "./build/index.ts";
 import { buy } from "./buy/index.ts";
@@ -16,6 +18,7 @@ import { reheat } from "./reheat/index.ts";
 import { rest } from "./rest/index.ts";
 import { sauce } from "./sauce/index.ts";
 import { sear } from "./sear/index.ts";
+import { shownAt } from "./shownAt.ts";
 import { tastingTask } from "./tastingWords.ts";
 import { trim } from "./trim/index.ts";
 import { goWords } from "./words.ts";
@@ -47,8 +50,11 @@ export interface PlaceView {
 	/** The same without its day, and the day: "Sat 5 Dec". */
 	readonly time: string;
 	readonly day: string;
-	/** Instant at which work there starts. */
+	/** Instant at which work there starts, and the task that starts then. */
 	readonly at: number;
+	readonly task: string;
+	/** What its figure is. */
+	readonly shown: Shown | null;
 }
 
 /** The places a dish needs, from left to right in the order of work: those that have a task. */
@@ -67,13 +73,15 @@ export function placesOf(given: PlaceGiven): PlaceView[] {
 				time: PLACE[key].clock?.(reading.time(task.start)) ?? reading.time(task.start),
 				day: reading.day(task.start),
 				at: task.start,
+				task: task.id,
+				shown: shownAt(key, plan),
 			},
 		];
 	});
 }
 
 /** As in the order of work; portions in boxes of their own are filled before they are carried. */
-function inOrder(plan: Plan): readonly PlaceKey[] {
+function inOrder(plan: WorkedDish): readonly PlaceKey[] {
 	const carried = taskAt(plan, "carry");
 	const plated = taskAt(plan, "plate");
 	if (!carried || !plated || carried.start < plated.start) return PLACES;

@@ -1,9 +1,10 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { type Plan, plan } from "#core/plan";
+import type { WorkedDish } from "#core/day";
 import type { Recipe } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { spokenDuration } from "#core/time";
 import { PLACES, type PlaceKey } from "#core/trade";
+import { workedIn } from "../../core/day/days.testing.ts";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
 import { DEMO_DISHES } from "../../core/recipe/demoBook.testing.ts";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
@@ -20,9 +21,13 @@ beforeAll(async () => {
 	demo = await demoTables(NOW);
 });
 
-const given = (made: Plan, kitchen = KITCHEN): PlaceGiven => ({ plan: made, kitchen, reading: READING });
+const given = (made: WorkedDish, kitchen = KITCHEN): PlaceGiven => ({
+	plan: made,
+	kitchen,
+	reading: READING,
+});
 const planned = (recipe = RECIPE, kitchen = KITCHEN, order = ORDER) =>
-	given(plan(recipe, order, kitchen), kitchen);
+	given(workedIn(recipe, order, kitchen), kitchen);
 
 /** Every plan of the demonstration, and some that it has none of. */
 const everyGiven = (): PlaceGiven[] => [
@@ -164,7 +169,7 @@ describe("every dish of the demonstration", () => {
 	it.each(DEMO_DISHES.map(({ name }) => name))("%s stands on the table of a sitting, or could", (name) => {
 		const recipe = DEMO_DISHES.find((dish) => dish.name === name);
 		if (!recipe) throw new Error("no such dish");
-		const made = plan(recipe, { ...ORDER, covers: 120 }, demo.kitchen);
+		const made = workedIn(recipe, { ...ORDER, covers: 120 }, demo.kitchen);
 		const keys = placesOf(given(made, demo.kitchen)).map(({ key }) => key);
 		expect(keys).toContain("braise");
 		expect(keys.includes("sear")).toBe(recipe.sear !== undefined);

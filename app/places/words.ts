@@ -1,6 +1,7 @@
 import { sumBy } from "es-toolkit";
+import type { WorkedDish } from "#core/day";
 import { pieceHeight } from "#core/pans";
-import { countByType, type Plan, wholeSpices } from "#core/plan";
+import { countByType, wholeSpices } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import type { PlacedTask } from "#core/tasks";
 import { counted, type Reading } from "../ui/words/reading.ts";
@@ -8,12 +9,12 @@ import { counted, type Reading } from "../ui/words/reading.ts";
 /** Words that more than one place needs. */
 
 /** What the dish is made of: "goat shoulder". */
-export function mainName(plan: Plan): string {
+export function mainName(plan: WorkedDish): string {
 	return plan.lines.find(({ line }) => line.role === "main")?.ingredient.name ?? "the main";
 }
 
 /** "4 × GN 1/1-100 + 1 × GN 1/2-100", "3 × GN 1/1-100, filled 2 times" */
-export function pansWords(plan: Pick<Plan, "pans">): string {
+export function pansWords(plan: Pick<WorkedDish, "pans">): string {
 	const kinds = countByType(plan.pans);
 	if (kinds.length === 0) return "no pan";
 	const words = kinds.map(({ type, count }) => `${count} × ${type.name}`).join(" + ");
@@ -21,7 +22,7 @@ export function pansWords(plan: Pick<Plan, "pans">): string {
 }
 
 /** The same where there is little room: "9 pans" where they are of more than one kind. */
-export function fewPansWords(plan: Pick<Plan, "pans">): string {
+export function fewPansWords(plan: Pick<WorkedDish, "pans">): string {
 	const kinds = countByType(plan.pans);
 	if (kinds.length <= 1 && plan.pans.goes === 1) return pansWords(plan);
 	const pans = counted(
@@ -37,13 +38,13 @@ export function goWords({ figures: { go, goes } }: Pick<PlacedTask, "figures">):
 }
 
 /** The temperatures the ovens are set to, the slowest pans' first; the card's own when there is none. */
-export function setWords({ braise, recipe }: Plan, reading: Reading): string {
+export function setWords({ braise, recipe }: WorkedDish, reading: Reading): string {
 	const set = braise ? [...new Set(braise.groups.map(({ set_C }) => set_C))] : [recipe.braise.oven_C.set];
 	return set.map((C) => reading.temperature(C)).join(" and ");
 }
 
 /** "165 g cooked", "2 pieces" */
-export function portionWords({ recipe }: Plan, reading: Reading): string {
+export function portionWords({ recipe }: WorkedDish, reading: Reading): string {
 	return "portion_g" in recipe.portion
 		? `${reading.mass(recipe.portion.portion_g / 1000)} cooked`
 		: counted(recipe.portion.piecesPerPortion, "piece");
@@ -70,7 +71,7 @@ function rounded(grams: number, fine = 10): number {
 export function spiceWords({
 	lines,
 	pans,
-}: Pick<Plan, "lines" | "pans">): { in: string; out: string } | null {
+}: Pick<WorkedDish, "lines" | "pans">): { in: string; out: string } | null {
 	const { sachets, inSachets, loose } = wholeSpices(lines, pans.pans.length);
 	const named = (things: typeof loose) => things.map(({ name, count }) => `${count} ${name}`).join(", ");
 	if (sachets === 0 && loose.length === 0) return null;

@@ -1,11 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { placeDay, type WorkedDish } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
-import { type DishOrder, type Plan, plan, planSitting } from "#core/plan";
+import type { DishOrder } from "#core/plan";
 import { takeQuantity, toBase } from "#core/quantity";
 import type { Recipe } from "#core/recipe";
 import { PLACES, type PlaceKey } from "#core/trade";
 import { reckoned } from "#core/workings";
+import { givenDay, sitting, workedIn } from "../../core/day/days.testing.ts";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
 import { runs } from "../../core/random/runs.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
@@ -100,7 +102,7 @@ describe("the sums behind the figures", () => {
 	it("are the plan's own: each comes to its result, and the results are the plan's figures", () => {
 		fc.assert(
 			fc.property(recipes, orders, kitchens, (recipe, order, kitchen) => {
-				const made = plan(recipe, order, kitchen);
+				const made = workedIn(recipe, order, kitchen);
 				for (const { sum, result } of Object.values(made.workings).flat()) {
 					expect(reckoned(sum)).toBeCloseTo(result.value, 6);
 				}
@@ -115,7 +117,7 @@ describe("the sums behind the figures", () => {
 	it("each start that is shown is the clock's own", () => {
 		fc.assert(
 			fc.property(recipes, orders, kitchens, (recipe, order, kitchen) => {
-				const made = plan(recipe, order, kitchen);
+				const made = workedIn(recipe, order, kitchen);
 				for (const place of PLACES) {
 					for (const { key, about, result } of made.workings[place]) {
 						if (key !== "start") continue;
@@ -139,7 +141,7 @@ describe("the sums behind the figures", () => {
 			const reading = readingIn(units, "UTC", NOW);
 			fc.assert(
 				fc.property(recipes, orders, kitchens, (recipe, order, kitchen) => {
-					const made = plan(recipe, order, kitchen);
+					const made = workedIn(recipe, order, kitchen);
 					for (const working of Object.values(made.workings).flat()) {
 						const told = sumWords(working, reading);
 						const again = workedOutAgain(told, working.result.unit);
@@ -155,10 +157,11 @@ describe("the sums behind the figures", () => {
 	);
 
 	it("of a whole sitting are the plan's own as well", () => {
-		const dishes = ["a", "b", "c"].map((id) => ({ recipe: RECIPE, order: { ...ORDER, id, covers: 120 } }));
-		for (const dish of planSitting(dishes, KITCHEN).dishes) {
-			if (!("plan" in dish)) throw new Error("all are planned");
-			for (const { sum, result } of Object.values(dish.plan.workings).flat()) {
+		const dishes = ["a", "b", "c"].map((id) => ({ id, recipe: RECIPE, order: { ...ORDER, covers: 120 } }));
+		const day = placeDay(givenDay([sitting("hall", dishes)]), { seed: 1, steps: 20_000 });
+		expect(day.dishes.size).toBe(3);
+		for (const dish of day.dishes.values()) {
+			for (const { sum, result } of Object.values(dish.workings).flat()) {
 				expect(reckoned(sum)).toBeCloseTo(result.value, 6);
 			}
 		}
@@ -166,7 +169,7 @@ describe("the sums behind the figures", () => {
 });
 
 /** What the sums come to beside what the plan says; undefined where a dish has no such sum. */
-function pairsOf(made: Plan): (readonly [string, number | undefined, number | undefined])[] {
+function pairsOf(made: WorkedDish): (readonly [string, number | undefined, number | undefined])[] {
 	const workingOf = (place: PlaceKey, key: string) =>
 		made.workings[place].find((working) => working.key === key)?.result.value;
 	const { chain, liquid, sauce } = made;

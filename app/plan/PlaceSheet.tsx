@@ -1,6 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
-import { Link } from "react-router";
 import { BODY, DRAWING } from "../places/bodies.tsx";
 import { DrawnColumns } from "../places/DrawnColumns.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
@@ -15,25 +14,13 @@ const Answer = chakra("h2", {
 });
 
 /** The place that is open: its answer, its drawing, and the arithmetic, which stays open from place to place. */
-export function PlaceSheet({
-	detail,
-	inDay,
-}: {
-	readonly detail: PlaceDetail;
-	/** Where the whole day has the dish, where that is another time. */
-	readonly inDay: { readonly words: string; readonly to: string } | null;
-}) {
+export function PlaceSheet({ detail }: { readonly detail: PlaceDetail }) {
 	const [shown, setShown] = useState(false);
 	const arithmetic = <Arithmetic detail={detail} shown={shown} onShow={setShown} />;
 	const head = (
 		<div>
 			<Answer>{detail.title}</Answer>
 			<Muted>{detail.says}</Muted>
-			{inDay ? (
-				<chakra.p marginTop="6px">
-					{inDay.words} <Link to={inDay.to}>The day</Link>
-				</chakra.p>
-			) : null}
 		</div>
 	);
 	const warnings = <Warnings detail={detail} />;

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { type CSSProperties, type KeyboardEvent, useEffect, useRef } from "react";
 import { Link, useSearchParams } from "react-router";
 import { Figure, Hidden } from "../ui/parts/parts.tsx";
+import { shownAs } from "../ui/parts/shown.ts";
 import { Tape } from "../ui/parts/Tape.tsx";
 import type { LongTableView, RipplingPlace } from "./longTable.view.ts";
 
@@ -170,19 +171,30 @@ export function PlaceStrip({
 	);
 }
 
-function PlaceFigure({ place: { figure, clock, time, was } }: { readonly place: RipplingPlace }) {
+function PlaceFigure({
+	place: { figure, clock, time, was, misses, shown, at, task },
+}: {
+	readonly place: RipplingPlace;
+}) {
 	return (
 		<>
 			<Figure size="narrow" whiteSpace="nowrap">
-				{figure}
+				<span {...shownAs(shown)}>{figure}</span>
 				{was?.figure ? <Was>{was.figure}</Was> : null}
 			</Figure>
 			<Clock>
 				{/* The day stands over the places; a reader hears it with each. */}
-				<span aria-hidden>{time}</span>
+				<span aria-hidden {...shownAs({ what: "start", of: task, value: at })}>
+					{time}
+				</span>
 				<Hidden>{clock}</Hidden>
 				{was?.clock ? <Was>{was.clock}</Was> : null}
 			</Clock>
+			{misses === null ? null : (
+				<chakra.span fontWeight="700" lineHeight="1.2" whiteSpace="nowrap">
+					▲ {misses}
+				</chakra.span>
+			)}
 		</>
 	);
 }

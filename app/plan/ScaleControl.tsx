@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useEffect, useRef, useState } from "react";
-import { Form, useNavigation, useSearchParams, useSubmit } from "react-router";
+import { Form, Link, useNavigation, useSearchParams, useSubmit } from "react-router";
 import { TRIAL } from "../places/setTrial.ts";
 import { MomentField } from "../ui/forms/DayField.tsx";
 import { Choice, Field, Slot } from "../ui/forms/Field.tsx";
@@ -277,15 +277,19 @@ interface TakingProps {
 	readonly place: string;
 }
 
-/** What is tried is not yet so: the worst that it brings, how much else, and both ways out. */
-function Taking({ view: { sitting, table }, place }: TakingProps) {
+/** So many of the others of the day are named; the day has them all. */
+const NAMED = 3;
+
+/** What is tried is not yet so: what it brings, what it costs the others of the day, and both ways out. */
+function Taking({ view: { sitting, table, costs, day }, place }: TakingProps) {
 	const [worst, ...others] = table?.brings ?? [];
+	const more = costs.length - NAMED;
 	return (
 		<chakra.div
 			flex="1 1 100%"
 			bg="note"
 			borderLeft="6px solid"
-			borderColor="mahogany"
+			borderColor="ink"
 			padding="4px 14px"
 			display="flex"
 			flexWrap="wrap"
@@ -302,14 +306,28 @@ function Taking({ view: { sitting, table }, place }: TakingProps) {
 					</>
 				)}
 				{sitting.others > 0 ? "Covers and service hold for the whole sitting." : ""}
+				{table && costs.length > 0 ? (
+					<chakra.span display="block" data-costs>
+						{costs
+							.slice(0, NAMED)
+							.map(({ words }) => words)
+							.join(" · ")}
+						{more > 0 ? ` · ${more} more` : ""}. <Link to={day}>The day</Link>
+					</chakra.span>
+				) : null}
+				{table ? null : (
+					<chakra.span display="block">No plan for this: there is nothing to take.</chakra.span>
+				)}
 			</chakra.span>
 			<chakra.span marginInlineStart="auto" display="flex" gap="8px">
 				<ActLink kind="plain" to={place ? `?place=${place}` : "."} preventScrollReset aria-keyshortcuts="z">
 					Put back <Key aria-hidden>z</Key>
 				</ActLink>
-				<Act kind="next" formMethod="post" aria-keyshortcuts="a">
-					Take it <Key aria-hidden>a</Key>
-				</Act>
+				{table ? (
+					<Act kind="next" formMethod="post" aria-keyshortcuts="a">
+						Take it <Key aria-hidden>a</Key>
+					</Act>
+				) : null}
 			</chakra.span>
 		</chakra.div>
 	);

@@ -8,7 +8,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export function loader({ context, params, request }: Route.LoaderArgs) {
-	return heavily(context, "cutting", params, request);
+	return heavily(context, "cutting", { ...params, search: new URL(request.url).search }, request);
 }
 
 export default function CuttingNote({ loaderData: view }: Route.ComponentProps) {

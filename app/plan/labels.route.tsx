@@ -8,7 +8,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export function loader({ context, params, request }: Route.LoaderArgs) {
-	return heavily(context, "labels", params, request);
+	return heavily(context, "labels", { ...params, search: new URL(request.url).search }, request);
 }
 
 export default function PanLabels({ loaderData: view }: Route.ComponentProps) {

@@ -1,10 +1,11 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Link, redirect, useNavigation } from "react-router";
+import { Link, redirect, useLocation, useNavigation } from "react-router";
 import { changeSitting } from "#db";
 import { typedIn, versionOf } from "../ui/forms/form.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
+import { readTrial, withTrial } from "../ui/forms/tableTrial.ts";
 import { Allergens } from "../ui/parts/Allergens.tsx";
 import { ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
@@ -17,7 +18,6 @@ import type { Route } from "./+types/longTable.route";
 import { PlaceSheet, WorkSheet } from "./PlaceSheet.tsx";
 import { PlaceStrip } from "./PlaceStrip.tsx";
 import { ScaleControl } from "./ScaleControl.tsx";
-import { readTrial } from "./trial.ts";
 import { YieldBar } from "./YieldBar.tsx";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
@@ -35,27 +35,29 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	const form = await formOf(request);
 	const read = readTrial(form, visit.house.timeZone, visit.reading.units);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
-	const { sitting, dish } = read.value;
+	const trial = read.value;
 	const version = versionOf(typedIn(form));
+	const search = String(new URLSearchParams(Object.entries(typedIn(form))));
+	const { sittingId, dishId } = params;
+	const why = await heavily(context, "whyNotTaken", { sittingId, dishId, search }, request);
+	// What has no plan can not be taken.
+	if (why !== null)
+		return refused(typedIn(form), { basis: `there is no plan for this, so it is not taken: ${why}` });
 	return doneOrSaid(
 		typedIn(form),
 		visit.reading,
 		async () => {
 			await foundOr404(
-				changeSitting(visit.store, params.sittingId, version, visit.who, (now) => ({
-					...now,
-					...sitting,
-					dishes: now.dishes.map((other) => (other.id === params.dishId ? { ...other, ...dish } : other)),
-				})),
+				changeSitting(visit.store, sittingId, version, visit.who, (now) => withTrial(now, dishId, trial)),
 				"sitting",
 			);
 			const place = form.get("place");
-			const table = `/sittings/${params.sittingId}/dishes/${params.dishId}`;
+			const table = `/sittings/${sittingId}/dishes/${dishId}`;
 			return redirect(
 				typeof place === "string" && place ? `${table}?place=${encodeURIComponent(place)}` : table,
 			);
 		},
-		() => sittingNames(visit.store.db, params.sittingId),
+		() => sittingNames(visit.store.db, sittingId),
 	);
 }
 
@@ -74,6 +76,9 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 	const actionData = isNotSent(result) ? undefined : result;
 	const { dish, sitting, table } = loaderData;
 	const busy = useNavigation().state === "loading";
+	// Papers of what is tried say so.
+	const { search: tried } = useLocation();
+	const search = loaderData.changed ? tried : "";
 	return (
 		<Page aria-busy={busy} paddingTop="6px">
 			<Top>
@@ -88,13 +93,13 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 					</chakra.span>
 				</Muted>
 				<chakra.nav aria-label="Papers of the dish" display="flex" flexWrap="wrap" gap="4px 8px">
-					<ActLink to="cutting" kind="quiet" aria-keyshortcuts="q">
+					<ActLink to={`cutting${search}`} kind="quiet" aria-keyshortcuts="q">
 						Cutting note <Key aria-hidden>q</Key>
 					</ActLink>
-					<ActLink to="labels" kind="quiet" aria-keyshortcuts="l">
+					<ActLink to={`labels${search}`} kind="quiet" aria-keyshortcuts="l">
 						Labels <Key aria-hidden>l</Key>
 					</ActLink>
-					<ActLink to="sheet" aria-keyshortcuts="p">
+					<ActLink to={`sheet${search}`} aria-keyshortcuts="p">
 						Production sheet <Key aria-hidden>p</Key>
 					</ActLink>
 				</chakra.nav>
@@ -118,7 +123,7 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 			{table ? (
 				<>
 					<PlaceStrip table={table} service={loaderData.service} />
-					<PlaceSheet detail={table.detail} inDay={table.inDay} />
+					<PlaceSheet detail={table.detail} />
 					<YieldBar bar={table.yieldBar} />
 					<WorkSheet detail={table.detail} />
 					<Aside table={table} />

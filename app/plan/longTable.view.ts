@@ -1,10 +1,8 @@
 import equal from "fast-deep-equal";
-import { type Kitchen, vesselsFor } from "#core/kitchen";
-import { type Plan, startAt, taskAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { vesselsFor } from "#core/kitchen";
 import { threeDigits } from "#core/quantity";
-import { heatOf, isInOven } from "#core/recipe";
-import { cookedRecipe, sharedOut } from "#core/sitting";
-import type { PlacedTask } from "#core/tasks";
+import { heatOf } from "#core/recipe";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
@@ -12,34 +10,39 @@ import { type Making, type PlaceView, placesOf, tasksOf } from "../places/index.
 import { pansWords } from "../places/words.ts";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
 import { chillTyped, cookTyped, lineTyped, swapsTyped, usesTyped, wishesTyped } from "../ui/forms/settled.ts";
-import { planDishes } from "../ui/server/planned.server.ts";
+import type { TableTrial } from "../ui/forms/tableTrial.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
+import type { WorkedRow, WorkedTable } from "../ui/server/worked.server.ts";
 import { allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
 import { isSoon, percent, percentTyped, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
 import { uptakeTyped } from "../ui/words/uptakeTyped.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
+import { costsOthers } from "./costsOthers.ts";
 import { detailOf } from "./detail.ts";
-import type { Trial } from "./trial.ts";
+import { missedAt } from "./missedAt.ts";
 
 /** A place with the figure it had before the trial, where that was another. */
 export interface RipplingPlace extends PlaceView {
+	/** The limit that it misses, in a word; null where it meets all. */
+	readonly misses: string | null;
 	readonly was?: { readonly figure?: string; readonly clock?: string };
 }
 
 export interface LongTableGiven {
 	readonly visit: HouseVisit;
-	readonly kitchen: Kitchen;
-	readonly sitting: Sitting;
-	readonly dishes: readonly DishWithRecipe[];
+	/** The sitting in its day as it is stored. */
+	readonly stands: WorkedTable;
+	/** The same with what is tried; as it is stored where nothing is. */
+	readonly now: WorkedTable;
 	readonly dishId: string;
 	readonly panTypes: readonly PanTypeRow[];
 	readonly place: string | null;
 	/** The control's figures, when they are tried and not yet taken. */
-	readonly trial: Trial | null;
-	/** The dish as it stands in its whole day; null on trial, and where it is called off. */
-	readonly inDay: Plan | null;
+	readonly trial: TableTrial | null;
+	/** The dish with something settled otherwise, where it stands. */
+	readonly figuresWith: Making["tried"];
 	readonly typed: Typed | null;
 	readonly wrong: Wrong;
 	/** What came of the main, as it is typed. */
@@ -48,40 +51,40 @@ export interface LongTableGiven {
 
 /** The long table of one dish, ready to show. */
 export function longTableView(given: LongTableGiven) {
-	const { visit, sitting, trial } = given;
+	const { visit, stands, now, dishId, trial } = given;
 	const { reading } = visit;
-	const stored = dishIn(given.dishes, given.dishId);
-	const tried = trial ? { ...stored, ...trial.dish } : stored;
-	const triedSitting = trial ? { ...sitting, ...trial.sitting } : sitting;
-	const before = planOne(given, stored, sitting);
-	const now = trial ? planOne(given, tried, triedSitting) : before;
+	const stored = dishIn(stands, dishId);
+	const tried = dishIn(now, dishId);
+	const serviceAt = now.sitting.serviceAt;
 	const head = {
 		sitting: {
-			id: sitting.id,
-			name: sitting.name,
-			room: sitting.room,
-			version: sitting.version,
-			when: `${reading.day(triedSitting.serviceAt)} ${wallClock(triedSitting.serviceAt, reading.timeZone).time}`,
-			others: given.dishes.length - 1,
+			id: stands.sitting.id,
+			name: stands.sitting.name,
+			room: stands.sitting.room,
+			version: stands.sitting.version,
+			when: `${reading.day(serviceAt)} ${wallClock(serviceAt, reading.timeZone).time}`,
+			others: stands.rows.length - 1,
 		},
 		dish: {
-			id: stored.id,
-			name: stored.recipe.name,
-			recipeId: stored.recipeId,
-			number: stored.number,
-			version: versionWords(stored),
+			id: stored.dish.id,
+			name: stored.dish.recipe.name,
+			recipeId: stored.dish.recipeId,
+			number: stored.dish.number,
+			version: versionWords(stored.dish),
 		},
 		service: {
-			time: wallClock(triedSitting.serviceAt, reading.timeZone).time,
-			day: reading.day(triedSitting.serviceAt),
-			was: serviceWas(triedSitting.serviceAt, sitting.serviceAt, reading),
+			time: wallClock(serviceAt, reading.timeZone).time,
+			day: reading.day(serviceAt),
+			was: serviceWas(serviceAt, stands.sitting.serviceAt, reading),
 		},
-		control: controlView(given, tried, triedSitting, now.plan),
+		day: `/day/${now.on.date}`,
+		control: controlView(given, tried),
 		wrong: given.wrong,
-		changed: trial !== null && isOther(stored, sitting, trial),
+		changed: trial !== null && isOther(stored.dish, stands.sitting, trial),
+		costs: now === stands ? [] : costsOthers(stands, now, dishId, reading),
 	};
-	if (!now.plan) return { ...head, refused: now.refused ?? "", table: null };
-	return { ...head, refused: null, table: tableView(given, tried, now.plan, before.plan) };
+	if (!tried.plan) return { ...head, refused: tried.refused ?? "", table: null };
+	return { ...head, refused: null, table: tableView(given, tried, tried.plan, stored.plan) };
 }
 
 /** When it was to be served, where that is tried otherwise: "19:30", with its day where that is another. */
@@ -93,33 +96,27 @@ function serviceWas(tried: number, stored: number, reading: Reading): string | n
 
 export type LongTableView = ReturnType<typeof longTableView>;
 
-function dishIn(dishes: readonly DishWithRecipe[], id: string): DishWithRecipe {
-	const dish = dishes.find((candidate) => candidate.id === id);
-	if (!dish) throw new Error(`no dish ${id} on the sitting`);
-	return dish;
+function dishIn({ rows }: WorkedTable, id: string): WorkedRow {
+	const found = rows.find(({ dish }) => dish.id === id);
+	if (!found) throw new Error(`no dish ${id} on the sitting`);
+	return found;
 }
 
-/** Plans the whole sitting, since its dishes share pans and ovens, and gives the one. */
-function planOne({ dishes, kitchen }: LongTableGiven, dish: DishWithRecipe, sitting: Sitting) {
-	const all = dishes.map((other) => (other.id === dish.id ? dish : other));
-	const planned = planDishes(sharedOut(sitting.covers, all), sitting, kitchen).rows.find(
-		(row) => row.dish.id === dish.id,
-	);
-	return { plan: planned?.plan, refused: planned?.refused };
-}
-
-function isOther(dish: DishWithRecipe, sitting: Sitting, trial: Trial): boolean {
+function isOther(dish: DishWithRecipe, sitting: Sitting, trial: TableTrial): boolean {
 	return (
-		Object.entries(trial.dish).some(([field, value]) => !equal(dish[field as keyof Trial["dish"]], value)) ||
+		Object.entries(trial.dish).some(
+			([field, value]) => !equal(dish[field as keyof TableTrial["dish"]], value),
+		) ||
 		trial.sitting.covers !== sitting.covers ||
 		trial.sitting.serviceAt !== sitting.serviceAt
 	);
 }
 
-function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitting, plan: Plan | undefined) {
+function controlView(given: LongTableGiven, { dish, plan }: WorkedRow) {
 	const { reading } = given.visit;
+	const { sitting, kitchen } = given.now;
 	const { date, time } = wallClock(sitting.serviceAt, reading.timeZone);
-	const kinds = new Set(vesselsFor(heatOf(cookedRecipe(dish)), given.kitchen.equipment).map(({ id }) => id));
+	const kinds = new Set(vesselsFor(heatOf(dish.recipe), kitchen.equipment).map(({ id }) => id));
 	const unit = reading.units === "us" ? "lb" : "kg";
 	const kg = dish.onHand_g === null ? plan?.chain.asPurchased_kg : dish.onHand_g / 1000;
 	const onHand =
@@ -167,16 +164,20 @@ function controlView(given: LongTableGiven, dish: DishWithRecipe, sitting: Sitti
 	};
 }
 
-function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, before: Plan | undefined) {
+function tableView(
+	given: LongTableGiven,
+	{ dish, card }: WorkedRow,
+	plan: WorkedDish,
+	before: WorkedDish | undefined,
+) {
 	const { reading, house } = given.visit;
-	const { kitchen } = given;
+	const { kitchen } = given.now;
 	const places = rippling(plan, before, given);
 	const chosen = places.find(({ key }) => key === given.place) ?? places.find(({ key }) => key === "panUp");
 	const selected: PlaceKey = chosen?.key ?? "buy";
-	const cardLine = dish.line === null ? null : dishIn(given.dishes, given.dishId).recipe.braise.line;
+	const cardLine = dish.line === null ? null : card.braise.line;
 	return {
-		next: nextOf(given.inDay ?? plan, given),
-		inDay: given.inDay && inDayView(given.inDay, plan, selected, reading),
+		next: nextOf(plan, given),
 		places,
 		selected,
 		detail: detailOf(selected, {
@@ -185,7 +186,7 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 			reading,
 			cardLine,
 			cook: dish.cook,
-			making: makingOf(given, dish),
+			making: makingOf(given, { dish, card }),
 		}),
 		yieldBar: yieldBarView(plan, given),
 		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
@@ -196,53 +197,31 @@ function tableView(given: LongTableGiven, dish: DishWithRecipe, plan: Plan, befo
 }
 
 /** What a trial brings that was not so before, the worst first. */
-function broughtBy(plan: Plan, before: Plan | undefined, reading: Reading): string[] {
+function broughtBy(plan: WorkedDish, before: WorkedDish | undefined, reading: Reading): string[] {
 	if (before === plan) return [];
-	const said = (of: Plan) => of.warnings.map((warning) => warningWords(warning, reading).says);
+	const said = (of: WorkedDish) => of.warnings.map((warning) => warningWords(warning, reading).says);
 	const old = new Set(before ? said(before) : []);
 	return said(plan).filter((words) => !old.has(words));
 }
 
 /** What can be settled of what the dish is made of. */
-function makingOf(given: LongTableGiven, dish: DishWithRecipe): Making {
+function makingOf(given: LongTableGiven, { dish, card }: Pick<WorkedRow, "dish" | "card">): Making {
 	const { house } = given.visit;
-	const sitting = given.trial ? { ...given.sitting, ...given.trial.sitting } : given.sitting;
 	return {
-		card: dish.recipe,
+		card,
 		swaps: dish.swaps,
 		byProducts: dish.byProducts,
 		cook: dish.cook,
 		came: given.came,
-		tried: (other) => planOne(given, { ...dish, ...other }, sitting).plan,
+		tried: given.figuresWith,
 		rule: { timeZone: house.timeZone, keeps_days: house.chilled_days },
 		worth: house.byProductWorth,
 		currency: house.currency,
 	};
 }
 
-/** Where the whole day has the dish, where that is another time than it would have the kitchen to itself. */
-function inDayView(inDay: Plan, alone: Plan, selected: PlaceKey, reading: Reading) {
-	const isAgain = selected === "reheat";
-	const into = isAgain ? taskAt(inDay, "reheat", "reheat") : taskAt(inDay, "braise", "oven");
-	if (!into || into.start === startAt(alone, isAgain ? "reheat" : "braise")) return null;
-	const clock = reading.clockAfter(into.start, inDay.order.serviceAt);
-	const goes = isInOven(inDay.recipe)
-		? `it goes into ${isAgain ? "an oven again" : ovenWords(inDay, into, reading)}`
-		: `it goes on${isAgain ? " again" : ""}`;
-	return {
-		to: `/day/${wallClock(inDay.order.serviceAt, reading.timeZone).date}`,
-		words: `With all else of the day ${goes} at ${clock}, as its sheets say. Here it has the kitchen to itself.`,
-	};
-}
-
-/** "the North oven, 150 °C," */
-function ovenWords({ braise }: Plan, { figures }: PlacedTask, { temperature }: Reading): string {
-	const group = braise?.groups.find(({ id }) => id === figures.group);
-	return group?.oven ? `the ${group.oven.name}, ${temperature(group.set_C)},` : "an oven";
-}
-
 /** What comes next of the dish, for whoever stands at the stove with a telephone: when, what, in which pans. */
-function nextOf(plan: Plan, { visit, kitchen }: LongTableGiven) {
+function nextOf(plan: WorkedDish, { visit, now: { kitchen } }: LongTableGiven) {
 	const { reading } = visit;
 	const tasks = tasksOf({ plan, kitchen, reading });
 	const next = tasks.find(({ at }) => at >= reading.now);
@@ -255,9 +234,16 @@ function nextOf(plan: Plan, { visit, kitchen }: LongTableGiven) {
 	};
 }
 
-function rippling(plan: Plan, before: Plan | undefined, { visit, kitchen }: LongTableGiven): RipplingPlace[] {
+function rippling(
+	plan: WorkedDish,
+	before: WorkedDish | undefined,
+	{ visit, now: { kitchen } }: LongTableGiven,
+): RipplingPlace[] {
 	const { reading } = visit;
-	const places = placesOf({ plan, kitchen, reading });
+	const places = placesOf({ plan, kitchen, reading }).map((place) => ({
+		...place,
+		misses: missedAt(place.key, plan),
+	}));
 	if (!before || before === plan) return places;
 	const old = new Map(placesOf({ plan: before, kitchen, reading }).map((place) => [place.key, place]));
 	return places.map((place) => {
@@ -285,7 +271,7 @@ function withoutWord(was: string, now: string): string {
 }
 
 /** The bar that loses weight from the purchase to the plate. */
-function yieldBarView(plan: Plan, { visit }: LongTableGiven) {
+function yieldBarView(plan: WorkedDish, { visit }: LongTableGiven) {
 	const { losses, portion } = plan.recipe;
 	const { mass, units } = visit.reading;
 	const { asPurchased_kg, trimmed_kg, cooked_kg, portions } = plan.chain;

@@ -1,9 +1,11 @@
 import { Refusal } from "#core/check";
 import { onePanMore, type PanSaving, type SizedDish, sizeDish } from "#core/plan";
-import { cookedRecipe, orderOf } from "#core/sitting";
+import { orderOf } from "#core/sitting";
 import type { DishWithRecipe } from "#db";
-import { choosePansTogether } from "../ui/server/planned.server.ts";
+import { withTrial } from "../ui/forms/tableTrial.ts";
+import { choosePansTogether } from "../ui/server/needs.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
+import { workedSitting } from "../ui/server/worked.server.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import { askedTable, type DishAsked } from "./longTablePage.ts";
 
@@ -11,12 +13,14 @@ import { askedTable, type DishAsked } from "./longTablePage.ts";
 export async function morePansPage(visit: HouseVisit, asked: DishAsked) {
 	const { dishId } = asked;
 	const { reading } = visit;
-	const { sitting, dishes, kitchen, trial } = await askedTable(visit, asked);
-	const tried = { ...sitting, ...trial?.sitting };
-	const sized = dishes.flatMap((stored) => {
-		const dish = stored.id === dishId ? { ...stored, ...trial?.dish } : stored;
-		return sizedOrNone(dish, (given) => sizeDish(cookedRecipe(given), orderOf(tried, given), kitchen));
-	});
+	const { sitting, trial } = await askedTable(visit, asked);
+	const tried = trial ? withTrial(sitting, dishId, trial) : sitting;
+	const table = await workedSitting(visit.store.db, sitting, { now: reading.now, sitting: tried });
+	if (!table) return { savings: [NOTHING] };
+	const { kitchen } = table;
+	const sized = table.rows.flatMap(({ dish }) =>
+		sizedOrNone(dish, (given) => sizeDish(given.recipe, orderOf(tried, given), kitchen)),
+	);
 	const savings = onePanMore(sized, kitchen, choosePansTogether);
 	return {
 		savings: savings.length > 0 ? savings.map((saving) => savingWords(saving, reading)) : [NOTHING],

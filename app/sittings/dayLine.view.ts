@@ -1,6 +1,6 @@
 import { wallClock } from "#core/time";
 import { PLACE_WORDS, type PlaceKey } from "#core/trade";
-import type { PlannedDishRow } from "../ui/server/planned.server.ts";
+import type { WorkedRow } from "../ui/server/worked.server.ts";
 import type { Reading } from "../ui/words/reading.ts";
 
 /** The day of a sitting from its first work to its service, a lane a dish. */
@@ -34,7 +34,7 @@ const ALONE: ReadonlySet<PlaceKey> = new Set(["marinate", "braise", "rest", "chi
 
 /** @returns nothing where no dish has a plan */
 export function dayLineView(
-	rows: readonly PlannedDishRow[],
+	rows: readonly WorkedRow[],
 	serviceAt: number,
 	reading: Reading,
 ): DayLineView | null {

@@ -44,7 +44,7 @@ describe("guests by diet on the festival supper", () => {
 	});
 
 	it("a dish without a plan feeds nobody", () => {
-		const rows = supper().map(({ dish }) => ({ dish, refused: "no pan" }));
+		const rows = supper().map(({ dish, card }) => ({ dish, card, refused: "no pan" }));
 		expect(dietViews([{ diet: "noPork", covers: 3 }], rows)[0]?.short).toBe(3);
 	});
 });

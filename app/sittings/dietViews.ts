@@ -1,5 +1,5 @@
 import { DIETS, type DietCount, dietsAnswered } from "#core/recipe";
-import type { PlannedDishRow } from "../ui/server/planned.server.ts";
+import type { WorkedRow } from "../ui/server/worked.server.ts";
 
 /** Guests of one diet as the sitting shows them. */
 export interface DietView {
@@ -13,7 +13,7 @@ export interface DietView {
 }
 
 /** The diets of a sitting checked against its planned dishes. */
-export function dietViews(counts: readonly DietCount[], rows: readonly PlannedDishRow[]): DietView[] {
+export function dietViews(counts: readonly DietCount[], rows: readonly WorkedRow[]): DietView[] {
 	const dishes = rows.flatMap(({ dish, plan }) =>
 		plan
 			? [

@@ -54,7 +54,7 @@ describe("a dish on its sitting", () => {
 	it("without a plan says why, and shows no figure", () => {
 		const { row, sitting } = tableOf(demo, "Goat shoulder");
 		const view = dishView(
-			{ dish: row.dish, refused: "no pan" },
+			{ dish: row.dish, card: row.card, refused: "no pan" },
 			sitting.serviceAt,
 			demo.kitchen,
 			READING,

@@ -3,15 +3,16 @@ import { startAt } from "#core/plan";
 import { heatOf } from "#core/recipe";
 import { type HeatWay, PLACE_WORDS, type PlaceKey } from "#core/trade";
 import { tasksOf } from "../places/index.ts";
+import { boughtOf, startShown } from "../places/shownAt.ts";
 import { pansWords } from "../places/words.ts";
-import type { PlannedDishRow } from "../ui/server/planned.server.ts";
+import type { WorkedRow } from "../ui/server/worked.server.ts";
 import { percent, percentTyped, type Reading } from "../ui/words/reading.ts";
 import { uptakeTyped } from "../ui/words/uptakeTyped.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 
 /** A dish on its sitting in brief: its figures, or why there are none. Only days other than that of service are named. @param standards numbers in use, by recipe */
 export function dishView(
-	{ dish, plan, refused }: PlannedDishRow,
+	{ dish, plan, refused }: WorkedRow,
 	serviceAt: number,
 	kitchen: Kitchen,
 	reading: Reading,
@@ -40,17 +41,26 @@ export function dishView(
 		refused: null,
 		warnings: plan.warnings.map((warning) => warningWords(warning, reading).says),
 		figures: [
-			{ figure: String(plan.chain.portions), label: "portions" },
+			{
+				figure: String(plan.chain.portions),
+				label: "portions",
+				shown: { what: "portions" as const, of: dish.id, value: plan.chain.portions },
+			},
 			{
 				figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg),
 				label: plan.order.basis.from === "onHand" ? "on hand" : "to buy",
+				shown: boughtOf(plan),
 			},
 			{ figure: pansWords(plan), label: "pans" },
 			{
 				figure: first ? reading.clockAfter(first.at, serviceAt) : "",
 				label: `${first ? wordFor(first.key) : ""} from`,
 			},
-			{ figure: reading.clockAfter(startAt(plan, "braise"), serviceAt), label: IN[heatOf(plan.recipe)] },
+			{
+				figure: reading.clockAfter(startAt(plan, "braise"), serviceAt),
+				label: IN[heatOf(plan.recipe)],
+				shown: startShown(plan, "braise"),
+			},
 		],
 	};
 }

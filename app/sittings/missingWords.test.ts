@@ -1,6 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { type Day, type DayTask, EMPTY_DAY } from "#core/day";
-import type { PreparedBatch } from "#core/plan";
+import { type Day, type DayTask, EMPTY_DAY, type WorkedBatch } from "#core/day";
 import { readingIn } from "../ui/words/reading.ts";
 import { missingWords, outsideHoursWords } from "./missingWords.ts";
 
@@ -46,7 +45,7 @@ describe("what a sitting goes without in its day", () => {
 
 	it("says a stock that would have to start at night", () => {
 		const batch = (hour: number) =>
-			({ name: "light stock", tasks: [{ start: Date.UTC(2026, 10, 28, hour) }] }) as unknown as PreparedBatch;
+			({ name: "light stock", tasks: [{ start: Date.UTC(2026, 10, 28, hour) }] }) as unknown as WorkedBatch;
 		const house = { timeZone: "UTC", hours: { opens_min: 360, closes_min: 1320 } };
 		expect(outsideHoursWords([batch(2)], house, READING)).toEqual([
 			"light stock would have to start at 02:00, outside the kitchen's hours.",

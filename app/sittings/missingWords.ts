@@ -1,6 +1,5 @@
-import { causesOf, type Day, taskName, unmetWords } from "#core/day";
+import { causesOf, type Day, taskName, unmetWords, type WorkedBatch } from "#core/day";
 import type { HousePolicy } from "#core/kitchen";
-import type { PreparedBatch } from "#core/plan";
 import { isOpen } from "#core/time";
 import type { Reading } from "../ui/words/reading.ts";
 
@@ -20,7 +19,7 @@ export function missingWords(sitting: string, day: Day, reading: Reading): strin
 
 /** What is made in the house and would have to start while the kitchen is closed. */
 export function outsideHoursWords(
-	batches: readonly PreparedBatch[],
+	batches: readonly WorkedBatch[],
 	{ timeZone, hours }: Pick<HousePolicy, "timeZone" | "hours">,
 	reading: Reading,
 ): string[] {

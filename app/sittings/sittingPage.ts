@@ -1,12 +1,13 @@
 import { nanoid } from "nanoid";
 import type { GuestSizes } from "#core/sitting";
 import { wallClock } from "#core/time";
-import { namesOfVersions, readBook, readSitting } from "#db";
+import { namesOfVersions, readBook, readHouseCodes, readKitchen, readSitting } from "#db";
 import { tasksOf } from "../places/index.ts";
 import { codeChoices } from "../ui/server/codeChoices.ts";
-import { plannedInDay } from "../ui/server/placedDay.server.ts";
+import { inCodeOf } from "../ui/server/needs.server.ts";
 import { lastEvents } from "../ui/server/sittingNames.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
+import { workedSitting } from "../ui/server/worked.server.ts";
 import { counted, percentTyped } from "../ui/words/reading.ts";
 import { dayLineView } from "./dayLine.view.ts";
 import { dietViews } from "./dietViews.ts";
@@ -29,10 +30,10 @@ export async function sittingPage(
 ) {
 	const sitting = await foundOr404(readSitting(store.db, id), "sitting");
 	const reading = anyDay.towards(sitting.serviceAt);
-	const [{ rows, batches, kitchen, day }, book] = await Promise.all([
-		plannedInDay(store.db, sitting),
-		readBook(store.db),
-	]);
+	const [worked, book] = await Promise.all([workedSitting(store.db, sitting), readBook(store.db)]);
+	const { rows = [], batches = [], on } = worked ?? {};
+	const kitchen =
+		worked?.kitchen ?? inCodeOf(await readKitchen(store.db, []), sitting, await readHouseCodes(store.db));
 	const events = await lastEvents(store.db, sitting);
 	const removed = removedDishes(sitting, events);
 	const names = await namesOfVersions(
@@ -67,7 +68,7 @@ export async function sittingPage(
 		dayLine: dayLineView(rows, sitting.serviceAt, reading),
 		/** What its day can not have for it, with all that is served on it. */
 		missing: [
-			...(day ? missingWords(id, day, reading) : []),
+			...(on && !sitting.calledOff ? missingWords(id, on.day, reading) : []),
 			...outsideHoursWords(batches, kitchen.policy, reading),
 		],
 		diets: dietViews(sitting.diets, rows),

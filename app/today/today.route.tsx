@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
 import { ActLink, Figure, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
+import { shownAs } from "../ui/parts/shown.ts";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { heavily } from "../ui/server/heavily.ts";
 import { counted } from "../ui/words/reading.ts";
@@ -89,13 +90,15 @@ function Next({ next }: { readonly next: NonNullable<Loaded["next"]> }) {
 		>
 			<div>
 				<chakra.span display="block">{next.label}</chakra.span>
-				<Figure size="giant">{next.task}</Figure>
+				<Figure size="giant" {...shownAs({ what: "words", of: next.id, value: next.task })}>
+					{next.task}
+				</Figure>
 				<chakra.span display="block" fontSize="18px">
 					{next.dish}, for {next.sitting}
 				</chakra.span>
 			</div>
 			<chakra.div marginInlineStart="auto" display="flex" alignItems="center" gap="20px">
-				<Figure size="giant" whiteSpace="nowrap">
+				<Figure size="giant" whiteSpace="nowrap" {...shownAs({ what: "start", of: next.id, value: next.at })}>
 					{next.clock}
 				</Figure>
 				<ActLink to={next.to} kind="plain" aria-keyshortcuts="o">
@@ -163,7 +166,11 @@ function MomentRow({ moment }: { readonly moment: Loaded["days"][number]["moment
 	return (
 		<Row>
 			<chakra.b fontFamily="head" fontSize="19px">
-				{moment.time}
+				{moment.tasks[0] ? (
+					<span {...shownAs({ what: "start", of: moment.tasks[0].id, value: moment.tasks[0].at })}>
+						{moment.time}
+					</span>
+				) : null}
 			</chakra.b>
 			<chakra.ul display="grid" gap="6px">
 				{moment.tasks.map((task) => (
@@ -179,7 +186,7 @@ function MomentRow({ moment }: { readonly moment: Loaded["days"][number]["moment
 						</chakra.span>
 						<span>
 							<Link to={task.to}>
-								<b>{task.task}</b>
+								<b {...shownAs({ what: "words", of: task.id, value: task.task })}>{task.task}</b>
 							</Link>{" "}
 							<Muted>
 								{task.dish} · {task.sitting}

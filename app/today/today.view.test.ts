@@ -13,12 +13,9 @@ let coming: ComingSitting[];
 
 beforeAll(async () => {
 	demo = await demoTables(NOW);
-	const sittings = [...new Set(demo.tables.map(({ sitting }) => sitting))];
-	coming = sittings.map((sitting) => ({
-		sitting,
-		rows: demo.tables.filter((table) => table.sitting === sitting).map(({ row }) => row),
-		batches: demo.batches.get(sitting.id) ?? [],
-	}));
+	coming = demo.dates.flatMap(({ sittings }) =>
+		sittings.map((worked) => ({ sitting: worked.sitting, worked })),
+	);
 });
 
 const A_TASK: DayTask = {
@@ -37,7 +34,8 @@ const A_TASK: DayTask = {
 	uses: [],
 	after: [],
 };
-const viewAt = (now: number) => todayView(coming, demo.kitchen, readingIn("metric", ZONE, now));
+const daysOf = () => demo.dates.map(({ day }) => day);
+const viewAt = (now: number) => todayView(coming, daysOf(), readingIn("metric", ZONE, now));
 type Moments = ReturnType<typeof todayView>["days"][number]["moments"];
 const tasksIn = ({ moments }: { readonly moments: Moments }) => moments.flatMap(({ tasks }) => tasks);
 
@@ -74,7 +72,7 @@ describe("today", () => {
 		[-3 * 60, "in 3 h", false],
 		[-3 * 24 * 60, "in 3 days", false],
 	])("counts down to it: %i minutes before", (minutes, words, isSoon) => {
-		const first = viewAt(NOW).days[0]?.moments[0]?.tasks[0];
+		const first = viewAt(NOW - 20 * 24 * HOUR_MS).days[0]?.moments[0]?.tasks[0];
 		const { next } = viewAt((first?.at ?? 0) + minutes * 60_000);
 		expect(next?.label).toMatch(new RegExp(`ext to start, ${words}$`));
 		expect(next?.isSoon).toBe(isSoon);
@@ -93,21 +91,20 @@ describe("today", () => {
 	it("counts a dish without a plan as a warning of its sitting", () => {
 		const [next] = coming;
 		if (!next) throw new Error("no sitting");
-		const before = todayView([next], demo.kitchen, readingIn("metric", ZONE, NOW)).sittings[0]?.warnings ?? 0;
-		const rows = next.rows.map(({ dish }, index) =>
-			index === 0 ? { dish, refused: "no pan" } : next.rows[index],
-		);
-		const after = todayView(
-			[{ ...next, rows: rows.filter((row) => row !== undefined) }],
-			demo.kitchen,
-			readingIn("metric", ZONE, NOW),
-		);
-		const lost = next.rows[0]?.plan?.warnings.length ?? 0;
-		expect(after.sittings[0]?.warnings).toBe(before - lost + 1);
+		const { worked } = next;
+		if (!worked) throw new Error("it has dishes");
+		const reading = readingIn("metric", ZONE, NOW);
+		const warned = (one: ComingSitting) => todayView([one], daysOf(), reading).sittings[0]?.warnings ?? 0;
+		const [first, ...others] = worked.rows;
+		if (!first) throw new Error("it has a dish");
+		const { dish, card } = first;
+		const without = { ...worked, rows: [{ dish, card, refused: "no pan" }, ...others] };
+		const lost = first.plan?.warnings.length ?? 0;
+		expect(warned({ ...next, worked: without })).toBe(warned(next) - lost + 1);
 	});
 
 	it("is quiet when nothing is planned", () => {
-		expect(todayView([], demo.kitchen, readingIn("metric", ZONE, NOW))).toMatchObject({
+		expect(todayView([], [], readingIn("metric", ZONE, NOW))).toMatchObject({
 			next: null,
 			days: [],
 			begun: null,
@@ -116,20 +113,36 @@ describe("today", () => {
 });
 
 describe("the day over the whole kitchen", () => {
-	/** The soonest sitting with one of its tasks put later, and something in an oven then. */
-	function placed() {
-		const serviceAt = coming[0]?.sitting.serviceAt ?? 0;
-		const alone = viewAt(serviceAt - 20 * 3_600_000);
-		const first = alone.days[0] && tasksIn(alone.days[0]).find(({ isOrder }) => !isOrder);
-		const later = (first?.at ?? 0) + 25 * 60_000;
-		const standing = { from: later - 3_600_000, to: later + 3_600_000 };
+	it("gives every oven, temperature and hour to the list: no other stands on it", () => {
+		const first = Math.min(...daysOf().flatMap(({ tasks }) => tasks.map(({ start }) => start)));
+		const view = viewAt(first - HOUR_MS);
+		const listed = new Map(view.days.flatMap(tasksIn).map((task) => [task.id, task]));
+		let inOvens = 0;
+		for (const day of daysOf()) {
+			for (const task of day.tasks) {
+				const shown = listed.get(task.id);
+				if (!shown || task.part !== "oven") continue;
+				const use = task.uses.findLast(({ set_C }) => set_C !== undefined);
+				const oven = day.equipment.find(({ id }) => id === use?.equipment);
+				expect(shown.at).toBe(task.start);
+				if (!oven) continue;
+				expect(shown.task).toContain(oven.name);
+				expect(shown.task).toContain(`${use?.set_C} °C`);
+				inOvens += 1;
+			}
+		}
+		expect(inOvens).toBeGreaterThan(3);
+	});
+
+	it("says what is in which oven and until when, and only while it is", () => {
+		const later = NOW;
+		const standing = { from: later - HOUR_MS, to: later + HOUR_MS };
 		const day: Day = {
 			...EMPTY_DAY,
 			equipment: [
 				{ id: "north", kind: "oven", name: "North oven", capacity: 10, unit: "rung", windows: [] },
 			] satisfies DayEquipment[],
 			tasks: [
-				{ ...A_TASK, id: first?.dayId ?? "", start: later, end: later + 600_000 },
 				{
 					...A_TASK,
 					id: "in",
@@ -138,28 +151,14 @@ describe("the day over the whole kitchen", () => {
 				},
 			],
 		};
-		const at = (now: number) => todayView(coming, demo.kitchen, readingIn("metric", ZONE, now), [day]);
-		return { serviceAt, first, later, at };
-	}
-
-	it("gives its clocks to the list", () => {
-		const { at, serviceAt, first, later } = placed();
-		const task = at(serviceAt - 20 * 3_600_000)
-			.days.flatMap(tasksIn)
-			.find(({ id }) => id === first?.id);
-		expect(task?.at).toBe(later);
-	});
-
-	it("says what is in which oven and until when, and only while it is", () => {
-		const { at, later } = placed();
-		expect(at(later).inOvens.map(({ words }) => words)).toEqual([
-			"Goat shoulder in the North oven at 150 °C",
-		]);
-		expect(at(later + 3_600_000).inOvens).toEqual([]);
+		const at = (now: number) => todayView(coming, [day], readingIn("metric", ZONE, now)).inOvens;
+		expect(at(later).map(({ words }) => words)).toEqual(["Goat shoulder in the North oven at 150 °C"]);
+		expect(at(later + HOUR_MS)).toEqual([]);
 	});
 
 	it("says an order whose time has passed, until the sitting is served", () => {
-		const { at, serviceAt } = placed();
+		const serviceAt = coming[0]?.sitting.serviceAt ?? 0;
+		const at = viewAt;
 		const orders = at(serviceAt - 60_000).passed;
 		expect(orders.length).toBeGreaterThan(0);
 		expect(orders[0]?.words).toMatch(/^The order for .* should have gone out/);

@@ -1,12 +1,11 @@
 import { groupBy } from "es-toolkit";
 import type { Day } from "#core/day";
-import type { Kitchen } from "#core/kitchen";
 import type { Preparation } from "#core/recipe";
 import type { PlacedTask } from "#core/tasks";
 import { durationWords, onDay, wallClock } from "#core/time";
 import type { Sitting } from "#db";
 import { tasksOf } from "../places/index.ts";
-import type { PlannedSittingRows } from "../ui/server/planned.server.ts";
+import type { WorkedSitting } from "../ui/server/worked.server.ts";
 import { isSoon, type Reading } from "../ui/words/reading.ts";
 
 /** How far ahead the day's list looks. */
@@ -23,35 +22,22 @@ export interface Task {
 	readonly dish: string;
 	readonly sitting: string;
 	readonly to: string;
-	/** As the day names it. */
-	readonly dayId: string;
 	readonly isOrder: boolean;
 	readonly serviceAt: number;
 }
 
-/** A coming sitting with its dishes planned. */
-export interface ComingSitting extends PlannedSittingRows {
+/** A coming sitting, and how its day has it; null where nothing is cooked for it. */
+export interface ComingSitting {
 	readonly sitting: Sitting;
+	readonly worked: WorkedSitting | null;
 }
 
-/**
- * What must start when, over all coming sittings, and the sittings in brief.
- *
- * @param days the soonest days as they stand over the whole kitchen: their clocks hold
- */
-export function todayView(
-	coming: readonly ComingSitting[],
-	kitchen: Kitchen,
-	reading: Reading,
-	days: readonly Day[] = [],
-) {
+/** What must start when, over all coming sittings, and the sittings in brief: as their days have them. */
+export function todayView(coming: readonly ComingSitting[], days: readonly Day[], reading: Reading) {
 	const start = onDay(reading.now, reading.timeZone, 0);
-	const placed = new Map(
-		days.flatMap((day) => day.tasks.map((task): [string, number] => [task.id, task.start])),
-	);
 	const tasks = coming
-		.flatMap((sitting) => [...dishTasks(sitting, kitchen, reading), ...batchTasks(sitting, reading)])
-		.map((task) => onTheDay(task, placed.get(task.dayId), reading))
+		.flatMap(({ worked }) => worked ?? [])
+		.flatMap((sitting) => [...dishTasks(sitting, reading), ...batchTasks(sitting, reading)])
 		.sort((a, b) => a.at - b.at);
 	const ahead = tasks.filter((task) => task.at >= reading.now);
 	const [next] = ahead;
@@ -68,7 +54,7 @@ export function todayView(
 				to,
 				words: `The order for ${dish} should have gone out ${reading.clock(at)}`,
 			})),
-		sittings: coming.map((sitting) => briefOf(sitting, reading)),
+		sittings: coming.map((one) => briefOf(one, reading)),
 	};
 }
 
@@ -88,10 +74,6 @@ function nextView(next: Task, reading: Reading) {
 	};
 }
 
-function onTheDay(task: Task, at: number | undefined, reading: Reading): Task {
-	return at === undefined ? task : { ...task, at, time: reading.time(at) };
-}
-
 /** What stands in which oven now, and until when. */
 function inOvensOf({ tasks, equipment }: Day, reading: Reading) {
 	const ovens = equipment.filter(({ kind }) => kind === "oven");
@@ -105,7 +87,8 @@ function inOvensOf({ tasks, equipment }: Day, reading: Reading) {
 	);
 }
 
-function briefOf({ sitting, rows }: ComingSitting, reading: Reading) {
+function briefOf({ sitting, worked }: ComingSitting, reading: Reading) {
+	const rows = worked?.rows ?? [];
 	return {
 		id: sitting.id,
 		day: `/day/${wallClock(sitting.serviceAt, reading.timeZone).date}`,
@@ -119,7 +102,7 @@ function briefOf({ sitting, rows }: ComingSitting, reading: Reading) {
 }
 
 /** Everything that the dishes of a sitting ask somebody to begin. */
-function dishTasks({ sitting, rows }: ComingSitting, kitchen: Kitchen, reading: Reading): Task[] {
+function dishTasks({ sitting, rows, kitchen }: WorkedSitting, reading: Reading): Task[] {
 	return rows.flatMap(({ dish, plan }) => {
 		if (!plan) return [];
 		return tasksOf({ plan, kitchen, reading }).map((task) => ({
@@ -131,7 +114,6 @@ function dishTasks({ sitting, rows }: ComingSitting, kitchen: Kitchen, reading: 
 			dish: dish.recipe.name,
 			sitting: sitting.name,
 			to: `/sittings/${sitting.id}/dishes/${dish.id}?place=${task.key}`,
-			dayId: task.id,
 			isOrder: task.key === "buy",
 			serviceAt: sitting.serviceAt,
 		}));
@@ -153,10 +135,10 @@ function stageWords(
 }
 
 /** What is made in the house for a sitting, once for all its dishes. */
-function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task[] {
+function batchTasks({ sitting, batches }: WorkedSitting, reading: Reading): Task[] {
 	return batches.flatMap(({ id, name, preparation, grams, litres, pot, dishes, tasks }) =>
 		tasks.map((task) => ({
-			id: `${sitting.id} ${task.id}`,
+			id: `${sitting.id}/${task.id}`,
 			at: task.start,
 			time: reading.time(task.start),
 			place: "Make",
@@ -168,7 +150,6 @@ function batchTasks({ sitting, batches }: ComingSitting, reading: Reading): Task
 			dish: dishes.join(", "),
 			sitting: sitting.name,
 			to: `/book/${id}`,
-			dayId: `${sitting.id}/${task.id}`,
 			isOrder: false,
 			serviceAt: sitting.serviceAt,
 		})),

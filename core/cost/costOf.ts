@@ -1,4 +1,4 @@
-import type { Plan } from "../plan/index.ts";
+import type { PlanFigures } from "../plan/index.ts";
 import { type Ingredient, missingIn, type Recipe, trimLossOf } from "../recipe/index.ts";
 
 /** What one line of a dish costs. Money in minor units, unrounded; masses kg. */
@@ -80,7 +80,7 @@ function lineCost({ ingredient, edible_kg, trimLoss }: CostItem): CostLine {
 }
 
 /** What a planned dish costs: the main at the card's own trim loss, every other line at its own. */
-export function costOfPlan(plan: Plan, recipe: Recipe, menuPrice_minor: number | null): Cost {
+export function costOfPlan(plan: PlanFigures, recipe: Recipe, menuPrice_minor: number | null): Cost {
 	const items = plan.lines.map(({ ingredient, line, amount_g, count }) => {
 		const grams = amount_g ?? (ingredient.each_g === null ? null : (count ?? 0) * ingredient.each_g);
 		return {

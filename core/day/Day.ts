@@ -1,5 +1,5 @@
 import type { Kitchen } from "../kitchen/index.ts";
-import type { Plan, PreparedBatch } from "../plan/index.ts";
+import type { DishNeeds } from "../plan/index.ts";
 import type { Predecessor, TaskPart, TaskPlace } from "../tasks/index.ts";
 import type { WorkingHours } from "../time/index.ts";
 import type { DayChange } from "./DayChange.ts";
@@ -21,14 +21,13 @@ export interface StandingPlace {
 	readonly capacity: number;
 }
 
-/** A sitting with its plans, as it would be in an empty kitchen. */
+/** A sitting with what its dishes need. */
 export interface SittingOfDay {
 	readonly id: string;
 	readonly name: string;
 	readonly serviceAt: number;
 	readonly hands: number;
-	readonly plans: readonly Plan[];
-	readonly batches: readonly PreparedBatch[];
+	readonly dishes: readonly DishNeeds[];
 }
 
 /** Everything that happens in one kitchen in some days. */
@@ -44,6 +43,8 @@ export interface DayGiven {
 	readonly before?: Pick<Day, "tasks">;
 	/** Nothing that is open begins before, ms since 1970 UTC. */
 	readonly now?: number;
+	/** What the days before have in hand: it is theirs, and stays. */
+	readonly held?: readonly Use[];
 }
 
 export type EquipmentKind =
@@ -57,6 +58,8 @@ export type EquipmentKind =
 	| "fridge"
 	| "warmer"
 	| "box"
+	| "bench"
+	| "plate"
 	| "cook";
 
 export interface DayEquipment {

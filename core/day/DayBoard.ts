@@ -1,7 +1,6 @@
-import type { Beliefs } from "../beliefs/index.ts";
 import { minutesBefore } from "../time/index.ts";
 import { continued } from "./continued.ts";
-import type { DayEquipment, DayGiven, DayTask, Unmet, Use } from "./Day.ts";
+import type { Day, DayEquipment, DayGiven, DayTask, Unmet, Use } from "./Day.ts";
 import { earliestOf } from "./earliestOf.ts";
 import { equipmentOf } from "./equipmentOf.ts";
 import { Ledger } from "./Ledger.ts";
@@ -33,7 +32,6 @@ export interface Carried {
 /** The tasks of a day while they are being placed. */
 export class DayBoard {
 	readonly given: DayGiven;
-	readonly beliefs: Beliefs;
 	readonly equipment: readonly DayEquipment[];
 	readonly from: number;
 	readonly to: number;
@@ -48,20 +46,26 @@ export class DayBoard {
 	/** Rungs × minutes by which what was chosen may wait longer than it must. */
 	over = 0;
 
-	constructor(given: DayGiven, tasks: readonly OpenTask[], beliefs: Beliefs, from: number, to: number) {
+	/** @param again the day as it was placed a moment ago: what stood well there stays */
+	constructor(
+		given: DayGiven,
+		tasks: readonly OpenTask[],
+		from: number,
+		to: number,
+		again: Pick<Day, "tasks"> | null = null,
+	) {
 		this.given = given;
-		this.beliefs = beliefs;
 		this.equipment = equipmentOf(given, from, to);
 		this.from = from;
 		this.to = to;
-		this.ledger = new Ledger(this.equipment);
+		this.ledger = new Ledger(this.equipment, given.held);
 		this.tasks = new Map(tasks.map((task) => [task.id, task]));
 		this.settled = settledOf(tasks, given);
 		const known = tasks.map((task) => ({ ...task, inOven: pansInOven(task) }));
-		this.stood = continued(given.before?.tasks ?? [], known);
+		this.stood = continued((again ?? given.before)?.tasks ?? [], known);
 		this.earliest = earliestOf(tasks, this.settled, given, (task) =>
 			isOvenTask(task)
-				? Math.min(task.minutes.planned, ...waysOf(task, given, beliefs).map(({ minutes }) => minutes))
+				? Math.min(task.minutes.planned, ...waysOf(task, given).map(({ minutes }) => minutes))
 				: task.minutes.planned,
 		);
 	}
@@ -70,12 +74,12 @@ export class DayBoard {
 		return this.put.has(id);
 	}
 
-	/** Tasks whose followers all stand, the one that is wanted latest first. */
+	/** Tasks whose followers all stand: in the order in which they stood, or else the one that is wanted latest first. */
 	readyOf(open: readonly OpenTask[]): OpenTask[] {
 		return open
 			.filter(({ followers }) => followers.every(({ task }) => this.put.has(task)))
-			.map((task) => ({ task, endBy: this.endBy(task) }))
-			.sort((a, b) => b.endBy - a.endBy || a.task.id.localeCompare(b.task.id))
+			.map((task) => ({ task, endBy: this.stood.get(task.id)?.end ?? this.endBy(task) }))
+			.sort((a, b) => b.endBy - a.endBy || a.task.rank - b.task.rank)
 			.map(({ task }) => task);
 	}
 

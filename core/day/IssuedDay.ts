@@ -25,6 +25,8 @@ export interface IssuedSitting {
 
 /** A day as it was issued: what was placed, and all that it was made from. */
 export interface IssuedDay {
+	/** Stands for all that it was made from; numbers of before have none. */
+	readonly made?: string;
 	readonly day: Day;
 	readonly changes: readonly DayChange[];
 	readonly sittings: readonly IssuedSitting[];

@@ -5,8 +5,13 @@ export class Ledger {
 	readonly #things: ReadonlyMap<string, DayEquipment>;
 	readonly #uses = new Map<string, Use[]>();
 
-	constructor(equipment: readonly DayEquipment[]) {
+	readonly #held: ReadonlySet<Use>;
+
+	/** @param held what others have in hand and keep: it counts for what is free, and for nobody's work here */
+	constructor(equipment: readonly DayEquipment[], held: readonly Use[] = []) {
 		this.#things = new Map(equipment.map((one) => [one.id, one]));
+		this.#held = new Set(held);
+		for (const use of held) this.take(use);
 	}
 
 	/** Things of one kind; none where the kitchen does not count them. */
@@ -18,7 +23,7 @@ export class Ledger {
 		return this.#things.has(id);
 	}
 
-	/** By how much a use is over what there is at some moment of it; not at all where it fits. */
+	/** Units over capacity at the worst moment of the use; 0 if it fits. */
 	short({ equipment, amount, from, to, set_C }: Use): number {
 		const thing = this.#things.get(equipment);
 		if (!thing || to <= from) return 0;
@@ -40,6 +45,11 @@ export class Ledger {
 				this.usesOf(equipment).filter((use) => !uses.includes(use)),
 			);
 		}
+	}
+
+	/** Of a thing, what is taken here and not by others. */
+	ownUsesOf(equipment: string): readonly Use[] {
+		return this.usesOf(equipment).filter((use) => !this.#held.has(use));
 	}
 
 	usesOf(equipment: string): readonly Use[] {

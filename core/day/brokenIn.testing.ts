@@ -5,7 +5,13 @@ import type { DayFile } from "./dayJson.ts";
  * What the file itself says is short may be short.
  */
 export function brokenIn(day: DayFile): string[] {
-	return [...brokenUses(day), ...brokenOvens(day), ...brokenOrder(day), ...brokenSums(day)];
+	return [
+		...brokenUses(day),
+		...brokenOvens(day),
+		...brokenOrder(day),
+		...brokenSums(day),
+		...brokenFood(day),
+	];
 }
 
 const at = (instant: string): number => Date.parse(instant);
@@ -107,4 +113,46 @@ function brokenSums({ late_min, waiting_rung_min, bound_waiting_rung_min, tasks,
 		...(late_min > 0 && unmet.length === 0 ? ["late, and nothing says why"] : []),
 		...unmet.filter(({ task }) => !known.has(task)).map(({ task }) => `${task} is short and nowhere`),
 	];
+}
+
+/** Food that stands nowhere for a while, or in a thing that there is not, or that its own task does not hold. */
+function brokenFood({ food, equipment, tasks }: DayFile): string[] {
+	const known = new Set(equipment.map(({ id }) => id));
+	const dishes = new Set(tasks.filter(({ operation }) => operation === "plate").map((task) => task.for));
+	const nowhere = [...dishes].flatMap((dish) => gapsOf(dish, food, tasks));
+	return [
+		...nowhere,
+		...food.filter(({ at: thing }) => !known.has(thing)).map(({ at: thing }) => `food stands in ${thing}`),
+		...food.filter(({ kg }) => !(kg > 0)).map((one) => `${one.for} stands with no weight`),
+		...food.flatMap((one) => notHeld(one, equipment, tasks)),
+	];
+}
+
+function gapsOf(dish: string, food: DayFile["food"], tasks: DayFile["tasks"]): string[] {
+	const stands = food.filter((one) => one.for === dish).sort((a, b) => at(a.from) - at(b.from));
+	const own = tasks.filter((task) => task.for === dish && task.operation !== "order");
+	const from = Math.min(...own.map(({ start }) => at(start)));
+	const to = Math.max(...own.map(({ end }) => at(end)));
+	let until = from;
+	for (const one of stands) {
+		if (at(one.from) > until) return [`${dish} stands nowhere from ${new Date(until).toISOString()}`];
+		until = Math.max(until, at(one.to));
+	}
+	return until < to ? [`${dish} stands nowhere at the end`] : [];
+}
+
+/** What stands in an oven or a chiller is there by a task that has it in hand just then. */
+function notHeld(
+	{ at: thing, from, to, ...one }: DayFile["food"][number],
+	equipment: DayFile["equipment"],
+	tasks: DayFile["tasks"],
+): string[] {
+	const kind = equipment.find(({ id }) => id === thing)?.kind;
+	if (kind !== "oven" && kind !== "chiller") return [];
+	const isHeld = tasks.some(
+		(task) =>
+			task.for === one.for &&
+			task.uses.some((use) => use.equipment === thing && at(use.from) < at(to) && at(use.to) > at(from)),
+	);
+	return isHeld ? [] : [`${one.for} stands in ${thing} at ${from}, and no task has it there`];
 }

@@ -52,7 +52,7 @@ const CHANGE_WORDS: { readonly [K in DayChange["kind"]]: (change: ChangeOf<K>, s
 		`${sitting(id)} for ${covers.toLocaleString("en-GB")} covers`,
 	ahead: ({ for: id, ahead }, { dish }) => `${dish(id)} cooked ${ahead ? "the day before" : "on the day"}`,
 	pinned: ({ task: id, oven, start }, { task, thing, clock }) =>
-		`“${task(id)}” settled${oven === undefined ? "" : ` in the ${thing(oven)}`} from ${clock(start)}`,
+		`“${task(id)}” fixed${oven === undefined ? "" : ` in the ${thing(oven)}`} from ${clock(start)}`,
 	happened: ({ task: id, start, end }, { task, clock }) =>
 		`“${task(id)}” begun at ${clock(start)}${end === null ? "" : `, over at ${clock(end)}`}`,
 };
@@ -79,8 +79,8 @@ export function moveWords({ task, was, is, why }: Move, before: DayNames["day"],
 	const inDay = day.tasks.some(({ id }) => id === task);
 	return {
 		what: nameOf(task, inDay ? day : before),
-		was: was ? stoodWords(was, is, before, names) : "not there",
-		is: is ? stoodWords(is, was, day, names) : "no longer there",
+		was: was ? stoodWords(was, is, before, names) : "new",
+		is: is ? stoodWords(is, was, day, names) : "removed",
 		why: whyWords(why, names),
 	};
 }
@@ -92,7 +92,8 @@ function stoodWords(
 	{ equipment }: DayNames["day"],
 	names: DayNames,
 ): string {
-	const clock = (at: number) => clockWords(at, names.timeZone, one.end);
+	// The day is named where it is another than the other place's.
+	const clock = (at: number) => clockWords(at, names.timeZone, other?.start ?? one.end);
 	const moved = other === null || one.start !== other.start || one.end !== other.end;
 	const elsewhere = other === null || one.oven !== other.oven || one.set_C !== other.set_C;
 	const words: string[] = [];
@@ -108,11 +109,11 @@ function whyWords(why: Move["why"], names: DayNames): string {
 		case "told":
 			return changeWords(why.change, names);
 		case "after":
-			return `“${nameOf(why.task, names.day)}” before it is over later`;
+			return `waits for “${nameOf(why.task, names.day)}”`;
 		case "before":
 			return `“${nameOf(why.task, names.day)}” after it has moved`;
 		case "takes":
-			return `it takes ${durationWords(Math.abs(why.minutes))} ${why.minutes > 0 ? "longer" : "less"}`;
+			return `${durationWords(Math.abs(why.minutes))} ${why.minutes > 0 ? "longer" : "shorter"}`;
 		case "room":
 			return `“${nameOf(why.task, names.day)}” has the ${thingOf(why.equipment, names.day.equipment)} now`;
 		case "fits":

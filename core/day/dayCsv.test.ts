@@ -6,6 +6,7 @@ const task = (id: string, uses: DayFile["tasks"][number]["uses"]): DayFile["task
 	id,
 	for: "goat",
 	sitting: "supper",
+	operation: "braise",
 	place: "braise",
 	name: "Braise: Goat, “low”",
 	start: "2026-12-05T14:35:00Z",
@@ -31,6 +32,7 @@ const FILE: DayFile = {
 	late_min: 0,
 	waiting_rung_min: 0,
 	bound_waiting_rung_min: 0,
+	food: [],
 	unmet: [],
 };
 

@@ -1,13 +1,12 @@
 import ICAL from "ical.js";
 import { describe, expect, it } from "vitest";
-import { SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { KITCHEN } from "../plan/dish.testing.ts";
 import { givenDay, sitting } from "./days.testing.ts";
 import { dayIcs, dayJson, placeDay } from "./index.ts";
 
 const STAMP = Date.UTC(2026, 10, 27, 9);
-const day = placeDay(givenDay([sitting("hall", [{ id: "a" }])]), SHIPPED_BELIEFS, { seed: 1, steps: 10_000 });
-const file = dayJson(day, "2026-11-28", "2026-11-28", KITCHEN.policy.timeZone);
+const day = placeDay(givenDay([sitting("hall", [{ id: "a" }])]), { seed: 1, steps: 10_000 });
+const file = dayJson(day, "2026-11-28", "2026-11-28", KITCHEN.policy);
 
 describe("the day as a calendar", () => {
 	const calendar = new ICAL.Component(ICAL.parse(dayIcs(file, "Hall, supper; “goat”", STAMP)));

@@ -1,5 +1,4 @@
 import { sumBy } from "es-toolkit";
-import { isMadeAhead } from "../plan/index.ts";
 import { minutesBefore } from "../time/index.ts";
 import type { Day, DayTask, Unmet, Use } from "./Day.ts";
 import { type DayBoard, MINUTE_MS, type Put } from "./DayBoard.ts";
@@ -44,7 +43,7 @@ export function dayOf(board: DayBoard): Day {
 		late_min,
 		waiting_rung_min,
 		bound_waiting_rung_min: Math.max(0, waiting_rung_min - board.over),
-		unmet: [...board.unmet, ...brokenLags(board, tasks)],
+		unmet: [...board.unmet, ...brokenLags(board, tasks), ...tooLong(board)],
 	};
 }
 
@@ -120,12 +119,12 @@ function holdPans(board: DayBoard): Map<string, Use[]> {
  */
 function emptiedBy(
 	board: DayBoard,
-	{ place, part, needs, for: dish, figures, serviceAt, plan }: OpenTask,
+	{ place, part, needs, for: dish, figures, serviceAt, ahead: isAhead }: OpenTask,
 ): number | null {
 	const endOf = (id: string) => board.put.get(`${dish}/${id}`)?.end;
 	const plated = endOf("plate") ?? serviceAt;
 	const { go, goes } = figures;
-	const ahead = goes !== undefined && plan !== undefined && isMadeAhead(plan.recipe);
+	const ahead = goes !== undefined && isAhead;
 	const turnedOut = (what: string) => endOf(go === goes ? what : `${what}/go${go}`) ?? plated;
 	const heated = () => {
 		const waves = Array.from({ length: Number(figures.waves ?? 0) }, (_, index) =>
@@ -140,6 +139,15 @@ function emptiedBy(
 	if (part === "chill" && needs.some(({ kind }) => kind === "pan")) return endOf("keep") ?? plated;
 	if (place !== "reheat" || !ahead) return null;
 	return go === goes ? plated : heated();
+}
+
+/** What lasts longer than it may: held hot until what follows it begins. */
+function tooLong(board: DayBoard): Unmet[] {
+	return [...board.tasks.values()].flatMap(({ id, longest_min }): Unmet[] => {
+		const { start, end } = board.put.get(id) as Put;
+		const minutes = (end - start) / MINUTE_MS - (longest_min ?? Number.POSITIVE_INFINITY);
+		return minutes > 0 ? [{ task: id, because: "waitsTooLong", minutes }] : [];
+	});
 }
 
 /** What has to wait longer before what follows it than it may. */

@@ -89,7 +89,7 @@ export function unmetWords(unmet: Unmet, { tasks, equipment }: Day, timeZone: st
 		}
 		case "waitsTooLong":
 			return {
-				because: `it comes ${durationWords(unmet.minutes)} later than what is before it may wait`,
+				because: `what is before it stands ${durationWords(unmet.minutes)} longer than it may`,
 				frees: "start what is before it later",
 			};
 	}

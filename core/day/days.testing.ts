@@ -1,7 +1,8 @@
+import { must } from "../check/index.ts";
 import { KITCHEN, ORDER, RECIPE } from "../plan/dish.testing.ts";
 import { type DishOrder, planSitting } from "../plan/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import type { Day, DayGiven, SittingOfDay } from "./index.ts";
+import { type Day, type DayGiven, placeDay, type SittingOfDay, type WorkedDish } from "./index.ts";
 
 interface Dish {
 	readonly id: string;
@@ -22,8 +23,13 @@ export function sitting(
 		})),
 		kitchen,
 	);
-	const plans = planned.dishes.flatMap((dish) => ("plan" in dish ? [dish.plan] : []));
-	return { id, name: id, serviceAt, hands, plans, batches: planned.batches };
+	return {
+		id,
+		name: id,
+		serviceAt,
+		hands,
+		dishes: planned.flatMap((dish) => ("needs" in dish ? [dish.needs] : [])),
+	};
 }
 
 /** A day of some sittings in the kitchen of the tests. */
@@ -42,3 +48,11 @@ export const taskOf = ({ tasks }: Day, id: string) => {
 	if (!task) throw new Error(`there is no ${id}`);
 	return task;
 };
+
+/** A dish as it stands in a day on which nothing else is cooked. */
+export function workedIn(recipe: Recipe, order: DishOrder, kitchen = KITCHEN): WorkedDish {
+	const { id, serviceAt, hands } = order;
+	const one = sitting("alone", [{ id, recipe, order }], { serviceAt, hands, kitchen });
+	const day = placeDay(givenDay([one], { kitchen }), { seed: 1, steps: 20_000 });
+	return must(day.dishes, id, "dish");
+}

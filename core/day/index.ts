@@ -1,4 +1,5 @@
 export { type Cause, causesOf } from "./causesOf.ts";
+export { certificateOf } from "./certificateOf.ts";
 export { changeWords, type DayNames, type MoveWords, moveWords } from "./changeWords.ts";
 export type {
 	Cook,
@@ -25,11 +26,13 @@ export {
 export { dayCsv } from "./dayCsv.ts";
 export { dayIcs } from "./dayIcs.ts";
 export { DayFile, dayJson } from "./dayJson.ts";
+export { daysTogether, sliceOf, touches } from "./daysTogether.ts";
 export { taskName, unmetWords } from "./dayWords.ts";
+export { BENCH, type FoodPlace, foodOf, PLATES } from "./foodOf.ts";
 export type { IssuedDay, IssuedDish, IssuedSitting } from "./IssuedDay.ts";
 export { liftablesOf } from "./liftablesOf.ts";
+export { markOf, shownMark } from "./markOf.ts";
 export { type Move, type MovedBecause, movesBetween, type Stood } from "./movesBetween.ts";
-export { onDaysClock } from "./onDaysClock.ts";
 export {
 	type Assignment,
 	checkedOvenDay,
@@ -44,8 +47,9 @@ export {
 	solveOvens,
 	USUAL_SETTINGS,
 } from "./ovenDay/index.ts";
-export { EMPTY_DAY, placeDay } from "./placeDay.ts";
+export { EMPTY_DAY, placeDay, restoredDay } from "./placeDay.ts";
 export { changesIn, type MoreRoom, type Remedy, remediesFor, withRoom } from "./remedies.ts";
+export { isOfSitting, sittingWith } from "./sittingWith.ts";
 export {
 	type Breaks,
 	type InOven,
@@ -54,4 +58,5 @@ export {
 	type Verdict,
 	verdictOf,
 } from "./verdictOf.ts";
+export type { WorkedBatch, WorkedDay, WorkedDish } from "./WorkedDay.ts";
 export { type WayOut, type WaysOut, waysOut } from "./waysOut.ts";

@@ -1,16 +1,15 @@
-import type { Beliefs } from "../beliefs/index.ts";
 import type { Day, DayGiven, DayTask } from "./Day.ts";
 import { isOvenTask, waysOf } from "./ovenLevel.ts";
-import { tasksOf } from "./tasksOf.ts";
+import { tasksOf, workOf } from "./tasksOf.ts";
 import type { Liftable } from "./verdictOf.ts";
 import { wantedAt } from "./wantedAt.ts";
 
 const MINUTE_MS = 60_000;
 
 /** All that can be lifted from its rungs and put elsewhere, with what it needs there, by task. */
-export function liftablesOf(day: Day, given: DayGiven, beliefs: Beliefs): Map<string, Liftable> {
+export function liftablesOf(day: Day, given: DayGiven): Map<string, Liftable> {
 	const placed = new Map(day.tasks.map((task) => [task.id, task]));
-	const tasks = new Map(tasksOf(given.sittings).map((task) => [task.id, task]));
+	const tasks = new Map(tasksOf(workOf(given.sittings, given.kitchen)).map((task) => [task.id, task]));
 	const placeOf = (id: string) => placed.get(id) as DayTask;
 	const liftables = [...tasks.values()].filter(isOvenTask).flatMap((task): Liftable[] => {
 		const stands = placed.get(task.id);
@@ -22,7 +21,7 @@ export function liftablesOf(day: Day, given: DayGiven, beliefs: Beliefs): Map<st
 		return [
 			{
 				id: task.id,
-				ways: waysOf(task, given, beliefs),
+				ways: waysOf(task, given),
 				filledAt,
 				wantedAt: wantedAt(task, stands.end, tasks, placeOf),
 			},

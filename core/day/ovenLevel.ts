@@ -1,8 +1,7 @@
-import type { Beliefs } from "../beliefs/index.ts";
+import { sortBy } from "es-toolkit";
 import { minutesToBeSure } from "../braise/index.ts";
 import { type Oven, rungsIn } from "../ovens/index.ts";
-import { type BraiseGroup, minutesAtEach } from "../plan/index.ts";
-import type { Need } from "../tasks/index.ts";
+import type { MinutesIn, Need } from "../tasks/index.ts";
 import { minutesBefore } from "../time/index.ts";
 import type { DayGiven, Use } from "./Day.ts";
 import {
@@ -48,13 +47,12 @@ export function solveLevel(
 	held: readonly Use[],
 	from: number,
 	given: DayGiven,
-	beliefs: Beliefs,
 	settings: SolverSettings,
 ): OvenLevel {
 	const { ovens } = given.kitchen.equipment;
 	const minute = (at: number) => (at - from) / MINUTE_MS;
 	const batches = tasks.flatMap(({ task, endBy, notBefore, left }) => {
-		const ways = waysOf(task, given, beliefs, left);
+		const ways = waysOf(task, given, left);
 		if (ways.length === 0) return [];
 		const notBefore_min = Math.max(0, minute(notBefore));
 		return [{ id: task.id, shelves: 1, ways, readyBy_min: minute(endBy), notBefore_min }];
@@ -96,7 +94,7 @@ export interface WayInOven extends OvenWay {
  *
  * @param left share of the time that is still to come
  */
-export function waysOf(task: OpenTask, given: DayGiven, beliefs: Beliefs, left = 1): WayInOven[] {
+export function waysOf(task: OpenTask, given: DayGiven, left = 1): WayInOven[] {
 	const need = task.needs.find((one): one is Rungs => one.kind === "rungs");
 	if (!need) return [];
 	const { equipment, policy } = given.kitchen;
@@ -104,20 +102,14 @@ export function waysOf(task: OpenTask, given: DayGiven, beliefs: Beliefs, left =
 		const type = equipment.pans.find(({ id }) => id === typeId);
 		return type ? [{ type, count }] : [];
 	});
-	const group = task.plan?.braise?.groups.find(({ id }) => id === task.figures.group);
-	// Of two that cost the same, the first is taken: the oven and the temperature of the card.
-	const ovens = [...equipment.ovens].sort(
-		(a, b) => Number(b.id === need.ovenId) - Number(a.id === need.ovenId) || a.id.localeCompare(b.id),
-	);
-	return ovens.flatMap((oven) => {
+	return ovensFor(need, equipment.ovens).flatMap((oven) => {
 		const shelves = rungsIn(oven, pans);
 		if (shelves === null) return [];
-		const times = timesIn(oven, need, task, group, beliefs).toSorted(
-			(a, b) => Math.abs(a.set_C - need.set_C) - Math.abs(b.set_C - need.set_C),
-		);
-		return times.map(
-			({ set_C, minutes }): WayInOven => ({
-				minutes: Math.max(1, Math.ceil(minutesToBeSure(minutes, policy.confidence) * left)),
+		return timesIn(oven, need).map(
+			({ set_C, minutes, least_min = 1, given_min }): WayInOven => ({
+				minutes: Math.ceil(
+					(given_min ?? Math.max(least_min, minutesToBeSure(minutes, policy.confidence))) * left,
+				),
 				low_C: set_C,
 				high_C: set_C,
 				ovens: [oven.id],
@@ -127,16 +119,33 @@ export function waysOf(task: OpenTask, given: DayGiven, beliefs: Beliefs, left =
 	});
 }
 
-/** A braise takes its own time in each kind of oven; what is only made hot takes what its card says. */
-function timesIn(
-	oven: Oven,
-	need: Rungs,
-	{ plan }: OpenTask,
-	group: BraiseGroup | undefined,
-	beliefs: Beliefs,
-): Rungs["minutesAt"] {
-	if (plan && group) return minutesAtEach(group, plan.recipe, beliefs, oven);
-	return need.minutesAt.filter(({ set_C }) => set_C >= oven.min_C && set_C <= oven.max_C);
+/** Of two that cost the same the first is taken: the oven of the card, then by what they are, never by a name. */
+function ovensFor({ ovenId, stays }: Rungs, ovens: readonly Oven[]): Oven[] {
+	return sortBy(
+		ovens.filter(({ id }) => !stays || id === ovenId),
+		[
+			({ id }) => Number(id !== ovenId),
+			({ kind }) => kind,
+			({ rungs }) => rungs,
+			({ pitch_mm }) => pitch_mm,
+			({ max_C }) => max_C,
+			({ min_C }) => min_C,
+			({ power_w }) => power_w ?? 0,
+			({ id }) => id,
+		],
+	);
+}
+
+/** What suits some pans in an oven, the nearest to what was asked first. */
+function timesIn({ id, min_C, max_C }: Oven, { minutesAt, stays, set_C: asked_C }: Rungs): MinutesIn[] {
+	const suiting = minutesAt.filter(
+		({ set_C, ovens }) =>
+			set_C >= min_C &&
+			set_C <= max_C &&
+			(ovens === undefined || ovens.includes(id)) &&
+			(!stays || set_C === asked_C),
+	);
+	return sortBy(suiting, [({ set_C }) => Math.abs(set_C - asked_C), ({ set_C }) => set_C]);
 }
 
 /** What a way takes from a start on. */

@@ -1,20 +1,19 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { checked } from "../check/index.ts";
 import { NORTH } from "../kitchen/kitchen.testing.ts";
 import { equipped, KITCHEN, ORDER, RECIPE } from "../plan/dish.testing.ts";
+import { alone as lone } from "../plan/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { brokenIn } from "./brokenIn.testing.ts";
 import { givenDay, sitting, taskOf, usesOf } from "./days.testing.ts";
-import { type Day, DayFile, type DayGiven, dayJson, placeDay } from "./index.ts";
+import { DayFile, type DayGiven, dayJson, placeDay, type WorkedDay } from "./index.ts";
 
 const SOON = { seed: 1, steps: 30_000 };
 const MINUTE_MS = 60_000;
-const { timeZone } = KITCHEN.policy;
 
-const placed = (day: DayGiven): Day => placeDay(day, SHIPPED_BELIEFS, SOON);
-const fileOf = (day: Day) => dayJson(day, "2026-11-28", "2026-11-28", timeZone);
+const placed = (day: DayGiven): WorkedDay => placeDay(day, SOON);
+const fileOf = (day: WorkedDay) => dayJson(day, "2026-11-28", "2026-11-28", KITCHEN.policy);
 const ahead: Recipe = {
 	...RECIPE,
 	name: "Pork collar, cold",
@@ -69,10 +68,7 @@ describe("a whole day", () => {
 	it("is the same for sittings and dishes in another order", () => {
 		fc.assert(
 			fc.property(anySitting("one"), anySitting("two"), (one, two) => {
-				const turned = [
-					two,
-					{ ...one, plans: [...one.plans].reverse(), batches: [...one.batches].reverse() },
-				];
+				const turned = [two, { ...one, dishes: [...one.dishes].reverse() }];
 				expect(placed(givenDay(turned))).toEqual(placed(givenDay([one, two])));
 			}),
 			{ numRuns: 6 },
@@ -86,8 +82,9 @@ describe("a whole day", () => {
 	it("one dish alone stands where its own clock puts it, but for what is at hand with the oven", () => {
 		const alone = sitting("alone", [{ id: "collar" }]);
 		const day = placed(givenDay([alone]));
-		const [plan] = alone.plans;
-		for (const { id, start } of plan?.tasks ?? []) {
+		const [needs] = alone.dishes;
+		if (!needs) throw new Error("it is planned");
+		for (const { id, start } of lone(needs).tasks) {
 			if (/plate|sauce|rest/.test(id)) expect(taskOf(day, id).start).toBe(start);
 		}
 		expect(day.unmet).toEqual([]);

@@ -42,7 +42,7 @@ function stayOf(board: DayBoard, all: readonly OvenTask[]): Map<string, Use> {
 		const stood = board.stood.get(task.id);
 		const was = stood?.uses.find(({ set_C }) => set_C !== undefined);
 		if (!stood || !was || left < 1 || was.from < notBefore) continue;
-		const way = waysOf(task, board.given, board.beliefs).find(
+		const way = waysOf(task, board.given).find(
 			({ ovens: [oven], low_C }) => oven === was.equipment && low_C === was.set_C,
 		);
 		const use = way && takenBy(way, was.from);
@@ -86,7 +86,7 @@ function solved(
 	const solve = (kept: ReadonlyMap<string, Use>) => {
 		const open = all.filter(({ task }) => !kept.has(task.id));
 		const held = [...holding, ...kept.values()];
-		const level = solveLevel(open, held, board.from, board.given, board.beliefs, settings);
+		const level = solveLevel(open, held, board.from, board.given, settings);
 		return { level, kept, bad: (open.length - level.stand.size) * 10_000 + level.late_min };
 	};
 	let best = solve(stay);

@@ -1,6 +1,7 @@
+import type { HousePolicy } from "../kitchen/index.ts";
 import { latestStartOf, overBy } from "../tasks/index.ts";
 import { minutesBefore, toFiveMinutes } from "../time/index.ts";
-import { type DayBoard, LOOKS_ON_MIN, STEP_MIN } from "./DayBoard.ts";
+import { type DayBoard, LOOKS_ON_MIN, MINUTE_MS, STEP_MIN } from "./DayBoard.ts";
 import type { OpenTask } from "./tasksOf.ts";
 import type { Tried } from "./usesOf.ts";
 
@@ -35,7 +36,8 @@ export function placeTask(board: DayBoard, task: OpenTask): void {
 /** Where it stood in the day that is being worked to, if it can. */
 function asItStood(board: DayBoard, task: OpenTask, endBy: number): Tried | null {
 	const stood = board.stood.get(task.id);
-	if (!stood || stood.start < board.earliestOf(task)) return null;
+	// What only fills the time between two others has no place of its own to keep.
+	if (!stood || task.fills || stood.start < board.earliestOf(task)) return null;
 	const end = minutesBefore(stood.start, -task.minutes.planned);
 	const stands_min = STANDS_AT_MOST_MIN[task.place] ?? LOOKS_BACK_MIN;
 	if (end > endBy || end < minutesBefore(endBy, stands_min)) return null;
@@ -57,20 +59,24 @@ function backwardsFrom(board: DayBoard, task: OpenTask, endBy: number): Tried | 
 	return null;
 }
 
+/** Whether a task on trial lies whole inside working hours, where it has to. */
+export function isInHours(task: OpenTask, { start, end }: Tried, policy: HousePolicy): boolean {
+	return !task.window.withinHours || latestStartOf(task, end, policy) >= toFiveMinutes(start, Math.floor);
+}
+
 /** As early as there is everything, where it can not begin in time. */
 export function onFrom(board: DayBoard, task: OpenTask, from: number, endBy: number): Tried | null {
 	const { policy } = board.given.kitchen;
 	if (from <= latestStartOf(task, endBy, policy)) return null;
-	const first = task.minutes.planned === 0 ? from : toFiveMinutes(from, Math.ceil);
+	const first =
+		task.minutes.planned === 0 ? Math.ceil(from / MINUTE_MS) * MINUTE_MS : toFiveMinutes(from, Math.ceil);
 	for (
 		let start = first;
 		start <= minutesBefore(from, -LOOKS_ON_MIN);
 		start = minutesBefore(start, -STEP_MIN)
 	) {
 		const tried = board.triedAt(task, start);
-		const isInHours =
-			!task.window.withinHours || latestStartOf(task, tried.end, policy) >= toFiveMinutes(start, Math.floor);
-		if (isInHours && board.usesAt(tried, false)) return tried;
+		if (isInHours(task, tried, policy) && board.usesAt(tried, false)) return tried;
 	}
 	return null;
 }

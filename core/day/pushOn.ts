@@ -41,7 +41,7 @@ export function pushOn(board: DayBoard): void {
 function firstUse(board: DayBoard, task: OpenTask, from: number): Use | null {
 	const first = toFiveMinutes(from, Math.ceil);
 	let best: Use | null = null;
-	for (const way of waysOf(task, board.given, board.beliefs)) {
+	for (const way of waysOf(task, board.given)) {
 		for (
 			let start = first;
 			start <= minutesBefore(first, -LOOKS_ON_MIN);

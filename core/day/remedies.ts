@@ -26,7 +26,10 @@ export function remediesFor(
 ): Remedy[] {
 	const causes = causesOf(day);
 	const open = new Set(day.tasks.filter(({ fixed }) => !fixed).map((task) => task.for));
-	const plans = sittings.flatMap((sitting) => sitting.plans).filter(({ order }) => open.has(order.id));
+	const plans = sittings
+		.flatMap((sitting) => sitting.dishes)
+		.map(({ dish }) => dish)
+		.filter(({ order }) => open.has(order.id));
 	const dishes = plans.map(({ order, recipe }) => ({ id: order.id, oven_C: recipe.braise.oven_C }));
 	const wantsOven = causes.some(({ unmet: { because } }) => because !== "tooFew" && because !== "nobody");
 	const found: Remedy[] = [

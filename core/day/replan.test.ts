@@ -1,6 +1,5 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { NORTH, SOUTH } from "../kitchen/kitchen.testing.ts";
 import { equipped } from "../plan/dish.testing.ts";
 import { brokenIn } from "./brokenIn.testing.ts";
@@ -13,15 +12,16 @@ import {
 	dayJson,
 	movesBetween,
 	placeDay,
+	type WorkedDay,
 } from "./index.ts";
 
 const SOON = { seed: 1, steps: 30_000 };
 const MINUTE_MS = 60_000;
 const kitchen = equipped({ ovens: [NORTH, SOUTH] });
 const supper = [sitting("hall", [{ id: "a" }, { id: "b" }], { kitchen })];
-const fileOf = (day: Day) => dayJson(day, "2026-11-28", "2026-11-28", kitchen.policy.timeZone);
-const placed = (more: Partial<DayGiven> = {}, sittings = supper): Day =>
-	placeDay(givenDay(sittings, { kitchen, ...more }), SHIPPED_BELIEFS, SOON);
+const fileOf = (day: WorkedDay) => dayJson(day, "2026-11-28", "2026-11-28", kitchen.policy);
+const placed = (more: Partial<DayGiven> = {}, sittings = supper): WorkedDay =>
+	placeDay(givenDay(sittings, { kitchen, ...more }), SOON);
 const ovenOf = ({ uses }: DayTask) => uses.findLast(({ set_C }) => set_C !== undefined);
 const braises = ({ tasks }: Day) => tasks.filter(({ part, place }) => part === "oven" && place === "braise");
 

@@ -63,9 +63,7 @@ function cutShort(board: DayBoard, uses: readonly Use[], end: number): Carried |
 
 /** The oven that the chef has settled, as hot as was said or as near as it suits; else any with room. */
 function pinnedUse(board: DayBoard, task: OpenTask, { start, oven, set_C }: Settled): Use | null {
-	const ways = waysOf(task, board.given, board.beliefs).filter(
-		({ ovens: [id] }) => oven === undefined || id === oven,
-	);
+	const ways = waysOf(task, board.given).filter(({ ovens: [id] }) => oven === undefined || id === oven);
 	const asked = set_C === undefined ? ways : sortBy(ways, [({ low_C }) => Math.abs(low_C - set_C)]);
 	const uses = asked.map((way) => takenBy(way, start));
 	return uses.find((use) => board.ledger.short(use) === 0) ?? uses[0] ?? null;

@@ -50,13 +50,25 @@ export function usesOf(
 		case "rungs":
 			return rungs(need, tried, ledger, given, orShort);
 		case "fridge":
-			return standing("fridge", need.litres, from, tried.until, ledger, orShort);
+			return standing(
+				{ kind: "fridge", amount: need.litres, at: need.at },
+				from,
+				tried.until,
+				ledger,
+				orShort,
+			);
 		case "chiller":
-			return standing("chiller", need.slots, from, to, ledger, orShort);
+			return standing({ kind: "chiller", amount: need.slots, at: need.at }, from, to, ledger, orShort);
 		case "boxes":
-			return standing("box", need.count, from, to, ledger, orShort);
+			return standing({ kind: "box", amount: need.count }, from, to, ledger, orShort);
 		case "warmer":
-			return standing("warmer", need.plates, minutesBefore(from, WARM_MIN), to, ledger, orShort);
+			return standing(
+				{ kind: "warmer", amount: need.plates },
+				minutesBefore(from, WARM_MIN),
+				to,
+				ledger,
+				orShort,
+			);
 		case "pan":
 			return [];
 	}
@@ -80,23 +92,30 @@ function cooks(
 	const free = ledger
 		.of("cook")
 		.filter(({ id }) => !others.has(id))
-		.map(({ id }) => ({ use: { equipment: id, amount: 1, from: start, to }, done: doneBy(ledger, id) }))
+		.map(({ id, windows }) => ({
+			use: { equipment: id, amount: 1, from: start, to },
+			done: doneBy(ledger, id),
+			leaves: windows.find(([opens, closes]) => opens <= start && to <= closes)?.[1] ?? to,
+		}))
 		.filter(({ use }) => ledger.short(use) === 0)
 		.sort(
 			(a, b) =>
-				hadIt(b.use) - hadIt(a.use) || a.done - b.done || a.use.equipment.localeCompare(b.use.equipment),
+				hadIt(b.use) - hadIt(a.use) ||
+				a.done - b.done ||
+				a.leaves - b.leaves ||
+				a.use.equipment.localeCompare(b.use.equipment),
 		)
 		.map(({ use }) => use);
 	return free.length >= count || orShort ? free.slice(0, count) : null;
 }
 
 function doneBy(ledger: Ledger, cook: string): number {
-	return ledger.usesOf(cook).reduce((sum, { from, to }) => sum + to - from, 0);
+	return ledger.ownUsesOf(cook).reduce((sum, { from, to }) => sum + to - from, 0);
 }
 
 /** Trays and what else stands in an oven for a while with somebody at it: any that is hot enough and has room. */
 function rungs(
-	{ pans, temperature_C, set_C }: Extract<Need, { kind: "rungs" }>,
+	{ pans, temperature_C, set_C, stays, ovenId }: Extract<Need, { kind: "rungs" }>,
 	{ start: from, end: to, had }: Tried,
 	ledger: Ledger,
 	{ kitchen: { equipment } }: DayGiven,
@@ -107,7 +126,9 @@ function rungs(
 		const type = types.find(({ id }) => id === typeId);
 		return type ? [{ type, count }] : [];
 	});
-	const reaching = equipment.ovens.filter(({ max_C }) => max_C >= temperature_C.low);
+	const reaching = equipment.ovens.filter(
+		({ id, max_C }) => max_C >= temperature_C.low && (!stays || id === ovenId),
+	);
 	const uses = reaching.flatMap((oven: Oven): Use[] => {
 		const amount = rungsIn(oven, inside);
 		const hot_C = Math.min(Math.max(set_C, oven.min_C), oven.max_C);
@@ -119,19 +140,26 @@ function rungs(
 	return orShort ? [] : null;
 }
 
+interface RoomNeeded {
+	readonly kind: "fridge" | "chiller" | "warmer" | "box";
+	readonly amount: number;
+	/** In that one alone. */
+	readonly at?: string | undefined;
+}
+
 /** Room in the chillers, fridges, warmers or boxes, one after the other; what is over is put into the first. */
 function standing(
-	kind: "fridge" | "chiller" | "warmer" | "box",
-	amount: number,
+	{ kind, amount, at }: RoomNeeded,
 	from: number,
 	to: number,
 	ledger: Ledger,
 	orShort: boolean,
 ): Use[] | null {
 	const uses: Use[] = [];
-	const [first] = ledger.of(kind);
+	const rooms = ledger.of(kind).filter(({ id }) => at === undefined || id === at);
+	const [first] = rooms;
 	let left = amount;
-	for (const { id, capacity } of ledger.of(kind)) {
+	for (const { id, capacity } of rooms) {
 		if (left <= 0) break;
 		const all = { equipment: id, amount: Math.min(left, capacity), from, to };
 		const room = all.amount - ledger.short(all);

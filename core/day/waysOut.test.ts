@@ -1,6 +1,5 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { SHIPPED_BELIEFS } from "../beliefs/index.ts";
 import { equipped, KITCHEN, ORDER, RECIPE } from "../plan/dish.testing.ts";
 import { isMadeAhead } from "../plan/index.ts";
 import type { Recipe } from "../recipe/index.ts";
@@ -51,10 +50,12 @@ function dayOf(dishes: readonly Dish[], kitchen = KITCHEN, more: Partial<DayGive
 		return withRoom({ ...givenDay([planned], more), kitchen: lent, changes: all }, remedies);
 	};
 	const given = givenWith([]);
-	const place = (remedies: readonly Remedy[]): Day => placeDay(givenWith(remedies), SHIPPED_BELIEFS, SOON);
+	const place = (remedies: readonly Remedy[]): Day => placeDay(givenWith(remedies), SOON);
 	const day = place([]);
 	const ahead = new Map(
-		given.sittings.flatMap(({ plans }) => plans.map((plan) => [plan.order.id, isMadeAhead(plan.recipe)])),
+		given.sittings.flatMap(({ dishes }) =>
+			dishes.map(({ dish }) => [dish.order.id, isMadeAhead(dish.recipe)]),
+		),
 	);
 	return { day, place, remedies: remediesFor(day, given, ahead as Map<string, boolean>) };
 }

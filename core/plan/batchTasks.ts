@@ -17,8 +17,6 @@ export interface BatchWanted {
 	readonly grams: number;
 	readonly factor: number;
 	readonly hands: number;
-	/** By when it is ready, ms since 1970 UTC. */
-	readonly end: number;
 	/** The pot it is cooked in; null where it is in none. */
 	readonly pot: PotTaken | null;
 	/** Whether that has heat of its own. */
@@ -47,7 +45,7 @@ export function batchTasks(batch: BatchWanted, { equipment }: Kitchen): Task[] {
 	const tasks: Task[] = [];
 	for (const { part, steps } of stagesOf(batch.preparation)) {
 		const before = tasks.at(-1);
-		const { id, hands, factor, grams, preparation, end } = batch;
+		const { id, hands, factor, grams, preparation } = batch;
 		const minutes = taskMinutes(workMinutes(steps, { factor }, hands), hands);
 		tasks.push({
 			id: `${id}/${part}`,
@@ -62,7 +60,7 @@ export function batchTasks(batch: BatchWanted, { equipment }: Kitchen): Task[] {
 				...hobNeeds(batch, steps),
 				...ovenNeeds(batch, steps, minutes.planned, equipment.trays[0]?.id),
 			],
-			window: { ...AT_ANY_TIME, to: end, withinHours: true, dayBefore: part === "soak" },
+			window: { ...AT_ANY_TIME, withinHours: true, dayBefore: part === "soak" },
 		});
 	}
 	return tasks;

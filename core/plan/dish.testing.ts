@@ -1,7 +1,8 @@
 import type { Kitchen } from "../kitchen/index.ts";
 import { NORTH, POLICY, SOUTH } from "../kitchen/kitchen.testing.ts";
+import { type ChoosePans, chooseByBids } from "../pans/index.ts";
 import { type Ingredient, ingredient, type Recipe } from "../recipe/index.ts";
-import type { DishOrder } from "./index.ts";
+import { alone, type DishOrder, type DishToPlan, type LonePlan, planSitting } from "./index.ts";
 
 /** A kitchen, a dish and an order for the tests of the plan. */
 
@@ -119,4 +120,19 @@ export function knowing(more: readonly Ingredient[], kitchen: Kitchen = KITCHEN)
 		[...kitchen.known.byId.values(), ...more].map((ingredient) => [ingredient.id, ingredient]),
 	);
 	return { ...kitchen, known: { ...kitchen.known, byId } };
+}
+
+type Lone =
+	| { readonly id: string; readonly plan: LonePlan }
+	| { readonly id: string; readonly refused: string };
+
+/** The dishes of a sitting with the pans they share, each as its card would have it. */
+export function lonePlans(
+	dishes: readonly DishToPlan[],
+	kitchen: Kitchen = KITCHEN,
+	choose: ChoosePans = chooseByBids,
+): Lone[] {
+	return planSitting(dishes, kitchen, choose).map((dish) =>
+		"needs" in dish ? { id: dish.id, plan: alone(dish.needs) } : dish,
+	);
 }

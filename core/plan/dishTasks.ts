@@ -1,5 +1,4 @@
 import { type Task, taskMinutes } from "../tasks/index.ts";
-import { onDay } from "../time/index.ts";
 import { finishTasks } from "./finishTasks.ts";
 import { type GoTasks, goTasks } from "./goTasks.ts";
 import { marinadeTask } from "./marinadeTask.ts";
@@ -35,9 +34,7 @@ export function dishTasks(out: WorkedOut): Task[] {
 	];
 }
 
-/** Orders go out when the kitchen opens. */
-function orderTask({ recipe, order, kitchen: { policy } }: WorkedOut, made: Namer): Task {
-	const { timeZone, hours } = policy;
-	const to = onDay(order.serviceAt, timeZone, hours.opens_min, -recipe.orderLead_days);
-	return made("buy", "order", { window: { to } });
+/** Orders go out when the kitchen opens, the card's lead before the first task that touches what was ordered. */
+function orderTask({ recipe }: WorkedOut, made: Namer): Task {
+	return made("buy", "order", { window: { leadDays: recipe.orderLead_days } });
 }

@@ -6,6 +6,7 @@ import { countByType } from "./countByType.ts";
 import { burnersFor, EMPTIED_AND_WASHED_MIN, type GoTasks, heatedVessels } from "./goTasks.ts";
 import { spreadOver } from "./planChill.ts";
 import { isMadeAhead } from "./planLiquid.ts";
+import { reheatingOf } from "./standing.ts";
 import { after, cooks, type Namer, named, waits } from "./taskNamer.ts";
 import type { WorkedOut } from "./WorkedOut.ts";
 
@@ -45,7 +46,7 @@ export function finishTasks(out: WorkedOut, goes: readonly GoTasks[]): Task[] {
 	const plate = made("plate", "work", {
 		minutes: taskMinutes(work.places.plate, order.hands),
 		after: [
-			...before.map(({ id }) => after(id)),
+			...before.map(({ id, part }) => after(id, part === "reheat" ? { most_min: WAITS_HOT_MIN } : {})),
 			...(isBoxed ? [] : carried.slice(-1).map(({ id }) => after(id))),
 		],
 		needs: [
@@ -110,6 +111,17 @@ function holdTasks({ hold_min, pans }: WorkedOut, made: Namer, last: Task, to: n
 	];
 }
 
+/** What is tender stands under its lid no longer than this before it is rested and plated, by plan, minutes. General practice. */
+export const WAITS_HOT_MIN = 120;
+/** What is turned out of its pans is held hot no longer than this, minutes. General practice. */
+export const HELD_AT_MOST_MIN = 240;
+/** Where the code names no time, it goes into the cold this soon after its lift, minutes. General practice. */
+const INTO_COLD_MIN = 30;
+
+function standsHot({ kitchen: { policy } }: WorkedOut): number {
+	return Math.max(INTO_COLD_MIN, policy.code.cooling.standing_min);
+}
+
 /** Each filling that another follows is turned out of its pans and held hot, covered in its liquid, until the plates. */
 function heldGo(out: WorkedOut, { made, share }: GoTasks, hot: readonly Task[]): Task {
 	return made("hold", "hold", {
@@ -117,6 +129,7 @@ function heldGo(out: WorkedOut, { made, share }: GoTasks, hot: readonly Task[]):
 		figures: { litres: litresOf(out) * share },
 		after: hot.map(({ id }) => after(id)),
 		fills: true,
+		longest_min: HELD_AT_MOST_MIN,
 	});
 }
 
@@ -126,7 +139,11 @@ function litresOf({ pans }: Pick<WorkedOut, "pans">): number {
 
 function restTasks(out: WorkedOut, goes: readonly GoTasks[]): Resting {
 	const { made, lift } = goes.at(-1) as GoTasks;
-	const rest = made("rest", "rest", { minutes: waits(out.work.rest_min), after: [after(lift.id)] });
+	const most_min = Math.max(0, WAITS_HOT_MIN - out.work.rest_min);
+	const rest = made("rest", "rest", {
+		minutes: waits(out.work.rest_min),
+		after: [after(lift.id, { most_min })],
+	});
 	const held = goes.slice(0, -1).map((go) => heldGo(out, go, [go.lift]));
 	return { tasks: [rest, ...held], ready: [rest, ...held], liquid: lift };
 }
@@ -140,7 +157,7 @@ function aheadTasks(out: WorkedOut, goes: readonly GoTasks[]): Resting {
 	const chilled = goes.map((go) =>
 		go.made("chill", "chill", {
 			minutes: waits(work.chill_min),
-			after: [after(go.lift.id)],
+			after: [after(go.lift.id, { most_min: standsHot(out) })],
 			needs: coolingNeeds(out, go),
 			window: { withinHours: true, dayBefore: true },
 		}),
@@ -174,8 +191,8 @@ function coolingNeeds(out: WorkedOut, { go, share }: GoTasks): Need[] {
 	const more = spreadOver(pans, kitchen.equipment.pans, parts) ?? [];
 	return [
 		chill?.way.cooler.kind === "fridge"
-			? { kind: "fridge", litres: litresOf(out) * share }
-			: { kind: "chiller", slots: slotsIn(out, go) },
+			? { kind: "fridge", litres: litresOf(out) * share, at: chill.way.cooler.id }
+			: { kind: "chiller", slots: slotsIn(out, go), ...(chill ? { at: chill.way.cooler.id } : {}) },
 		...more.map(({ typeId, count }): Need => ({ kind: "pan", typeId, count })),
 	];
 }
@@ -230,11 +247,12 @@ interface WaveTask {
 }
 
 function reheatTask(
-	{ work, recipe, reheat, kitchen }: WorkedOut,
+	{ work, recipe, reheat, kitchen, standing }: WorkedOut,
 	{ made }: GoTasks,
 	{ wave, name, figures, after: follows }: WaveTask,
 ): Task {
 	const { low, set, high } = recipe.braise.oven_C;
+	const stands = standing.get(reheatingOf(made.id(name.idPart ?? "reheat")));
 	const needs: Need[] = isInOven(recipe)
 		? [
 				...wave.pans.map(({ typeId, count }): Need => ({ kind: "pan", typeId, count })),
@@ -245,7 +263,8 @@ function reheatTask(
 					rungs: wave.rungs,
 					set_C: set,
 					temperature_C: { low, high },
-					minutesAt: reheat?.minutesAt ?? [{ set_C: set, minutes: exactly(work.reheat_min) }],
+					minutesAt: reheat?.minutesIn ?? [{ set_C: set, minutes: exactly(work.reheat_min) }],
+					...(stands ? { ovenId: stands.oven?.id ?? null, set_C: stands.set_C, stays: true } : {}),
 				},
 			]
 		: heatedVessels(wave.pans, kitchen.equipment);

@@ -6,9 +6,10 @@ import { exactly, type Need, type Task, type TaskMinutes, taskMinutes } from "..
 import { countByType } from "./countByType.ts";
 import { beforeSear, lagAfterMarinade } from "./marinadeTask.ts";
 import { joinsLate } from "./panLines.ts";
-import { type BraiseGroup, isSecondSlower, minutesAtEach } from "./planBraise.ts";
+import { type BraiseGroup, isSecondSlower } from "./planBraise.ts";
 import { type PlanColour, searTaken } from "./planColour.ts";
 import { secondLine } from "./secondMain.ts";
+import { COLOURING } from "./standing.ts";
 import { after, cooks, type Go, type Namer, named, shareOf, waits } from "./taskNamer.ts";
 import type { WorkedOut } from "./WorkedOut.ts";
 
@@ -72,7 +73,11 @@ export function shareInGo({ pans, goes }: PanChoice, go: number): number {
 	return pieces(pans.filter((pan) => pan.go === go)) / pieces(pans);
 }
 
-function colourTask({ recipe, order, colour, work, kitchen }: WorkedOut, made: Namer, share: number): Task[] {
+function colourTask(
+	{ recipe, order, colour, work, kitchen, standing }: WorkedOut,
+	made: Namer,
+	share: number,
+): Task[] {
 	if (!recipe.sear || !colour) return [];
 	const before = after(named(order.id).id(beforeSear(recipe)), lagAfterMarinade(recipe, true));
 	const minutes: TaskMinutes = {
@@ -84,12 +89,12 @@ function colourTask({ recipe, order, colour, work, kitchen }: WorkedOut, made: N
 		made("sear", "colour", {
 			minutes: shareOf(minutes, share),
 			after: [before],
-			needs: [...cooks(order.hands), ...colourNeeds(colour, kitchen.equipment)],
+			needs: [...cooks(order.hands), ...colourNeeds(colour, kitchen.equipment, standing.has(COLOURING))],
 		}),
 	];
 }
 
-function colourNeeds(colour: PlanColour, equipment: Equipment): Need[] {
+function colourNeeds(colour: PlanColour, equipment: Equipment, stays: boolean): Need[] {
 	const { way, oven } = colour;
 	if (way === "oven" && oven) {
 		const trays = Math.min(oven.trays, oven.atOnce);
@@ -104,6 +109,7 @@ function colourNeeds(colour: PlanColour, equipment: Equipment): Need[] {
 				set_C: COLOUR_C,
 				temperature_C: { low: COLOUR_C, high: oven.oven.max_C },
 				minutesAt: [{ set_C: COLOUR_C, minutes }],
+				...(stays ? { stays } : {}),
 			},
 		];
 	}
@@ -158,7 +164,7 @@ function braiseTasks(out: WorkedOut, made: Namer, { go }: Go): Task[] {
 	}));
 }
 
-function heatNeeded(group: BraiseGroup, recipe: Recipe, { beliefs, kitchen }: WorkedOut): Need[] {
+function heatNeeded(group: BraiseGroup, recipe: Recipe, { kitchen, standing, minutesOf }: WorkedOut): Need[] {
 	const pans = [{ typeId: group.type.id, count: group.pans.length }];
 	if (!isInOven(recipe)) return heatedVessels(pans, kitchen.equipment);
 	const { low, high } = recipe.braise.oven_C;
@@ -171,7 +177,8 @@ function heatNeeded(group: BraiseGroup, recipe: Recipe, { beliefs, kitchen }: Wo
 			rungs: group.rungs,
 			set_C: group.set_C,
 			temperature_C: { low, high },
-			minutesAt: minutesAtEach(group, recipe, beliefs),
+			minutesAt: minutesOf(group.id),
+			...(standing.get(group.id)?.oven ? { stays: true } : {}),
 		},
 	];
 }

@@ -8,6 +8,7 @@ export {
 	goingInto,
 } from "./byProducts.ts";
 export { countByType } from "./countByType.ts";
+export { type DishNeeds, needsOf } from "./DishNeeds.ts";
 export {
 	type Basis,
 	type CarryChoice,
@@ -23,14 +24,16 @@ export { HAZARDS, type Hazard, hazardsOf } from "./hazards.ts";
 export { type HeldPans, type PansElsewhere, pansHeld } from "./heldPans.ts";
 export { type LessonMistake, mistakesOf } from "./lesson.ts";
 export type { Liquor } from "./liquor.ts";
+export { alone, type LonePlan, plan } from "./lonePlan.ts";
 export { type Marinade, marinadeOf } from "./marinade.ts";
+export { onClock } from "./onClock.ts";
 export { onePanMore, type PanSaving } from "./onePanMore.ts";
 export { minutesOnHeat } from "./onOtherHeat.ts";
 export { type AlreadyHere, type OrderedDish, type OrderRow, orderList } from "./orderList.ts";
 export { isOfLastGo, lastStartAt, lastTaskAt, type Plan, type PlanFigures, startAt, taskAt } from "./Plan.ts";
 export type { PlanWarning, StockUse } from "./PlanWarning.ts";
 export { joinsLate } from "./panLines.ts";
-export { type BraiseGroup, type MinutesAt, minutesAtEach, type PlanBraise } from "./planBraise.ts";
+export type { BraiseGroup, PlanBraise } from "./planBraise.ts";
 export type { PlanCarry } from "./planCarry.ts";
 export {
 	type ChillLimit,
@@ -41,23 +44,22 @@ export {
 	spreadOver,
 } from "./planChill.ts";
 export { MOST_LOADS, type PanColour, type PlanColour, searTaken } from "./planColour.ts";
-export { plan } from "./planDish.ts";
 export type { PlanHold } from "./planHold.ts";
 export type { PlanLine } from "./planLines.ts";
 export { dredgedFlour, isMadeAhead, type PlanLiquid } from "./planLiquid.ts";
 export { lineGivesTooMuch, type PlanPour } from "./planPour.ts";
-export type { PreparedBatch } from "./planPreparations.ts";
+export { type Prepared, type PreparedBatch, planPreparations } from "./planPreparations.ts";
 export type { PlanReheat } from "./planReheat.ts";
 export type { PlanSauce, SauceBody } from "./planSauce.ts";
 export { FIRST_LOOK, MOST_WAIT_MIN, USUAL_REDUCTION } from "./planSauce.ts";
-export { type DishToPlan, type PlannedDish, type PlannedSitting, planSitting } from "./planSitting.ts";
+export { type DishToPlan, planSitting, type SittingDish } from "./planSitting.ts";
 export { USUALLY_AHEAD } from "./planWarnings.ts";
-export { type CookedIn, retimed } from "./retimed.ts";
 export type { SizedDish } from "./SizedDish.ts";
 export type { PlanSecond } from "./secondMain.ts";
 export type { PlanServing } from "./serving.ts";
 export { type Shortfall, shortfallOf } from "./shortfall.ts";
 export { sizeDish } from "./sizeDish.ts";
+export { type Standing, type Stands, standsAs } from "./standing.ts";
 export { type BeforeAfter, type SwapEffect, swapEffect } from "./swapEffect.ts";
 export { type Mends, type Tasting, tastingsOf } from "./tastings.ts";
 export { acidsUnderFoil, type WholeSpices, wholeSpices } from "./wholeSpices.ts";

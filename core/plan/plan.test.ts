@@ -4,7 +4,7 @@ import type { Kitchen } from "../kitchen/index.ts";
 import { NORTH } from "../kitchen/kitchen.testing.ts";
 import { chooseByBids, type PanType } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "./dish.testing.ts";
+import { equipped, KITCHEN, lonePlans, ORDER, RECIPE, wanting } from "./dish.testing.ts";
 import {
 	acidsUnderFoil,
 	type DishOrder,
@@ -12,7 +12,6 @@ import {
 	type Plan,
 	pansHeld,
 	plan,
-	planSitting,
 	sizeDish,
 	startAt,
 	wholeSpices,
@@ -178,10 +177,9 @@ describe("what limits", () => {
 	});
 
 	it("says which kinds of pan are used up, here and by other dishes", () => {
-		const [first, second] = planSitting(
+		const [first, second] = lonePlans(
 			["a", "b"].map((id) => ({ recipe: RECIPE, order: { ...ORDER, id, covers: 1400 } })),
-			KITCHEN,
-		).dishes;
+		);
 		if (!first || !second || !("plan" in first) || !("plan" in second)) throw new Error("both are planned");
 		const warning = first.plan.warnings.find(({ code }) => code === "panStock");
 		if (warning?.code !== "panStock") throw new Error("the stock limits");
@@ -299,7 +297,7 @@ describe("one pan more", () => {
 describe("a whole sitting", () => {
 	it("each dish takes its pans and rungs out of what the ones before it left", () => {
 		const dishes = ["a", "b"].map((id) => ({ recipe: RECIPE, order: { ...ORDER, id, covers: 160 } }));
-		const planned = planSitting(dishes, KITCHEN).dishes;
+		const planned = lonePlans(dishes);
 		const used = new Map<string, number>();
 		for (const dish of planned) {
 			if (!("plan" in dish)) throw new Error("both can be planned");
@@ -310,13 +308,10 @@ describe("a whole sitting", () => {
 
 	it("a dish that cannot be planned does not stop the others, and says why", () => {
 		const order = { ...ORDER, id: "a", basis: { from: "onHand", onHand_kg: 0.05 } } as const;
-		const [refused, fine] = planSitting(
-			[
-				{ recipe: RECIPE, order },
-				{ recipe: RECIPE, order: { ...ORDER, id: "b" } },
-			],
-			KITCHEN,
-		).dishes;
+		const [refused, fine] = lonePlans([
+			{ recipe: RECIPE, order },
+			{ recipe: RECIPE, order: { ...ORDER, id: "b" } },
+		]);
 		expect(refused).toEqual({ id: "a", refused: "0.05 kg does not make one portion; more is needed" });
 		expect(fine).toHaveProperty("plan");
 	});

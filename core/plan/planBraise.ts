@@ -4,16 +4,23 @@ import {
 	type Braised,
 	type BraiseGiven,
 	braise,
+	CALIBRATED,
+	LONGEST_MIN,
+	leftAt,
 	likelyMinutes,
 	minutesToBeSure,
+	reached,
+	type Simulated,
+	simulate,
 	steamAt,
 	tenderRange,
 	usualPan,
 } from "../braise/index.ts";
-import { sidesOf, simmerAt } from "../heat/index.ts";
+import { must } from "../check/index.ts";
+import { sidesOf } from "../heat/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
-import { type Oven, type OvenFit, type OvenLoad, POWER_REACHES } from "../ovens/index.ts";
+import { type Oven, POWER_REACHES } from "../ovens/index.ts";
 import {
 	type ChosenPan,
 	depthOf,
@@ -31,10 +38,11 @@ import type { PlanColour } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 import { weightOf } from "./planLiquid.ts";
 import { secondLine } from "./secondMain.ts";
+import type { PanGroup, Standing, Stands } from "./standing.ts";
 
 /** Pans of one kind that are in one oven at once: they heat alike, the fullest last. */
 export interface BraiseGroup {
-	/** Of the oven, the kind of pan, and the filling where another follows; stays the same between plans. */
+	/** Of its load, the kind of pan, and the filling where another follows; never of an oven. */
 	readonly id: string;
 	/** Which filling of the pans: 1 the first. */
 	readonly go: number;
@@ -67,16 +75,54 @@ export interface PlanBraise {
 	readonly evaporated_l: number;
 }
 
-interface Braising {
+export interface Braising {
 	readonly recipe: Recipe;
 	readonly pans: PanChoice;
-	readonly ovens: OvenFit;
+	readonly groups: readonly PanGroup[];
+	readonly standing: Standing;
 	readonly lines: readonly PlanLine[];
 	/** How the pieces were coloured: out of the oven they come warm. */
 	readonly colour: PlanColour | null;
 	readonly policy: HousePolicy;
 	readonly beliefs: Beliefs;
+	/** How it is found out how long a pan takes. */
+	readonly tenderOf: TenderOf;
 }
+
+/** How a pan comes to be tender, and the range of its minutes. */
+export interface FoundTender {
+	readonly braised: Braised;
+	readonly range: Range;
+}
+export type TenderOf = (given: BraiseGiven, recipe: Recipe, beliefs: Beliefs) => FoundTender;
+
+/** With all that is not known tried at both ends: what a dish is shown and given by. */
+export const tenderByRange: TenderOf = (given, { cut }, beliefs) => {
+	const braised = braiseOf(given, beliefs.minutes[cut]);
+	return { braised, range: tenderRange(braised) };
+};
+
+/**
+ * The likely course alone, with the range of the usual pan in proportion: an estimate that chooses an
+ * oven, never one that is shown.
+ */
+export const tenderLikely: TenderOf = (given, recipe, beliefs) => {
+	const { course, likely } = likelyCourse(given, beliefs.minutes[recipe.cut]);
+	const usual = usualTender(recipe, beliefs);
+	const ratio = likely / usual.likely;
+	const range = { low: usual.low * ratio, likely, high: usual.high * ratio };
+	const braised: Braised = {
+		marks: { sliceable: null, forkTender: range, shredding: null, fallingApart: null },
+		liquidLeft_l: leftAt(course, likely),
+		dryAt_min: course.dryAt_min,
+		peakLiquid_C: course.peakLiquid_C,
+		likely: course,
+		heat: given.heat.kind,
+		sensitivities: [],
+		modelSpread: 0,
+	};
+	return { braised, range };
+};
 
 /**
  * The braise of the dish: every oven load and kind of pan by its own fullest pan.
@@ -87,74 +133,117 @@ interface Braising {
 export function planBraise(braising: Braising): PlanBraise | null {
 	const { pans, beliefs } = braising;
 	if (pans.pans.length === 0) return null;
-	const groups = standing(braising)
-		.map((stands) => groupOf(stands, braising))
+	const groups = inGroups(braising)
+		.map((group) => groupOf(group, braising))
 		.sort((a, b) => b.allowed_min - a.allowed_min || a.id.localeCompare(b.id));
 	const [slowest] = groups;
 	if (!slowest) return null;
 	const evaporated_l =
-		groups.reduce((sum, group) => sum + steamOf(group, beliefs), 0) * beliefs.liquid.evaporation;
+		groups.reduce((sum, group) => sum + steamOfGroup(group, beliefs), 0) * beliefs.liquid.evaporation;
 	return { groups, slowest, evaporated_l };
 }
 
-/** Pans of one kind that stand together. */
-interface Standing {
-	readonly load: OvenLoad | null;
-	readonly type: PanType;
-	readonly pans: readonly ChosenPan[];
+function steamOfGroup(
+	{ pans, given, braised, tender_min, allowed_min }: BraiseGroup,
+	beliefs: Beliefs,
+): number {
+	const steaming = {
+		pans,
+		given,
+		steams: braised.likely,
+		tender_min: tender_min.likely,
+		until_min: allowed_min,
+	};
+	return steamOf(steaming, beliefs);
 }
 
-/** Which pans stand where, filling by filling: load by load, the fullest of a kind in the first. */
-function standing({ pans, ovens }: Braising): Standing[] {
-	return Object.values(groupBy(pans.pans, ({ go }) => go)).flatMap((inGo) => standingAtOnce(inGo, ovens));
+/**
+ * What all pans together give off until they are likely tender, litres: likely alone, without the
+ * range, for what is poured is decided before anything else is known. 0 without a pan.
+ */
+export function steamBefore(braising: Braising): number {
+	const { recipe, pans, beliefs } = braising;
+	if (pans.pans.length === 0) return 0;
+	// Where the cover comes off at the end, its minute follows from the whole range.
+	if (recipe.braise.uncovered_min !== undefined) return planBraise(braising)?.evaporated_l ?? 0;
+	const litres = inGroups(braising).map((group) => {
+		const { joined: given } = heatedPan(group, must(braising.standing, group.id, "group of pans"), braising);
+		const { course, likely } = likelyCourse(given, beliefs.minutes[recipe.cut]);
+		return steamOf(
+			{ pans: group.pans, given, steams: course, tender_min: likely, until_min: likely },
+			beliefs,
+		);
+	});
+	return litres.reduce((sum, one) => sum + one, 0) * beliefs.liquid.evaporation;
 }
 
-function standingAtOnce(pans: readonly ChosenPan[], ovens: OvenFit): Standing[] {
-	const left = groupBy(pans, ({ type }) => type.id);
-	const stand: Standing[] = ovens.loads.flatMap((load) =>
-		load.pans.map(({ type, count }) => ({ load, type, pans: (left[type.id] ?? []).splice(0, count) })),
-	);
-	for (const rest of Object.values(left)) {
-		const [pan] = rest;
-		if (pan) stand.push({ load: null, type: pan.type, pans: rest });
-	}
-	return stand.filter((standing) => standing.pans.length > 0);
+const courseMemo = memoise<string, { readonly course: Simulated; readonly likely: number }>(1000);
+
+/** How a pan likely goes on until it is tender. */
+function likelyCourse(given: BraiseGiven, { times }: Beliefs["minutes"][Recipe["cut"]]) {
+	return courseMemo(JSON.stringify([given, times]), () => {
+		const until = CALIBRATED.marks.forkTender;
+		const course = simulate(given, { minutes: LONGEST_MIN, until: until * BEYOND, every_min: LONGEST_MIN });
+		const likely = (reached(course, until) ?? LONGEST_MIN) * times;
+		return { course, likely };
+	});
 }
 
-function groupOf({ load, type, pans }: Standing, braising: Braising): BraiseGroup {
-	const { recipe, lines, policy, beliefs } = braising;
-	const fullest = pans[0] as ChosenPan;
-	const { go } = fullest;
-	const all = braising.pans.pans.reduce((sum, pan) => sum + pan.pieces, 0);
-	const set_C = setOf(recipe, load, policy);
-	const tenderness = beliefs.minutes[recipe.cut];
-	const alone = givenOf(braising, fullest, load, set_C);
-	const share = fullest.pieces / all;
-	const second = secondIn(alone, recipe, lines, share, beliefs);
-	const joined = withLate(withTopping(alone, lines, share), lines, share, beliefs, second);
+/** So far past the mark a course goes on: a kitchen's own log may give it a little longer. */
+const BEYOND = 1.5;
+
+/** The pans of each group, the fullest of a kind in the first. */
+function inGroups({
+	pans,
+	groups,
+}: Pick<Braising, "pans" | "groups">): (PanGroup & { readonly pans: readonly ChosenPan[] })[] {
+	const left = groupBy(pans.pans, ({ type, go }) => `${go} ${type.id}`);
+	return groups.map((group) => ({
+		...group,
+		pans: (left[`${group.go} ${group.type.id}`] ?? []).splice(0, group.count),
+	}));
+}
+
+type Filled = ReturnType<typeof inGroups>[number];
+
+function groupOf(group: Filled, braising: Braising): BraiseGroup {
+	const { recipe, policy, beliefs } = braising;
+	const { id, go, type, pans } = group;
+	const stands = must(braising.standing, id, "group of pans");
+	const { joined, second } = heatedPan(group, stands, braising);
 	const { given, braised, tender_min, sure_min } = uncoveredAtEnd(joined, recipe, (tried) => {
-		const found = braiseOf(tried, tenderness);
-		const range = tenderRange(found);
+		const { braised: found, range } = braising.tenderOf(tried, recipe, beliefs);
 		const sure = Math.ceil(minutesToBeSure(range, policy.confidence));
 		return { given: tried, braised: found, tender_min: range, sure_min: sure };
 	});
 	const secondAllowed_min = second ? toFive(minutesToBeSure(second.tender_min, policy.confidence)) : 0;
 	return {
-		id: `${load?.oven.id ?? (heatOf(recipe) === "oven" ? "no-oven" : heatOf(recipe))}.${type.id}${go < braising.pans.goes ? `.go${go}` : ""}`,
+		id,
 		go,
-		oven: load?.oven ?? null,
-		set_C,
+		oven: stands.oven,
+		set_C: stands.set_C,
 		type,
 		pans,
-		rungs: load ? (load.rungsTaken * pans.length) / Math.max(1, countOf(load)) : 0,
+		rungs: stands.rungs,
 		given,
 		braised,
 		second_min: second?.tender_min ?? null,
 		tender_min,
 		secondAllowed_min,
 		// Where the second main is the slower, it is in from the start and says when both are lifted.
-		allowed_min: Math.max(sure_min, secondAllowed_min),
+		allowed_min: stands.given_min ?? Math.max(sure_min, secondAllowed_min),
 	};
+}
+
+/** The fullest pan of a group where it stands, with all that joins it. */
+function heatedPan({ pans }: Filled, stands: Stands, braising: Braising) {
+	const { recipe, lines, beliefs } = braising;
+	const fullest = pans[0] as ChosenPan;
+	const all = braising.pans.pans.reduce((sum, pan) => sum + pan.pieces, 0);
+	const alone = givenOf(braising, fullest, stands);
+	const share = fullest.pieces / all;
+	const second = secondIn(alone, recipe, lines, share, beliefs);
+	return { joined: withLate(withTopping(alone, lines, share), lines, share, beliefs, second), second };
 }
 
 /** The clock is kept to the five minutes: the longer. */
@@ -223,38 +312,27 @@ function withTopping(given: BraiseGiven, lines: readonly PlanLine[], share: numb
 /** Sliced roots come from the cold, °C. */
 const TOPPING_C = 8;
 
-/** The same pans in another oven or at another temperature, for so many minutes. */
-export function cookedAt(
-	group: BraiseGroup,
-	oven: Oven,
-	set_C: number,
-	allowed_min: number,
-	beliefs: Beliefs,
-): BraiseGroup {
-	if (oven.id === group.oven?.id && set_C === group.set_C) return { ...group, allowed_min };
-	const given = inOvenAt(group.given, oven.kind, set_C);
-	const braised = braiseOf(given, beliefs.minutes[given.cut]);
-	return { ...group, oven, set_C, given, braised, tender_min: tenderRange(braised), allowed_min };
-}
-
-function countOf({ pans }: OvenLoad): number {
-	return pans.reduce((sum, { count }) => sum + count, 0);
+/** Pans that heat alike, with how their fullest steams. */
+interface Steaming {
+	readonly pans: readonly ChosenPan[];
+	readonly given: BraiseGiven;
+	readonly steams: Simulated;
+	readonly tender_min: number;
+	/** Until when an open pan goes on giving off steam: until it is lifted. */
+	readonly until_min: number;
 }
 
 /** What all pans of a group give off: as the fullest does, by their surfaces, and at every look under the cover. */
-function steamOf(
-	{ pans, braised, tender_min, given, allowed_min }: BraiseGroup,
-	{ liquid }: Beliefs,
-): number {
+function steamOf({ pans, steams, tender_min, given, until_min }: Steaming, { liquid }: Beliefs): number {
 	const floor = ({ type }: ChosenPan) => floorArea(type.shape);
 	const floors = pans.reduce((sum, pan) => sum + floor(pan), 0);
-	// An open pan goes on giving off steam until it is lifted.
-	const until_min = given.lids === undefined ? tender_min.likely : allowed_min;
-	const shut_l = (steamAt(braised.likely, until_min) * floors) / floor(pans[0] as ChosenPan);
+	const shut_l =
+		(steamAt(steams, given.lids === undefined ? tender_min : until_min) * floors) /
+		floor(pans[0] as ChosenPan);
 	// What steams off a bath is not the dish's own; a pressure pot is not opened on the way.
 	if (given.heat.kind === "waterBath") return 0;
 	if (given.lid === "open" || given.heat.kind === "pressure") return shut_l;
-	const looks = (tender_min.likely / 60) * liquid.looksAnHour;
+	const looks = (tender_min / 60) * liquid.looksAnHour;
 	return shut_l + looks * liquid.steamAtLook_l_per_m2 * (floors / 1e6);
 }
 
@@ -328,54 +406,43 @@ export function usualTender({ cut, piece, losses }: Recipe, beliefs: Beliefs): R
 	return tenderRange(braiseOf(usualPan(cut, piece, losses.boneShare), beliefs.minutes[cut]));
 }
 
-/** Minutes at a temperature of the oven. */
-export interface MinutesAt {
-	readonly set_C: number;
-	readonly minutes: Range;
-}
-
 /** Ovens are set to tens of degrees. */
 const STEP_C = 10;
 
-/**
- * What each temperature that suits the dish would take: the likely minutes from the heat, their
- * range in the proportions of the one that is planned.
- *
- * @param oven where it would stand; the one that it is planned in when it is left out
- */
-export function minutesAtEach(
-	group: Pick<BraiseGroup, "given" | "tender_min" | "set_C" | "oven">,
+/** Tens of degrees that a card allows in an oven, and what it is set to where that is none. */
+export function temperaturesIn(
 	{ braise: { oven_C } }: Recipe,
-	beliefs: Beliefs,
-	oven: Pick<Oven, "kind" | "min_C" | "max_C"> | null = group.oven,
-): MinutesAt[] {
-	const { given, tender_min, set_C } = group;
-	const { kind } = given.heat;
-	if (kind !== "fanOven" && kind !== "stillOven") return [{ set_C, minutes: tender_min }];
-	const heat = { kind: oven?.kind ?? kind };
-	const low_C = Math.max(oven_C.low, oven?.min_C ?? oven_C.low);
-	const high_C = Math.min(oven_C.high, oven?.max_C ?? oven_C.high);
-	const steps = new Set(set_C >= low_C && set_C <= high_C ? [set_C] : []);
+	{ min_C, max_C }: Pick<Oven, "min_C" | "max_C">,
+	also_C: number,
+): number[] {
+	const low_C = Math.max(oven_C.low, min_C);
+	const high_C = Math.min(oven_C.high, max_C);
+	const steps = new Set(also_C >= low_C && also_C <= high_C ? [also_C] : []);
 	for (let C = Math.ceil(low_C / STEP_C) * STEP_C; C <= high_C; C += STEP_C) steps.add(C);
-	const times = beliefs.minutes[given.cut].times;
-	return [...steps]
-		.sort((a, b) => a - b)
-		.map((C) => {
-			if (C === set_C && heat.kind === kind) return { set_C: C, minutes: tender_min };
-			const likely = likelyOf(inOvenAt(given, heat.kind, C)) * times;
-			const ratio = likely / tender_min.likely;
-			return {
-				set_C: C,
-				minutes: { low: tender_min.low * ratio, likely, high: tender_min.high * ratio },
-			};
-		});
+	return [...steps].sort((a, b) => a - b);
+}
+
+/**
+ * What a group takes in an oven at some temperature, poured as it is: the likely minutes from the
+ * heat, their range in the proportions of where it stands.
+ */
+export function minutesInOven(
+	{ given, tender_min, pans }: Pick<BraiseGroup, "given" | "tender_min" | "pans">,
+	oven: Oven,
+	set_C: number,
+	beliefs: Beliefs,
+): Range {
+	const { oven: _, ...pan } = given;
+	const there = { ...inOvenAt(pan, oven.kind, set_C), ...sharedPower(oven, pans.length) };
+	const likely = likelyOf(there) * beliefs.minutes[given.cut].times;
+	const ratio = likely / tender_min.likely;
+	return { low: tender_min.low * ratio, likely, high: tender_min.high * ratio };
 }
 
 function givenOf(
 	{ recipe, colour, policy, beliefs }: Braising,
 	pan: ChosenPan,
-	load: OvenLoad | null,
-	set_C: number,
+	{ oven, set_C, inside }: Stands,
 ): BraiseGiven {
 	const { boneShare = 0, cookingLoss } = recipe.losses;
 	return {
@@ -387,13 +454,13 @@ function givenOf(
 		vegetables_kg: pan.bed.weight_kg,
 		pan: pan.type.shape,
 		lid: coverIn(recipe),
-		...heatedBy(recipe, load?.oven.kind ?? "fanOven", set_C),
+		...heatedBy(recipe, oven?.kind ?? "fanOven", set_C),
 		start: {
 			meat_C: colour?.way === "oven" ? beliefs.starts.pieceFromTrays_C : beliefs.starts.piece_C,
 			// A bath is hot before the bags go in.
 			liquid_C: heatOf(recipe) === "bath" ? set_C : beliefs.starts.liquid_C,
 		},
-		...(load ? sharedPower(load) : {}),
+		...(oven ? sharedPower(oven, inside) : {}),
 		...(policy.altitude_m === 0 ? {} : { altitude_m: policy.altitude_m }),
 		cookingLoss,
 	};
@@ -403,12 +470,6 @@ function givenOf(
 function coverIn(recipe: Recipe): Lid {
 	const heat = heatOf(recipe);
 	return heat === "pressure" || heat === "bath" ? "sealed" : recipe.braise.lid;
-}
-
-/** What a vessel is set to, °C: its oven, its cooker or bath; the simmer of the hob. */
-function setOf(recipe: Recipe, load: OvenLoad | null, { altitude_m }: HousePolicy): number {
-	if (heatOf(recipe) === "hob") return Math.round(simmerAt(altitude_m));
-	return load?.set_C ?? recipe.braise.oven_C.set;
 }
 
 /** The heat of a dish; an oven that starts hot is set down after so many minutes. */
@@ -458,10 +519,9 @@ function bathWater({ type, pile_mm, pieces, bed }: ChosenPan): number {
 const OVER_BAGS_MM = 30;
 
 /** The oven's power among all that stands in it, where its rating plate was read. */
-function sharedPower({ oven, pans }: OvenLoad): Pick<BraiseGiven, "oven"> {
-	if (!oven.power_w) return {};
-	const inside = pans.reduce((sum, { count }) => sum + count, oven.alsoInside ?? 0);
-	return { oven: { power_kW: (oven.power_w / 1000) * POWER_REACHES, pans: Math.max(1, inside) } };
+function sharedPower({ power_w }: Oven, inside: number): Pick<BraiseGiven, "oven"> {
+	if (!power_w) return {};
+	return { oven: { power_kW: (power_w / 1000) * POWER_REACHES, pans: Math.max(1, inside) } };
 }
 
 /** Meat and bed alone may reach the line; the pan is never quite without liquid. */

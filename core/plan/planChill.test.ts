@@ -56,7 +56,11 @@ describe("how a dish is cooled that is made ahead", () => {
 		const task = taskAt(made, "chill", "chill");
 		expect(((task?.end ?? 0) - (task?.start ?? 0)) / MINUTE_MS).toBe(made.work.chill_min);
 		expect(made.work.chill_min).toBeGreaterThanOrEqual(made.chill?.way.minutes?.likely ?? 1e9);
-		expect(task?.needs).toContainEqual({ kind: "chiller", slots: made.chill?.way.pans });
+		expect(task?.needs).toContainEqual({
+			kind: "chiller",
+			slots: made.chill?.way.pans,
+			at: made.chill?.way.cooler.id,
+		});
 		const more = spreadOver(made.pans, COLD.equipment.pans, 2) ?? [];
 		const added = more.reduce((sum, { count }) => sum + count, 0);
 		expect(made.chill?.way.pans).toBe(made.pans.pans.length + added);

@@ -1,22 +1,23 @@
 import { groupBy } from "es-toolkit";
-import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
+import type { Beliefs } from "../beliefs/index.ts";
 import { minutesToBeSure } from "../braise/index.ts";
-import { allVessels, type Kitchen, vesselsFor } from "../kitchen/index.ts";
-import { fitOvens, type Oven, type OvenFit } from "../ovens/index.ts";
-import { choosePans, filledTo, floorArea, inGoes, type PanChoice, type PanType } from "../pans/index.ts";
+import { type Kitchen, vesselsFor } from "../kitchen/index.ts";
+import { filledTo, floorArea, type PanChoice, type PanType } from "../pans/index.ts";
 import { allergensIn, isInOven, type Recipe } from "../recipe/index.ts";
-import { placeBackwards } from "../tasks/index.ts";
 import type { YieldChain } from "../yields/index.ts";
 import { cardMain_kg } from "./cardMain.ts";
-import { countByType } from "./countByType.ts";
 import type { DishOrder } from "./DishOrder.ts";
-import { dishTasks } from "./dishTasks.ts";
 import { type PlanWork, placesOf, workOf } from "./dishWork.ts";
 import type { PansElsewhere } from "./heldPans.ts";
-import { liquorOf } from "./liquor.ts";
-import { tenderAt, waitOf } from "./onTheClock.ts";
-import { lastStartAt, type Plan, type PlanFigures } from "./Plan.ts";
-import { isSecondSlower, planBraise, usualTender } from "./planBraise.ts";
+import type { PlanFigures } from "./Plan.ts";
+import {
+	isSecondSlower,
+	planBraise,
+	steamBefore,
+	type TenderOf,
+	tenderByRange,
+	usualTender,
+} from "./planBraise.ts";
 import { planCarry } from "./planCarry.ts";
 import { planChill } from "./planChill.ts";
 import { type PlanColour, planColour, searTaken } from "./planColour.ts";
@@ -26,88 +27,49 @@ import { isMadeAhead, planLiquid } from "./planLiquid.ts";
 import { planPour } from "./planPour.ts";
 import { planReheat } from "./planReheat.ts";
 import { LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
-import { planWarnings } from "./planWarnings.ts";
 import type { SizedDish } from "./SizedDish.ts";
 import { planSecond } from "./secondMain.ts";
 import { planServing } from "./serving.ts";
-import { equipmentFor, sizeDish } from "./sizeDish.ts";
-import { workingsOf } from "./workings/index.ts";
+import { COLOURING, loadsOf, type Split, type Standing } from "./standing.ts";
 
-/**
- * The day of one dish that has the kitchen to itself: pure, and the same for the same input.
- *
- * @param recipe  one version of a standard recipe
- * @param order   the dish on its sitting
- * @param kitchen equipment, house policy, known ingredients
- * @param beliefs what the kitchen's log has taught; the shipped figures without one
- * @throws {Refusal} naming the field that makes it impossible
- */
-export function plan(
-	recipe: Recipe,
-	order: DishOrder,
-	kitchen: Kitchen,
-	beliefs: Beliefs = SHIPPED_BELIEFS,
-): Plan {
-	const dish = sizeDish(recipe, order, kitchen, beliefs);
-	const { policy } = kitchen;
-	const pans = inGoes(choosePans(dish.load, allVessels(kitchen.equipment), policy), dish.load, policy);
-	return planIn(dish, { pans, elsewhere: new Map(), ovens: kitchen.equipment.ovens }, kitchen, beliefs);
-}
-
-/** What a dish gets of the kitchen beside the other dishes of its sitting. */
-export interface Given {
+/** A dish with the pans it was given, before it stands anywhere. */
+export interface PannedDish extends SizedDish {
+	/** As many pieces in each as there are; filled for the usual steam. */
 	readonly pans: PanChoice;
 	/** Which pans the other dishes of the sitting have. */
 	readonly elsewhere: PansElsewhere;
-	/** The ovens with what other dishes have put into them. */
-	readonly ovens: readonly Oven[];
+	readonly split: Split;
+	readonly colour: PlanColour | null;
+	/** The kitchen as this dish may use it. */
+	readonly kitchen: Kitchen;
+	readonly beliefs: Beliefs;
 }
 
-/** The day of a dish in the pans and rungs it was given. */
-export function planIn(dish: SizedDish, given: Given, house: Kitchen, beliefs: Beliefs): Plan {
-	const kitchen = { ...house, equipment: equipmentFor(dish.recipe, house) };
-	const figures = figuresOf(dish, given, kitchen, beliefs);
-	const { policy } = kitchen;
-	const tasks = placeBackwards(
-		dishTasks({ ...figures, portions: figures.chain.portions, kitchen, beliefs }),
-		dish.order.serviceAt,
-		policy,
-	);
-	const placed = {
-		...figures,
-		tasks,
-		tender: tenderAt(figures, tasks),
-		liquor: liquorOf(
-			figures.sauce,
-			figures.liquid?.salt_pct ?? 0,
-			figures.lines,
-			lastStartAt({ tasks, order: dish.order }, "rest"),
-			policy.allergenList,
-			policy.timeZone,
-		),
-		wait_min: waitOf(figures.recipe, tasks),
-	};
-	return {
-		...placed,
-		workings: workingsOf(placed, kitchen),
-		warnings: planWarnings(placed, kitchen),
-	};
+/** How the pieces get their colour in a kitchen, every way worked out. */
+export function colourOf(
+	{ recipe, order, size }: SizedDish,
+	{ equipment }: Kitchen,
+	beliefs: Beliefs,
+): PlanColour | null {
+	const floured = recipe.schools?.flour === "dredge";
+	return planColour(recipe, order, searedIn(recipe, equipment), size, floured, beliefs);
 }
 
-function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Beliefs): PlanFigures {
-	const { order, size, factor } = dish;
+/**
+ * All figures of a dish whose pans stand so: poured, braised, cooled, reheated and finished. What is
+ * not in `standing` stands as the card asks.
+ *
+ * @param tenderOf how it is found out how long a pan takes; an estimate chooses an oven and is not shown
+ */
+export function figuresAt(
+	dish: PannedDish,
+	standing: Standing,
+	tenderOf: TenderOf = tenderByRange,
+): PlanFigures {
+	const { order, size, factor, colour, kitchen, beliefs } = dish;
 	const { chain } = size;
-	const floured = dish.recipe.schools?.flour === "dredge";
-	const colour = planColour(
-		dish.recipe,
-		order,
-		searedIn(dish.recipe, kitchen.equipment),
-		size,
-		floured,
-		beliefs,
-	);
-	const cooked = cookedIn(dish, given, colour, kitchen, beliefs);
-	const { recipe, pans, lines, braise, ovens } = cooked;
+	const cooked = cookedAt(dish, standing, tenderOf);
+	const { recipe, pans, lines, braise } = cooked;
 	const braise_min = braise?.slowest.tender_min ?? usualTender(recipe, beliefs);
 	const allowed_min =
 		braise?.slowest.allowed_min ?? Math.ceil(minutesToBeSure(braise_min, kitchen.policy.confidence));
@@ -137,7 +99,7 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 		allowed_min,
 	};
 	const sauce = planSauce(recipe, liquid, sauce_l, lines, kitchen, order.hands, time);
-	const ahead = isMadeAhead(recipe) ? aheadIn(recipe, order, pans, braise, kitchen) : NOT_AHEAD;
+	const ahead = isMadeAhead(recipe) ? aheadIn(recipe, order, pans, braise, kitchen, standing) : NOT_AHEAD;
 	const work = workOf(recipe, places, order.hands, colour, sauce, ahead, beliefs);
 	return {
 		...size,
@@ -154,9 +116,9 @@ function figuresOf(dish: SizedDish, given: Given, kitchen: Kitchen, beliefs: Bel
 			slower: braise ? isSecondSlower(braise.slowest) : false,
 		}),
 		pans,
-		elsewhere: given.elsewhere,
-		ovens,
-		colour,
+		elsewhere: dish.elsewhere,
+		ovens: loadsOf(dish.split, standing),
+		colour: colouredIn(colour, standing),
 		braise,
 		braise_min,
 		allowed_min,
@@ -198,11 +160,12 @@ function aheadIn(
 	pans: PanChoice,
 	braise: PlanFigures["braise"],
 	{ equipment, policy }: Kitchen,
+	standing: Standing,
 ): Ahead {
 	const choice = order.chill ?? null;
 	return {
 		chill: planChill({ recipe, pans, equipment, policy, choice }),
-		reheat: planReheat(recipe, braise, policy),
+		reheat: planReheat(recipe, braise, { policy, equipment }, standing),
 	};
 }
 
@@ -217,34 +180,30 @@ function holdOf(recipe: Recipe, { places, rest_min, sauce_min, reheat_min }: Pla
 	return last_min > LAST_PLATE_MIN ? places.plate.wall_min : 0;
 }
 
-/** What stands on the hob, in a cooker or in a bath takes no oven. */
-const NO_OVENS: OvenFit = { loads: [], without: 0, held: [] };
-
-interface Cooked extends Pick<PlanFigures, "recipe" | "pans" | "lines" | "braise" | "ovens" | "pour"> {}
+interface Cooked extends Pick<PlanFigures, "recipe" | "pans" | "lines" | "braise" | "pour"> {}
 
 /**
  * What is poured follows from the steam, and that from the pans as they are filled: they are filled
  * for the usual steam first, and then for their own.
  */
-function cookedIn(
-	dish: SizedDish,
-	{ pans: chosen, ovens }: Given,
-	colour: PlanColour | null,
-	kitchen: Kitchen,
-	beliefs: Beliefs,
-): Cooked {
-	const { recipe, load } = dish;
-	const fit = isInOven(recipe) ? fitOvens(countByType(chosen), ovens, recipe.braise.oven_C) : NO_OVENS;
-	const braiseIn = (pans: PanChoice, lines: readonly PlanLine[]) =>
-		planBraise({ recipe, pans, ovens: fit, lines, colour, policy: kitchen.policy, beliefs });
+function cookedAt(dish: PannedDish, standing: Standing, tenderOf: TenderOf): Cooked {
+	const { recipe, load, colour, kitchen, beliefs, pans: chosen, split } = dish;
+	const { policy } = kitchen;
 	const before = linesIn(dish, chosen, colour, kitchen);
-	const steam_l = braiseIn(chosen, before)?.evaporated_l ?? 0;
+	const braising = { recipe, groups: split.groups, standing, colour, policy, beliefs, tenderOf };
+	const steam_l = steamBefore({ ...braising, pans: chosen, lines: before });
 	const pour = planPour(dish, chosen, before, colour, steam_l, beliefs);
-	if (!pour) return { recipe, pans: chosen, lines: before, ovens: fit, braise: null, pour };
-	const pans = filledTo(chosen, load, pour.line, kitchen.policy);
+	if (!pour) return { recipe, pans: chosen, lines: before, braise: null, pour };
+	const pans = filledTo(chosen, load, pour.line, policy);
 	const lines = linesIn(dish, pans, colour, kitchen);
 	const poured = { ...recipe, braise: { ...recipe.braise, line: pour.line } };
-	return { recipe: poured, pans, lines, ovens: fit, braise: braiseIn(pans, lines), pour };
+	return { recipe: poured, pans, lines, braise: planBraise({ ...braising, pans, lines }), pour };
+}
+
+/** The trays in the oven that they were given. */
+function colouredIn(colour: PlanColour | null, standing: Standing): PlanColour | null {
+	const oven = standing.get(COLOURING)?.oven;
+	return colour?.oven && oven ? { ...colour, oven: { ...colour.oven, oven } } : colour;
 }
 
 /** Every line of the card for the pans as they are filled. */

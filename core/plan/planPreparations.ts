@@ -1,13 +1,13 @@
 import { heatsItself, type Kitchen, saucePotsOf, type Vessel } from "../kitchen/index.ts";
 import { depthOf, volumeBelow } from "../pans/index.ts";
 import { toBase, UNITS, wholeUp } from "../quantity/index.ts";
-import { gramsOrNull, ingredientOf, makesGrams, type Preparation } from "../recipe/index.ts";
-import { type PlacedTask, placeBackwards } from "../tasks/index.ts";
-import { startBefore } from "../time/index.ts";
+import { gramsOrNull, ingredientOf, makesGrams, type Preparation, type Recipe } from "../recipe/index.ts";
+import type { Task } from "../tasks/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
 import { batchTasks, type PotTaken } from "./batchTasks.ts";
-import { type Plan, startAt, taskAt } from "./Plan.ts";
+import type { DishOrder } from "./DishOrder.ts";
 import type { PlanLine } from "./planLines.ts";
+import { weightOf } from "./planLiquid.ts";
 
 /** Something made in the house for the dishes of a sitting, once for all of them. */
 export interface PreparedBatch {
@@ -20,15 +20,23 @@ export interface PreparedBatch {
 	readonly litres: number | null;
 	/** The batch over the card. */
 	readonly factor: number;
-	/** By when it is wanted, ms since 1970 UTC. */
-	readonly neededBy: number;
 	/** The pot it is cooked in, filled so often; null where it is not poured, or no pot is there. */
 	readonly pot: PotTaken | null;
 	/** Dishes that it is for. */
 	readonly dishes: readonly string[];
 	/** The tasks, of dishes or of other preparations, that it has to be ready for. */
 	readonly feeds: readonly string[];
-	readonly tasks: readonly PlacedTask[];
+	/** Orders that have to have come before it is begun. */
+	readonly orders: readonly string[];
+	readonly tasks: readonly Task[];
+}
+
+/** A dish as far as it says what is to be made for it. */
+export interface Prepared {
+	readonly order: DishOrder;
+	readonly recipe: Recipe;
+	readonly lines: readonly PlanLine[];
+	readonly tasks: readonly Task[];
 }
 
 /** How full a pot may be in which bones and water simmer, as a share of its depth. General practice. */
@@ -51,19 +59,19 @@ function potFor(preparation: Preparation, factor: number, { equipment, known }: 
 
 interface Wanted {
 	readonly grams: number;
-	readonly neededBy: number;
+	readonly orders: ReadonlySet<string>;
 	readonly hands: number;
 	readonly dishes: ReadonlySet<string>;
 	readonly feeds: ReadonlySet<string>;
 }
 
 /**
- * What is made in the house for some planned dishes: all that they want of it together, in time
- * for the first that needs it, and what that is made of before it.
+ * What is made in the house for some dishes: all that they want of it together, before the first
+ * task that needs it, and what that is made of before it. It has no clock: `core/day` places it.
  *
  * @returns the last needed first
  */
-export function planPreparations(plans: readonly Plan[], kitchen: Kitchen): PreparedBatch[] {
+export function planPreparations(plans: readonly Prepared[], kitchen: Kitchen): PreparedBatch[] {
 	const { preparations } = kitchen.known;
 	const wanted = wantedBy(plans, preparations);
 	// What is made of something made is wanted in turn; what is wanted by others comes after them.
@@ -78,7 +86,6 @@ export function planPreparations(plans: readonly Plan[], kitchen: Kitchen): Prep
 			want(wanted, line.ingredient, {
 				...before,
 				grams: grams * batch.factor,
-				neededBy: madeFrom(batch),
 				feeds: new Set(batch.tasks.filter(({ part }) => part === "make").map(({ id: task }) => task)),
 			});
 		}
@@ -86,32 +93,37 @@ export function planPreparations(plans: readonly Plan[], kitchen: Kitchen): Prep
 	});
 }
 
-/** When what it is made of is wanted: soaking is of what was bought. */
-function madeFrom({ tasks, neededBy }: PreparedBatch): number {
-	return (tasks.find(({ part }) => part !== "soak") ?? tasks[0])?.start ?? neededBy;
-}
-
 /** What the dishes themselves want; in whatever order they stand, they are added up in the same one. */
 function wantedBy(
-	plans: readonly Plan[],
+	plans: readonly Prepared[],
 	preparations: ReadonlyMap<string, Preparation>,
 ): Map<string, Wanted> {
 	const wanted = new Map<string, Wanted>();
-	for (const plan of [...plans].sort((a, b) => a.order.id.localeCompare(b.order.id))) {
+	for (const plan of [...plans].sort(heaviestFirst)) {
 		const { hands } = plan.order;
 		for (const line of plan.lines) {
 			if (!preparations.has(line.ingredient.id)) continue;
 			const place = placeFor(line);
 			want(wanted, line.ingredient.id, {
 				grams: line.amount_g ?? 0,
-				neededBy: startAt(plan, place),
 				hands,
 				dishes: new Set([plan.recipe.name]),
-				feeds: new Set(taskAt(plan, place) ? [`${plan.order.id}/${place}`] : []),
+				orders: new Set(plan.tasks.filter(({ part }) => part === "order").map(({ id }) => id)),
+				feeds: new Set(plan.tasks.filter((task) => worksAt(task, place)).map(({ id }) => id)),
 			});
 		}
 	}
 	return wanted;
+}
+
+/** Sums do not depend on what dishes are called: the heaviest is added first. */
+function heaviestFirst(a: Prepared, b: Prepared): number {
+	return weightOf(b.lines) - weightOf(a.lines);
+}
+
+/** Hands that need what was made: every filling of the pans, and neither what is packed nor what only waits. */
+function worksAt({ place, part }: Task, at: PlaceKey): boolean {
+	return place === at && (part === "work" || part === "colour");
 }
 
 /** The place at which a line is first wanted. */
@@ -127,7 +139,7 @@ function want(wanted: Map<string, Wanted>, id: string, more: Wanted): void {
 	const known = wanted.get(id);
 	wanted.set(id, {
 		grams: (known?.grams ?? 0) + more.grams,
-		neededBy: Math.min(known?.neededBy ?? more.neededBy, more.neededBy),
+		orders: new Set([...(known?.orders ?? []), ...more.orders]),
 		hands: Math.max(known?.hands ?? 1, more.hands),
 		dishes: new Set([...(known?.dishes ?? []), ...more.dishes]),
 		feeds: new Set([...(known?.feeds ?? []), ...more.feeds]),
@@ -137,15 +149,14 @@ function want(wanted: Map<string, Wanted>, id: string, more: Wanted): void {
 function batchOf(
 	id: string,
 	preparation: Preparation,
-	{ grams, neededBy, hands, dishes, feeds }: Wanted,
+	{ grams, orders, hands, dishes, feeds }: Wanted,
 	kitchen: Kitchen,
 ): PreparedBatch {
 	const factor = grams / makesGrams(preparation);
 	const { makes } = preparation;
 	const pot = potFor(preparation, factor, kitchen);
 	const ownHeat = pot !== null && heatsItself(pot.vessel);
-	const end = startBefore(neededBy, 0);
-	const tasks = batchTasks({ id, preparation, grams, factor, hands, end, pot, ownHeat }, kitchen);
+	const tasks = batchTasks({ id, preparation, grams, factor, hands, pot, ownHeat }, kitchen);
 	return {
 		id,
 		name: preparation.name,
@@ -154,11 +165,11 @@ function batchOf(
 		litres:
 			UNITS[makes.unit].dimension === "volume" ? (toBase(makes.amount, makes.unit) * factor) / 1000 : null,
 		factor,
-		neededBy: end,
 		dishes: [...dishes].sort(),
 		feeds: [...feeds].sort(),
+		orders: [...orders].sort(),
 		pot,
-		tasks: placeBackwards(tasks, end, kitchen.policy),
+		tasks,
 	};
 }
 

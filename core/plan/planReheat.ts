@@ -7,25 +7,32 @@ import {
 	simulate,
 	steamAt,
 } from "../braise/index.ts";
-import type { HousePolicy } from "../kitchen/index.ts";
+import type { Kitchen } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
+import type { OvenKind, OvenLoad } from "../ovens/index.ts";
 import { type ChosenPan, floorArea } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import { heatOf, isInOven, type Recipe } from "../recipe/index.ts";
-import type { MinutesAt, PlanBraise } from "./planBraise.ts";
+import type { MinutesIn } from "../tasks/index.ts";
+import type { PlanBraise } from "./planBraise.ts";
+import { reheatedIn, reheatingLoads, type Standing } from "./standing.ts";
 
 /** How a dish is made hot again that was made ahead. */
 export interface PlanReheat {
 	/** What the house code wants in the middle of the pieces, °C, and in how long; null where only "without delay". */
 	readonly core_C: number;
 	readonly within_min: number | null;
-	/** From the oven door until the middle is so hot; at the card's own temperature. */
+	/** From the oven door until the middle is so hot; where it stands, or at the card's own temperature. */
 	readonly set_C: number;
 	readonly minutes: Range;
 	/** How warm the middle likely is from the oven door on, past the time that it is planned: minutes and °C. */
 	readonly course: readonly (readonly [minute: number, core_C: number])[];
-	/** The same at each temperature that suits the dish. */
-	readonly minutesAt: readonly MinutesAt[];
+	/** The same at each temperature that suits the dish, in the kind of oven it stands in. */
+	readonly minutesAt: readonly MinutesIn[];
+	/** The ovens it is made hot in, where it has been placed. */
+	readonly loads: readonly OvenLoad[];
+	/** And in every kind that the kitchen has. */
+	readonly minutesIn: readonly MinutesIn[];
 	/** What is planned for it, as surely as the house wants, whole minutes. */
 	readonly planned_min: number;
 	/** Water that all pans give off until they are likely hot, under their lids, litres. */
@@ -63,13 +70,20 @@ const PAST = 1.1;
 export function planReheat(
 	recipe: Recipe,
 	braise: PlanBraise | null,
-	policy: HousePolicy,
+	{ policy, equipment }: Pick<Kitchen, "policy" | "equipment">,
+	standing: Standing,
 ): PlanReheat | null {
 	if (!braise) return null;
 	const { core_C, within_min } = policy.code.reheat;
-	const { low, set, high } = recipe.braise.oven_C;
+	const { low, high } = recipe.braise.oven_C;
+	const stands = reheatedIn(standing);
+	const set = stands?.set_C ?? recipe.braise.oven_C.set;
 	const pan = coldPan(braise.slowest.given);
-	const at = (set_C: number): BraiseGiven => ({ ...pan, heat: heatAgain(recipe, pan, set_C, core_C) });
+	const own = stands?.oven?.kind ?? ovenOf(pan);
+	const at = (set_C: number, oven = own): BraiseGiven => ({
+		...pan,
+		heat: heatAgain(recipe, oven, set_C, core_C),
+	});
 	const { minutes, steams_l, course } = memo(JSON.stringify([at(set), core_C]), () =>
 		heated(at(set), core_C),
 	);
@@ -78,22 +92,33 @@ export function planReheat(
 	const isSet = isInOven(recipe);
 	for (let C = Math.ceil(low / STEP_C) * STEP_C; isSet && C <= high; C += STEP_C) steps.add(C);
 	/** Other temperatures in the proportions of the card's own. */
-	const scaled = (set_C: number): MinutesAt[] => {
-		if (set_C === set) return [{ set_C, minutes }];
-		const { likely } = likelyMemo(JSON.stringify([at(set_C), core_C]), () => ({
-			likely: minutesUntil(at(set_C), core_C),
+	const scaled = (set_C: number, oven: OvenKind): MinutesIn[] => {
+		if (set_C === set && oven === own) return [{ set_C, minutes }];
+		const { likely } = likelyMemo(JSON.stringify([at(set_C, oven), core_C]), () => ({
+			likely: minutesUntil(at(set_C, oven), core_C),
 		}));
 		if (likely === null) return [];
 		const ratio = likely / minutes.likely;
 		return [{ set_C, minutes: { low: minutes.low * ratio, likely, high: minutes.high * ratio } }];
 	};
+	const inKind = (kind: OvenKind) => [...steps].sort((a, b) => a - b).flatMap((set_C) => scaled(set_C, kind));
+	const minutesAt = inKind(own);
+	const kinds = [...new Set(equipment.ovens.map(({ kind }) => kind))];
+	const minutesIn = isSet
+		? kinds.flatMap((kind) => {
+				const ovens = equipment.ovens.filter((oven) => oven.kind === kind).map(({ id }) => id);
+				return inKind(kind).map((one): MinutesIn => ({ ...one, ovens }));
+			})
+		: minutesAt;
 	return {
 		core_C,
 		within_min,
 		set_C: set,
 		minutes,
 		course,
-		minutesAt: [...steps].sort((a, b) => a - b).flatMap(scaled),
+		minutesAt,
+		minutesIn,
+		loads: reheatingLoads(standing),
 		planned_min: Math.ceil(minutesToBeSure(minutes, policy.confidence)),
 		steams_l:
 			(steams_l * floors(braise.groups.flatMap(({ pans }) => pans))) /
@@ -139,8 +164,8 @@ function coldPan({ additions: _, resets: __, lids: ___, ...given }: BraiseGiven)
  * In the oven it was braised in; bags in their bath where that is hot enough; all else on the hob at
  * a simmer: slow cookers and pressure pots heat nothing gently from cold.
  */
-function heatAgain(recipe: Recipe, pan: BraiseGiven, set_C: number, core_C: number): BraiseGiven["heat"] {
-	if (isInOven(recipe)) return { kind: ovenOf(pan), set_C };
+function heatAgain(recipe: Recipe, oven: OvenKind, set_C: number, core_C: number): BraiseGiven["heat"] {
+	if (isInOven(recipe)) return { kind: oven, set_C };
 	if (heatOf(recipe) === "bath" && set_C >= core_C + BATH_OVER_CORE_C) return { kind: "waterBath", set_C };
 	return { kind: "hob", simmer: true };
 }
@@ -148,6 +173,6 @@ function heatAgain(recipe: Recipe, pan: BraiseGiven, set_C: number, core_C: numb
 /** A bath makes hot in a sensible time what is to be so much cooler than it, °C. */
 const BATH_OVER_CORE_C = 3;
 
-function ovenOf({ heat }: BraiseGiven): "stillOven" | "fanOven" {
+function ovenOf({ heat }: BraiseGiven): OvenKind {
 	return heat.kind === "stillOven" ? "stillOven" : "fanOven";
 }

@@ -1,14 +1,13 @@
 import { type Beliefs, SHIPPED_BELIEFS } from "../beliefs/index.ts";
-import { Refusal } from "../check/index.ts";
+import { must, Refusal } from "../check/index.ts";
 import { allVessels, type Kitchen } from "../kitchen/index.ts";
 import type { Oven, OvenLoad } from "../ovens/index.ts";
 import { type ChoosePans, chooseByBids, inGoes, type PanChoice } from "../pans/index.ts";
+import { figuresHash } from "../random/index.ts";
 import type { Recipe } from "../recipe/index.ts";
+import { type DishNeeds, needsOf } from "./DishNeeds.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import { heldPans } from "./heldPans.ts";
-import type { Plan } from "./Plan.ts";
-import { planIn } from "./planDish.ts";
-import { type PreparedBatch, planPreparations } from "./planPreparations.ts";
 import type { SizedDish } from "./SizedDish.ts";
 import { sizeDish } from "./sizeDish.ts";
 
@@ -17,27 +16,20 @@ export interface DishToPlan {
 	readonly order: DishOrder;
 }
 
-export type PlannedDish =
-	| { readonly id: string; readonly plan: Plan }
-	/** Why there is no plan, in a sentence for the chef. */
+export type SittingDish =
+	| { readonly id: string; readonly needs: DishNeeds }
+	/** Why it can not be planned, in a sentence for the chef. */
 	| { readonly id: string; readonly refused: string };
-
-/** All dishes of a sitting, in the order in which they were given, and what is made in the house for them. */
-export interface PlannedSitting {
-	readonly dishes: readonly PlannedDish[];
-	readonly batches: readonly PreparedBatch[];
-}
 
 type Sized =
 	| { readonly id: string; readonly dish: SizedDish }
 	| { readonly id: string; readonly refused: string };
 
 /**
- * All dishes of a sitting. Their pans are chosen at once out of the one stock; then each takes its
- * rungs out of what is left, the largest first, and an oven that one dish has set keeps that
- * temperature for the next. What finds no pan goes into the same pans again, after the first
- * filling. In what order the dishes are given does not matter. A dish that cannot
- * be planned does not stop the others.
+ * What all dishes of a sitting need, in the order in which they were given. Their pans are chosen at
+ * once out of the one stock; then each is parted by the rungs that those that need more leave it.
+ * What finds no pan goes into the same pans again, after the first filling. In what order the dishes
+ * are given does not matter. A dish that cannot be planned does not stop the others.
  *
  * @param choose how the pans are chosen
  */
@@ -46,20 +38,18 @@ export function planSitting(
 	kitchen: Kitchen,
 	choose: ChoosePans = chooseByBids,
 	beliefs: Beliefs = SHIPPED_BELIEFS,
-): PlannedSitting {
+): SittingDish[] {
 	const sized = dishes.map(({ recipe, order }): Sized => {
 		const dish = orRefused(() => sizeDish(recipe, order, kitchen, beliefs));
 		return "refused" in dish ? { id: order.id, ...dish } : { id: order.id, dish };
 	});
-	const named = sized
-		.flatMap((result) => ("dish" in result ? [result.dish] : []))
-		.sort((a, b) => a.order.id.localeCompare(b.order.id));
+	const named = sized.flatMap((result) => ("dish" in result ? [result.dish] : [])).sort(byFigures);
 	const choices = choose(
 		named.map(({ load }) => load),
 		allVessels(kitchen.equipment),
 		kitchen.policy,
 	);
-	const planned = new Map<string, PlannedDish>();
+	const planned = new Map<string, SittingDish>();
 	let { ovens } = kitchen.equipment;
 	const paired = named.map((dish, index) => ({
 		dish,
@@ -71,26 +61,39 @@ export function planSitting(
 				.filter((other) => other.dish !== dish)
 				.map((other) => ({ dish: other.dish.recipe.name, pans: other.pans })),
 		);
-		const result = orRefused(() => planIn(dish, { pans, elsewhere, ovens }, kitchen, beliefs));
 		const { id } = dish.order;
-		planned.set(id, "refused" in result ? { id, ...result } : { id, plan: result });
-		if (!("refused" in result)) {
+		const needs = orRefused(() => readied(needsOf(dish, { pans, elsewhere, ovens }, kitchen, beliefs)));
+		planned.set(id, "refused" in needs ? { id, ...needs } : { id, needs });
+		if (!("refused" in needs)) {
 			const { name } = dish.recipe;
-			ovens = result.ovens.loads.reduce((left, load) => without(left, load, name), ovens);
+			ovens = needs.dish.split.fit.loads.reduce((left, load) => without(left, load, name), ovens);
 		}
 	}
-	const results = sized.map((result) =>
-		"dish" in result ? (planned.get(result.id) as PlannedDish) : result,
-	);
-	const plans = results.flatMap((result) => ("plan" in result ? [result.plan] : []));
-	return { dishes: results, batches: planPreparations(plans, kitchen) };
+	return sized.map((result) => ("dish" in result ? must(planned, result.id, "dish") : result));
 }
 
-/** What needs most of the oven goes first; where two need as much, their names say which. */
-function largestFirst(dishes: readonly { readonly dish: SizedDish; readonly pans: PanChoice }[]) {
-	return [...dishes].sort(
-		(a, b) => b.pans.rungs - a.pans.rungs || a.dish.order.id.localeCompare(b.dish.order.id),
+/** What a dish is refused for stands in its figures: they are asked for once. */
+function readied(needs: DishNeeds): DishNeeds {
+	needs.estimated();
+	return needs;
+}
+
+/** Dishes in an order that follows from what they are; what they are called decides nothing. */
+function byFigures(a: SizedDish, b: SizedDish): number {
+	return (
+		a.order.serviceAt - b.order.serviceAt ||
+		b.size.chain.trimmed_kg - a.size.chain.trimmed_kg ||
+		hashOf(a).localeCompare(hashOf(b))
 	);
+}
+
+function hashOf({ order, recipe, load }: SizedDish): string {
+	return figuresHash([order, recipe, load.pieces]);
+}
+
+/** What needs most of the oven goes first. */
+function largestFirst(dishes: readonly { readonly dish: SizedDish; readonly pans: PanChoice }[]) {
+	return [...dishes].sort((a, b) => b.pans.rungs - a.pans.rungs || byFigures(a.dish, b.dish));
 }
 
 function orRefused<T>(make: () => T): T | { readonly refused: string } {

@@ -2,8 +2,8 @@ import { sumBy } from "es-toolkit";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { ingredient, type Recipe, type RecipeLine } from "../recipe/index.ts";
-import { knowing, ORDER, RECIPE, wanting } from "./dish.testing.ts";
-import { type DishToPlan, marinadeOf, type Plan, plan, planSitting, startAt, taskAt } from "./index.ts";
+import { knowing, lonePlans, ORDER, RECIPE, wanting } from "./dish.testing.ts";
+import { type DishToPlan, marinadeOf, type Plan, plan, startAt, taskAt } from "./index.ts";
 
 const line = (name: string, amount: number, more: Partial<RecipeLine> = {}): RecipeLine => ({
 	ingredient: name,
@@ -224,7 +224,7 @@ describe("dishes of one sitting", () => {
 	it("share the rungs and each oven has one temperature, inside what each dish can stand", () => {
 		const rungs = new Map<string, number>();
 		const set = new Map<string, number>();
-		for (const dish of planSitting(DISHES, LARDER).dishes) {
+		for (const dish of lonePlans(DISHES, LARDER)) {
 			if (!("plan" in dish)) continue;
 			const { low, high } = dish.plan.recipe.braise.oven_C;
 			for (const load of dish.plan.ovens.loads) {
@@ -242,8 +242,8 @@ describe("dishes of one sitting", () => {
 
 	it("in whatever order they are given, each has the same plan", () => {
 		const told = (dishes: readonly DishToPlan[]) =>
-			planSitting(dishes, LARDER)
-				.dishes.map((dish) =>
+			lonePlans(dishes, LARDER)
+				.map((dish) =>
 					"plan" in dish
 						? [
 								dish.id,

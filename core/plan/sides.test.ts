@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { ingredient, type Preparation, type Recipe } from "../recipe/index.ts";
-import { knowing, ORDER, RECIPE } from "./dish.testing.ts";
-import { type DishToPlan, planSitting } from "./index.ts";
+import { placeBackwards } from "../tasks/index.ts";
+import { knowing, lonePlans, ORDER, RECIPE } from "./dish.testing.ts";
+import { type DishToPlan, planPreparations } from "./index.ts";
 
 const step = (text: string, handsOn_min: number, waiting_min: number): Preparation["steps"][number] => ({
 	place: "plate",
@@ -52,12 +53,13 @@ function kitchenWith(beans: Preparation) {
 const DISHES: readonly DishToPlan[] = [{ recipe: withBeans, order: ORDER }];
 
 function stagesOf(beans: Preparation) {
-	const { batches, dishes } = planSitting(DISHES, kitchenWith(beans));
-	const tasks = batches[0]?.tasks ?? [];
-	const plate = dishes
-		.flatMap((dish) => ("plan" in dish ? dish.plan.tasks : []))
-		.find(({ place }) => place === "plate");
-	return { batch: batches[0], tasks, plate };
+	const kitchen = kitchenWith(beans);
+	const plans = lonePlans(DISHES, kitchen).flatMap((dish) => ("plan" in dish ? [dish.plan] : []));
+	const [batch] = planPreparations(plans, kitchen);
+	const plate = plans.flatMap((made) => made.tasks).find(({ place }) => place === "plate");
+	if (!batch || !plate) throw new Error("beans are made for the plate");
+	expect(batch.feeds).toEqual([plate.id]);
+	return { batch, tasks: placeBackwards(batch.tasks, plate.start, kitchen.policy), plate };
 }
 
 describe("a side as work", () => {

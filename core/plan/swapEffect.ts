@@ -1,5 +1,5 @@
 import type { Allergen } from "../recipe/index.ts";
-import type { Plan } from "./Plan.ts";
+import type { PlanFigures } from "./Plan.ts";
 
 /** A figure of the dish as its card makes it, and with the substitute. */
 export interface BeforeAfter {
@@ -22,8 +22,8 @@ export interface SwapEffect {
 }
 
 /** What changes between two plans of one dish. */
-export function swapEffect(before: Plan, after: Plan): SwapEffect {
-	const pair = (of: (plan: Plan) => number): BeforeAfter => ({ before: of(before), after: of(after) });
+export function swapEffect(before: PlanFigures, after: PlanFigures): SwapEffect {
+	const pair = (of: (plan: PlanFigures) => number): BeforeAfter => ({ before: of(before), after: of(after) });
 	const [had, has] = [contained(before), contained(after)];
 	return {
 		poured_l: pair(({ pour }) => pour?.poured_l ?? 0),
@@ -35,6 +35,6 @@ export function swapEffect(before: Plan, after: Plan): SwapEffect {
 	};
 }
 
-function contained({ allergens }: Plan): Set<Allergen> {
+function contained({ allergens }: PlanFigures): Set<Allergen> {
 	return new Set(allergens.filter(({ presence }) => presence === "contains").map(({ allergen }) => allergen));
 }

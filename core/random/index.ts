@@ -1,1 +1,2 @@
+export { figuresHash } from "./figuresHash.ts";
 export { normal, type Random, seeded, shuffled } from "./seeded.ts";

@@ -27,7 +27,7 @@ export function cookedThatWay(recipe: Recipe, choice: CookChoice | null): Recipe
 	if (choice === null) return recipe;
 	const { heat, set_C, lid, parts, portion = 1 } = choice;
 	const other = heat === null || heat === (recipe.braise.heat ?? "oven") ? recipe : onHeat(recipe, heat);
-	const heated = set_C === null ? other : heatedAt(other, set_C);
+	const heated = set_C === null ? other : settledAt(other, set_C);
 	const braise = lid === null ? heated.braise : { ...heated.braise, lid };
 	const cut = { ...heated, braise, piece: smallerPiece(recipe.piece, Math.log2(parts)) };
 	return portion === 1 ? cut : withPortion(cut, portion);
@@ -62,6 +62,11 @@ function lighterPiece(piece: Piece, share: number): Piece {
 		height_mm: piece.height_mm * side,
 		weight_g,
 	};
+}
+
+/** A recipe at the temperature that the chef has settled: at no other. */
+function settledAt(recipe: Recipe, set_C: number): Recipe {
+	return { ...recipe, braise: { ...recipe.braise, oven_C: { low: set_C, set: set_C, high: set_C } } };
 }
 
 /** A recipe that may also be braised at another temperature: it is planned at that one. */

@@ -20,13 +20,29 @@ export type Need =
 			readonly rungs: number;
 			readonly set_C: number;
 			readonly temperature_C: { readonly low: number; readonly high: number };
-			readonly minutesAt: readonly { readonly set_C: number; readonly minutes: Range }[];
+			/** Minutes at each temperature that suits it; of one kind of oven where it says so, else of any. */
+			readonly minutesAt: readonly MinutesIn[];
+			/** Whether it stands in that oven and no other: all that depends on it was worked out for it. */
+			readonly stays?: boolean;
 	  }
-	| { readonly kind: "fridge"; readonly litres: number }
-	| { readonly kind: "chiller"; readonly slots: number }
+	/** Litres of a fridge; of a named one where the food was worked out for it. */
+	| { readonly kind: "fridge"; readonly litres: number; readonly at?: string }
+	| { readonly kind: "chiller"; readonly slots: number; readonly at?: string }
 	| { readonly kind: "warmer"; readonly plates: number }
 	/** Insulated boxes, from when they are packed until they are emptied. */
 	| { readonly kind: "boxes"; readonly count: number };
+
+/** Minutes in an oven that is so hot. */
+export interface MinutesIn {
+	readonly set_C: number;
+	readonly minutes: Range;
+	/** The ovens it holds for, by id; every one where it is left out. */
+	readonly ovens?: readonly string[];
+	/** What it was given before, minutes, where that is as good: it is given so again. */
+	readonly given_min?: number;
+	/** No fewer are given, however soon the first main would be tender. */
+	readonly least_min?: number;
+}
 
 /** What has to be done before, and how long after it this may or must begin. */
 export interface Predecessor {
@@ -61,6 +77,8 @@ export interface Task {
 	readonly window: TaskWindow;
 	/** Whether it lasts from the end of what is before it until what follows it begins; it has no minutes of its own. */
 	readonly fills?: boolean;
+	/** It may last no longer, minutes; as long as it likes where it is left out. */
+	readonly longest_min?: number;
 }
 
 export type TaskPart =
@@ -90,6 +108,8 @@ export interface TaskWindow {
 	readonly withinHours: boolean;
 	/** Whether it has to be over when the working day before that of its successor closes. */
 	readonly dayBefore: boolean;
+	/** It is an order: it goes out, in working hours, so many days before what follows it needs what was ordered. */
+	readonly leadDays: number | null;
 	/** Minute of the day by which it has to be over inside working hours; null where any will do. */
 	readonly byMinute: number | null;
 }
@@ -110,5 +130,6 @@ export const AT_ANY_TIME: TaskWindow = {
 	to: null,
 	withinHours: false,
 	dayBefore: false,
+	leadDays: null,
 	byMinute: null,
 };

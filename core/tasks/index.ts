@@ -12,6 +12,7 @@ export { type Clockwork, lastFirst, latestStartOf, overBy, placeBackwards } from
 export {
 	AT_ANY_TIME,
 	exactly,
+	type MinutesIn,
 	type Need,
 	type PlacedTask,
 	type Predecessor,

@@ -55,12 +55,16 @@ function put(task: Task, endBy: number, house: Clockwork): PlacedTask {
 	return { ...task, start, end: minutesBefore(start, -task.minutes.planned) };
 }
 
-/** When a task has to be over that is wanted by an instant: what is cold the day before, when that day closes. */
+/**
+ * When a task has to be over that is wanted by an instant: what is cold the day before, when that day
+ * closes; an order, when the kitchen opens so many days before.
+ */
 export function overBy(
 	{ window }: Pick<Task, "window">,
 	endBy: number,
 	{ timeZone, hours }: Clockwork,
 ): number {
+	if (window.leadDays !== null) return onDay(endBy, timeZone, hours.opens_min, -window.leadDays);
 	return window.dayBefore ? Math.min(endBy, onDay(endBy, timeZone, hours.closes_min, -1)) : endBy;
 }
 

@@ -1,9 +1,10 @@
 import { sumBy } from "es-toolkit";
 import { type BraiseCurve, braiseCurve, type CutSize, type WaysAsked } from "#core/braise";
+import type { WorkedDish } from "#core/day";
 import { sidesOf } from "#core/heat";
 import { type HousePolicy, vesselsFor } from "#core/kitchen";
 import { smallerPiece } from "#core/pans";
-import { type BraiseGroup, countByType, lastStartAt, minutesOnHeat, type Plan } from "#core/plan";
+import { type BraiseGroup, countByType, lastStartAt, minutesOnHeat } from "#core/plan";
 import { heatOf, isInOven, type Recipe } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
 import { HEAT_WAYS, type HeatWay } from "#core/trade";
@@ -105,11 +106,11 @@ function drawingOf({ plan, kitchen, reading, cook = null }: TableGiven, braise: 
 const REST_MIN = 30;
 
 /** How it waits for its plates. */
-function waitWords({ hold }: Plan, wait_min: number, { temperature }: Reading): string[] {
+function waitWords({ hold }: WorkedDish, wait_min: number, { temperature }: Reading): string[] {
 	return hold && wait_min > REST_MIN ? ["hold", temperature(hold.held_C)] : ["rest"];
 }
 
-function curveWords(plan: Plan, { tender_min, braised }: BraiseGroup, reading: Reading): string {
+function curveWords(plan: WorkedDish, { tender_min, braised }: BraiseGroup, reading: Reading): string {
 	const { tender, order } = plan;
 	const { likely } = braised;
 	const core_C = likely.points.findLast(({ minute }) => minute <= tender_min.likely)?.core_C ?? 0;
@@ -119,7 +120,7 @@ function curveWords(plan: Plan, { tender_min, braised }: BraiseGroup, reading: R
 /** The hottest that a covered braise is set to, °C: above it only the rim scorches. */
 const HOTTEST_C = 200;
 
-function waysOf(plan: Plan, braise: BraiseGroup, policy: HousePolicy, parts: number): WaysAsked {
+function waysOf(plan: WorkedDish, braise: BraiseGroup, policy: HousePolicy, parts: number): WaysAsked {
 	const ovens = plan.ovens.loads.map(({ oven }) => oven);
 	const least = ovens.map(({ min_C }) => min_C);
 	const most = ovens.map(({ max_C }) => max_C);
@@ -145,7 +146,7 @@ function sizesOf({ piece, portion }: Recipe, parts: number): CutSize[] {
 }
 
 /** The pans for which there is no rung. */
-function onFloorOf({ braise }: Plan): OvenPans[] {
+function onFloorOf({ braise }: WorkedDish): OvenPans[] {
 	const without = braise?.groups.filter(({ oven }) => oven === null) ?? [];
 	return without.map(({ type, pans }) => ovenPans(type.shape, pans.length, "1/1"));
 }

@@ -1,4 +1,5 @@
-import { type BraiseGroup, joinsLate, lastStartAt, type Plan } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { type BraiseGroup, joinsLate, lastStartAt } from "#core/plan";
 import { heatOf, isInOven } from "#core/recipe";
 import type { PlacedTask } from "#core/tasks";
 import { durationWords, minutesBefore } from "#core/time";
@@ -29,7 +30,7 @@ function taskWords(task: PlacedTask, { plan, reading }: PlaceGiven): string {
 }
 
 /** "Into the North oven at 150 °C", "On the hob to a bare simmer", "Shut the Pressure pot, to 117 °C" */
-function intoWords({ oven, set_C, type }: BraiseGroup, { recipe }: Plan, reading: Reading): string {
+function intoWords({ oven, set_C, type }: BraiseGroup, { recipe }: WorkedDish, reading: Reading): string {
 	const at = reading.temperature(set_C);
 	switch (heatOf(recipe)) {
 		case "oven": {
@@ -50,7 +51,7 @@ function intoWords({ oven, set_C, type }: BraiseGroup, { recipe }: Plan, reading
 	}
 }
 
-function groupOf(task: PlacedTask, { braise: planned }: Plan): BraiseGroup | undefined {
+function groupOf(task: PlacedTask, { braise: planned }: WorkedDish): BraiseGroup | undefined {
 	return planned?.groups.find(({ id }) => id === task.figures.group);
 }
 
@@ -89,7 +90,7 @@ const INTO: Readonly<Record<HeatWay, string>> = {
 };
 
 /** "tight lid, off for the last 15 min" */
-function coverWords({ recipe }: Plan): string {
+function coverWords({ recipe }: WorkedDish): string {
 	const { lid, uncovered_min } = recipe.braise;
 	const heat = heatOf(recipe);
 	if (heat === "pressure") return "shut, and opened when the pressure is down by itself";
@@ -100,13 +101,13 @@ function coverWords({ recipe }: Plan): string {
 }
 
 /** "Sat 17:10–18:15, likely 17:40" */
-function tenderWords({ tender }: Plan, into: number, reading: Reading): string {
+function tenderWords({ tender }: WorkedDish, into: number, reading: Reading): string {
 	const at = (instant: number) => reading.clockAfter(instant, into);
 	return `${at(tender.low)}–${at(tender.high)}, likely ${at(tender.likely)}`;
 }
 
 /** When the second main joins, so that both are lifted together. */
-function secondWords({ second }: Plan, lift: number, reading: Reading): string {
+function secondWords({ second }: WorkedDish, lift: number, reading: Reading): string {
 	if (!second || second.joins_min === null) return "";
 	const { name } = second.ingredient;
 	if (second.slower) return ` The ${name} are in from the start and are the slower.`;
@@ -114,7 +115,7 @@ function secondWords({ second }: Plan, lift: number, reading: Reading): string {
 }
 
 /** Which pans go in first, where they do not all take as long. */
-function orderWords(plan: Plan, reading: Reading): string {
+function orderWords(plan: WorkedDish, reading: Reading): string {
 	const rows = goingIn(plan);
 	if (rows.length < 2) return "";
 	const words = rows.map(
@@ -125,7 +126,7 @@ function orderWords(plan: Plan, reading: Reading): string {
 }
 
 /** The groups of pans in the order in which they go in. */
-function goingIn(plan: Plan): { readonly task: PlacedTask; readonly group: BraiseGroup }[] {
+function goingIn(plan: WorkedDish): { readonly task: PlacedTask; readonly group: BraiseGroup }[] {
 	return plan.tasks.flatMap((task) => {
 		const group = task.part === "oven" ? groupOf(task, plan) : undefined;
 		return group ? [{ task, group }] : [];

@@ -1,5 +1,6 @@
+import type { WorkedDish } from "#core/day";
 import { lineWords } from "#core/pans";
-import { joinsLate, type Plan, type PlanPour, shareInGo, startAt } from "#core/plan";
+import { joinsLate, type PlanPour, shareInGo, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
@@ -11,7 +12,7 @@ import { accountView } from "./account.view.ts";
 const A_LADLE_L = 0.2;
 
 /** Why so much is poured, and what would be over. */
-function pourWords({ pour, sauce }: Plan, reading: Reading): string {
+function pourWords({ pour, sauce }: WorkedDish, reading: Reading): string {
 	if (!pour) return "No pan for it yet.";
 	const over_l = sauce?.over_l ?? 0;
 	const over = over_l > A_LADLE_L ? ` ${reading.volume(over_l)} will be over.` : "";
@@ -27,7 +28,7 @@ const POURED: Readonly<Record<PlanPour["decidedBy"], string>> = {
 };
 
 /** The three figures that decide, beside each other. */
-function pourFacts({ pour, recipe }: Plan, reading: Reading): Fact[] {
+function pourFacts({ pour, recipe }: WorkedDish, reading: Reading): Fact[] {
 	if (!pour) return [];
 	return [
 		{ figure: reading.volume(pour.forSauce_l), label: "the sauce asks" },

@@ -1,5 +1,6 @@
 import { Refusal } from "#core/check";
-import { type Plan, type Shortfall, shortfallOf } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { type Shortfall, shortfallOf } from "#core/plan";
 import { parseWeight } from "#core/quantity";
 import { AS_ON_CARD, LEAST_PORTION } from "#core/sitting";
 import { durationsWords } from "#core/time";
@@ -26,7 +27,7 @@ export interface CameView {
 }
 
 /** What came against what was ordered, and what can be done where it is short. */
-export function cameView(plan: Plan, making: Making, reading: Reading): CameView {
+export function cameView(plan: WorkedDish, making: Making, reading: Reading): CameView {
 	const typed = making.came;
 	if (typed === "") return { typed, wrong: null, says: null, ways: [] };
 	try {
@@ -41,7 +42,7 @@ export function cameView(plan: Plan, making: Making, reading: Reading): CameView
 	}
 }
 
-function waysOf(short: Shortfall, plan: Plan, making: Making, reading: Reading): WayView[] {
+function waysOf(short: Shortfall, plan: WorkedDish, making: Making, reading: Reading): WayView[] {
 	const { order, recipe } = plan;
 	const guests = Math.floor(short.makes / (1 + order.spare) / (order.perGuest ?? 1));
 	const onHand = { basis: "onHand", onHand: making.came };
@@ -70,7 +71,7 @@ function waysOf(short: Shortfall, plan: Plan, making: Making, reading: Reading):
 }
 
 /** A smaller portion, and pieces to match: they are tender sooner. */
-function smallerOf({ portion }: Shortfall, plan: Plan, making: Making, reading: Reading): WayView[] {
+function smallerOf({ portion }: Shortfall, plan: WorkedDish, making: Making, reading: Reading): WayView[] {
 	if (portion < LEAST_PORTION || portion >= 1) return [];
 	const cook = { ...AS_ON_CARD, ...making.cook, portion };
 	const then = making.tried({ cook });

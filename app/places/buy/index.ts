@@ -1,4 +1,4 @@
-import type { Plan } from "#core/plan";
+import type { WorkedDish } from "#core/day";
 import { startAt } from "#core/plan";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
@@ -33,7 +33,7 @@ export const buy: Place = {
 };
 
 /** One story: what is needed, what is ordered for it, and what of that is over. */
-function boughtFacts({ chain, setBy }: Plan, { mass }: Reading): Fact[] {
+function boughtFacts({ chain, setBy }: WorkedDish, { mass }: Reading): Fact[] {
 	const { asPurchased_kg: needed_kg, order_kg = needed_kg } = chain;
 	if (setBy === "meat") return [{ figure: mass(needed_kg), label: "on hand" }];
 	return [
@@ -43,11 +43,11 @@ function boughtFacts({ chain, setBy }: Plan, { mass }: Reading): Fact[] {
 	];
 }
 
-function bought({ chain }: Plan, reading: Reading): string {
+function bought({ chain }: WorkedDish, reading: Reading): string {
 	return reading.mass(chain.order_kg ?? chain.asPurchased_kg);
 }
 
-function title({ chain, setBy, recipe }: Plan, reading: Reading): string {
+function title({ chain, setBy, recipe }: WorkedDish, reading: Reading): string {
 	if (setBy === "meat") {
 		return `${reading.mass(chain.asPurchased_kg)} on hand makes ${chain.portions} portions`;
 	}

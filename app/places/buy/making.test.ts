@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { plan } from "#core/plan";
 import { cookedRecipe, orderOf } from "#core/sitting";
+import { workedIn } from "../../../core/day/days.testing.ts";
 import { readSwaps, readUses } from "../../ui/forms/settled.ts";
 import { type DemoTables, demoTables, tableOf } from "../../ui/server/demoTables.testing.ts";
 import { readingIn } from "../../ui/words/reading.ts";
@@ -17,14 +17,13 @@ beforeAll(async () => {
 function givenFor(name: string, came = "", swaps = ""): TableGiven {
 	const { row, sitting } = tableOf(demo, name);
 	const { kitchen } = demo;
-	const card = row.dish.recipe;
+	const { card } = row;
 	const dish = { ...row.dish, recipe: card, swaps: readSwaps(swaps) };
 	const tried: NonNullable<TableGiven["making"]>["tried"] = (other) => {
 		const settled = { ...dish, ...other };
-		return plan(cookedRecipe(settled), orderOf(sitting, settled), kitchen);
+		return workedIn(cookedRecipe(settled), orderOf(sitting, settled), kitchen);
 	};
-	const planned = tried({});
-	if (!planned) throw new Error(`${name} has no plan`);
+	const planned = workedIn(cookedRecipe(dish), orderOf(sitting, dish), kitchen);
 	return {
 		plan: planned,
 		kitchen,

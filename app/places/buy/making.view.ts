@@ -1,10 +1,11 @@
 import { sortBy } from "es-toolkit";
 import { costOfPlan } from "#core/cost";
+import type { WorkedDish } from "#core/day";
 import {
 	type BeforeAfter,
 	byProductsOf,
 	orderList,
-	type Plan,
+	type PlanFigures,
 	type SwapEffect,
 	swapEffect,
 } from "#core/plan";
@@ -74,7 +75,7 @@ function orderView({
 }
 
 /** The packs of the main; null where it is bought by weight. */
-function packsView({ chain, recipe }: Plan, { mass }: Reading): PacksDrawing | null {
+function packsView({ chain, recipe }: WorkedDish, { mass }: Reading): PacksDrawing | null {
 	const { packs, order_kg, asPurchased_kg } = chain;
 	const { pack_kg } = recipe;
 	if (packs === undefined || order_kg === undefined || pack_kg === undefined || packs === 0) return null;
@@ -102,7 +103,7 @@ function stocksOf({ preparations }: TableGiven["kitchen"]["known"]) {
 /** What may stand in place of a line; and its own again, where something else does. */
 function insteadOf(
 	line: RecipeLine,
-	plan: Plan,
+	plan: WorkedDish,
 	making: Making,
 	known: ReadonlyMap<string, Ingredient>,
 	reading: Reading,
@@ -118,7 +119,7 @@ function insteadOf(
 			.map((instead) => ({ to: instead.ingredient, name: nameOf(instead) })),
 	];
 	const now = taken === null ? own : nameOf({ ingredient: taken });
-	const costs = (of: Plan) => costOfPlan(of, card, null).total_minor;
+	const costs = (of: PlanFigures) => costOfPlan(of, card, null).total_minor;
 	const before_minor = others.length > 0 ? costs(plan) : null;
 	return others.map(({ to, name }) => {
 		const then = withSwap(swaps, line.ingredient, to);
@@ -164,7 +165,7 @@ function costWords(before: number | null, after: number | null, currency: string
 }
 
 function leftOf(
-	plan: Plan,
+	plan: WorkedDish,
 	{ byProducts, rule, worth, currency }: Making,
 	stocks: readonly { readonly id: string; readonly name: string }[],
 	reading: Reading,

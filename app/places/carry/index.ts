@@ -1,4 +1,5 @@
-import { type Plan, type PlanCarry, startAt, taskAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { type PlanCarry, startAt, taskAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
@@ -37,7 +38,7 @@ function factsOf(
 }
 
 /** Packed so long before it leaves. */
-function packedAt(plan: Plan): number {
+function packedAt(plan: WorkedDish): number {
 	return taskAt(plan, "carry", "pack")?.start ?? startAt(plan, "carry");
 }
 

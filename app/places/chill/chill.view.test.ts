@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Cooler } from "#core/kitchen";
-import { plan } from "#core/plan";
 import { HOUSE_CODES } from "#core/safety";
+import { workedIn } from "../../../core/day/days.testing.ts";
 import { equipped, ORDER, RECIPE, wanting } from "../../../core/plan/dish.testing.ts";
 import { readingIn } from "../../ui/words/reading.ts";
 import { chillView } from "./chill.view.ts";
@@ -14,7 +14,7 @@ const AHEAD = { ...RECIPE, schools: { service: "madeAhead" as const } };
 
 const viewOf = (code: keyof typeof HOUSE_CODES, chill: { coolerId: string; parts: number } | null = null) => {
 	const kitchen = wanting({ code: HOUSE_CODES[code] }, equipped({ coolers: COOLERS }));
-	const made = plan(AHEAD, { ...ORDER, chill: chill && { ...chill, ice: false } }, kitchen);
+	const made = workedIn(AHEAD, { ...ORDER, chill: chill && { ...chill, ice: false } }, kitchen);
 	const reading = readingIn("metric", kitchen.policy.timeZone, ORDER.serviceAt);
 	return { made, view: chillView({ plan: made, kitchen, reading, cardLine: null }) };
 };
@@ -56,7 +56,7 @@ describe("the chill place", () => {
 		const kitchen = equipped({ coolers: COOLERS });
 		const reading = readingIn("metric", kitchen.policy.timeZone, ORDER.serviceAt);
 		expect(
-			chillView({ plan: plan(RECIPE, ORDER, kitchen), kitchen, reading, cardLine: null }),
+			chillView({ plan: workedIn(RECIPE, ORDER, kitchen), kitchen, reading, cardLine: null }),
 		).toBeUndefined();
 	});
 });

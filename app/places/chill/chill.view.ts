@@ -1,5 +1,6 @@
 import { maxBy } from "es-toolkit";
 import { chilling } from "#core/chill";
+import type { WorkedDish } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import {
 	type ChillLimit,
@@ -7,7 +8,6 @@ import {
 	depthOfFood,
 	isAllMet,
 	MOST_PARTS,
-	type Plan,
 	type PlanChill,
 	spreadOver,
 	taskAt,
@@ -105,7 +105,7 @@ function cutView({ way, deepest_mm }: PlanChill, { plan, kitchen, reading }: Tab
 }
 
 /** The shallowest that the kitchen has pans for, mm. */
-function leastDepth(whole_mm: number, { pans }: Plan, { equipment }: Kitchen): number {
+function leastDepth(whole_mm: number, { pans }: WorkedDish, { equipment }: Kitchen): number {
 	const shallowest = Math.ceil(whole_mm / MOST_PARTS);
 	for (let mm = shallowest; mm < whole_mm; mm += 1)
 		if (spreadOver(pans, equipment.pans, whole_mm / mm) !== null) return mm;

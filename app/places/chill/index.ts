@@ -1,5 +1,6 @@
 import { lowerFirst } from "es-toolkit";
-import { type Plan, startAt, taskAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { startAt, taskAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import { coolingWords } from "../../ui/words/cautions.ts";
 import { coolerWords } from "../../ui/words/warningWords.ts";
@@ -7,7 +8,7 @@ import { NO_LINES, type Place } from "../Place.ts";
 import { chillView } from "./chill.view.ts";
 
 /** Where it is cooled, and how; where nothing that cools is counted, what is usual. */
-function wayWords({ chill: planned }: Plan): string {
+function wayWords({ chill: planned }: WorkedDish): string {
 	if (!planned) return "Shallow, in ice or the blast chiller";
 	const { cooler, parts, ice } = planned.way;
 	return coolerWords({ cooler: cooler.name, parts, ice });

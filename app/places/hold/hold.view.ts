@@ -1,5 +1,6 @@
 import { chunk } from "es-toolkit";
-import { isMadeAhead, lastTaskAt, type Plan, startAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { isMadeAhead, lastTaskAt, startAt } from "#core/plan";
 import type { HeldDrawing, HeldRow } from "../../ui/drawings/HeldPans.tsx";
 import type { Reading } from "../../ui/words/reading.ts";
 import { hoursAlong } from "../hoursAlong.ts";
@@ -46,7 +47,7 @@ export function heldView({ plan, reading }: PlaceGiven): HeldDrawing | undefined
 }
 
 /** When the last filling is hot and tender. */
-export function hotAt(plan: Plan): number | undefined {
+export function hotAt(plan: WorkedDish): number | undefined {
 	const task = isMadeAhead(plan.recipe)
 		? lastTaskAt(plan, "reheat", "reheat")
 		: lastTaskAt(plan, "rest", "lift");
@@ -58,7 +59,7 @@ const MOST_ROWS = 16;
 
 /** The pans of the last filling, one opened after the other while it is plated. */
 function openedOf(
-	{ pans: { pans, goes }, hold_min }: Plan,
+	{ pans: { pans, goes }, hold_min }: WorkedDish,
 	from_min: number,
 	plating_min: number,
 	every_min: number,

@@ -1,4 +1,5 @@
-import { type Plan, startAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { startAt } from "#core/plan";
 import { durationWords, toFiveMinutes } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
@@ -6,7 +7,7 @@ import { NO_LINES, type Place, type PlaceGiven } from "../Place.ts";
 import { heldView, hotAt } from "./hold.view.ts";
 
 /** Until when a plate is sensible, and what it costs to wait; also told where nothing is held on purpose. */
-export function sensibleFacts(plan: Plan, reading: Reading): Fact[] {
+export function sensibleFacts(plan: WorkedDish, reading: Reading): Fact[] {
 	const { hold } = plan;
 	const hot = hotAt(plan);
 	if (!hold || hot === undefined) return [];
@@ -25,10 +26,10 @@ export function sensibleFacts(plan: Plan, reading: Reading): Fact[] {
 }
 
 /** Fillings that another follows, turned out of their pans. */
-const heldGoes = ({ tasks }: Plan) => tasks.filter(({ part, fills }) => part === "hold" && fills);
+const heldGoes = ({ tasks }: WorkedDish) => tasks.filter(({ part, fills }) => part === "hold" && fills);
 
 /** Minutes from the first pan that is held to the last plate. */
-function heldFor({ tasks }: Plan): number {
+function heldFor({ tasks }: WorkedDish): number {
 	const held = tasks.filter(({ place }) => place === "hold");
 	const starts = held.map(({ start }) => start);
 	const ends = held.map(({ end }) => end);

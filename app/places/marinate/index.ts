@@ -1,4 +1,5 @@
-import { marinadeOf, type Plan, startAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { marinadeOf, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
@@ -26,7 +27,7 @@ export const marinate: Place = {
 };
 
 /** "4.2 l" of a wet marinade, "180 g" of a rub. */
-function marinadeWords(plan: Plan, reading: Reading): string {
+function marinadeWords(plan: WorkedDish, reading: Reading): string {
 	const { litres, grams } = marinadeOf(plan);
 	if (litres > 0) return reading.volume(litres);
 	return grams > 0 ? reading.mass(grams / 1000) : "rub";

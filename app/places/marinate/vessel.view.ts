@@ -1,6 +1,7 @@
 import { sortBy } from "es-toolkit";
+import type { WorkedDish } from "#core/day";
 import { depthOf, heightOf, MEAT_KG_PER_L, type PanType, pieceHeight, volumeBelow } from "#core/pans";
-import { marinadeOf, type Plan } from "#core/plan";
+import { marinadeOf } from "#core/plan";
 import type { CutDrawing, PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
 import type { Reading } from "../../ui/words/reading.ts";
@@ -34,7 +35,7 @@ function drawnIn(
 	type: PanType,
 	count: number,
 	each_l: number,
-	{ pieces, recipe }: Plan,
+	{ pieces, recipe }: WorkedDish,
 	reading: Reading,
 ): VesselView {
 	const pan = panDrawing(type.shape, reading, { piece: recipe.piece, gap_mm: recipe.gap_mm });

@@ -2,7 +2,8 @@
 import { DndContext } from "@dnd-kit/core";
 import { fireEvent, screen, within } from "@testing-library/react";
 import { beforeEach, describe, expect, it } from "vitest";
-import { pansHeld, plan } from "#core/plan";
+import { pansHeld } from "#core/plan";
+import { workedIn } from "../../../core/day/days.testing.ts";
 import { KITCHEN, ORDER, RECIPE } from "../../../core/plan/dish.testing.ts";
 import { readWishes } from "../../ui/forms/settled.ts";
 import { onScreen } from "../../ui/onScreen.testing.tsx";
@@ -13,7 +14,7 @@ import { type PanUpView, panUpView } from "./panUp.view.ts";
 
 const READING = readingIn("metric", "UTC", ORDER.serviceAt);
 const viewFor = (kitchen = KITCHEN, order = ORDER): PanUpView =>
-	panUpView({ plan: plan(RECIPE, order, kitchen), kitchen, reading: READING, cardLine: null });
+	panUpView({ plan: workedIn(RECIPE, order, kitchen), kitchen, reading: READING, cardLine: null });
 
 /** What the drawing last put into the scale control. */
 let tried: string | undefined;

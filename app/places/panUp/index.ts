@@ -1,6 +1,7 @@
 import { sumBy } from "es-toolkit";
+import type { WorkedDish } from "#core/day";
 import { lineWords } from "#core/pans";
-import { acidsUnderFoil, countByType, type Plan } from "#core/plan";
+import { acidsUnderFoil, countByType } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import { LIDS } from "#core/trade";
 import { counted } from "../../ui/words/reading.ts";
@@ -24,7 +25,7 @@ export const panUp: Place = {
 };
 
 /** The pans of one filling. */
-function inGoWords({ figures: { go = 1 } }: PlacedTask, { pans }: Plan): string {
+function inGoWords({ figures: { go = 1 } }: PlacedTask, { pans }: WorkedDish): string {
 	return pansWords({ pans: { ...pans, goes: 1, pans: pans.pans.filter((pan) => pan.go === go) } });
 }
 
@@ -55,7 +56,7 @@ function headline({ plan, reading, kitchen }: PlaceGiven): Headline {
 }
 
 /** "foil over parchment: dry cider pits bare foil" */
-function coverWords({ recipe, lines }: Plan): string {
+function coverWords({ recipe, lines }: WorkedDish): string {
 	const acids = acidsUnderFoil(recipe, lines);
 	if (acids.length === 0) return LIDS[recipe.braise.lid];
 	return `foil over parchment, one edge folded: ${acids.join(" and ")} pit${acids.length === 1 ? "s" : ""} bare foil`;

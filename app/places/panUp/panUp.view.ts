@@ -1,4 +1,5 @@
 import { sumBy } from "es-toolkit";
+import type { WorkedDish } from "#core/day";
 import { vesselsFor } from "#core/kitchen";
 import type {
 	Bed,
@@ -12,7 +13,7 @@ import type {
 	Piece,
 } from "#core/pans";
 import { capacityOf, lineWords, piecesPerPan, rimOf, tightGap } from "#core/pans";
-import { countByType, type HeldPans, type Plan } from "#core/plan";
+import { countByType, type HeldPans } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import { heatOf, isInOven, layersOf, type Recipe } from "#core/recipe";
 import { LIDS, type Role } from "#core/trade";
@@ -116,7 +117,7 @@ export function panUpView(given: TableGiven): PanUpView {
 	};
 }
 
-function nameOf({ lines }: Plan, role: Role): string {
+function nameOf({ lines }: WorkedDish, role: Role): string {
 	return lines
 		.filter(({ line }) => line.role === role)
 		.map(({ ingredient }) => ingredient.name)
@@ -124,7 +125,7 @@ function nameOf({ lines }: Plan, role: Role): string {
 }
 
 /** What goes into the pans: for how much of it each kind has room. */
-function loadOf({ recipe, pans }: Plan) {
+function loadOf({ recipe, pans }: WorkedDish) {
 	return {
 		piece: recipe.piece,
 		gap_mm: recipe.gap_mm,

@@ -1,4 +1,5 @@
-import { type Plan, startAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { startAt } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import type { ServedIn } from "#core/recipe";
 import type { Fact } from "../../ui/parts/Facts.tsx";
@@ -17,7 +18,7 @@ const VERBS: Readonly<Record<ServedIn, string>> = {
 };
 
 /** "92 plates", "12 platters for 8", "5.6 kg pulled" */
-function servedWords({ serving, chain }: Plan, reading: Reading): string {
+function servedWords({ serving, chain }: WorkedDish, reading: Reading): string {
 	switch (serving.in) {
 		case "platters": {
 			const { count, guests } = serving.platters ?? { count: 0, guests: 0 };
@@ -34,7 +35,7 @@ function servedWords({ serving, chain }: Plan, reading: Reading): string {
 	}
 }
 
-function taskWords(plan: Plan, reading: Reading): string {
+function taskWords(plan: WorkedDish, reading: Reading): string {
 	const { serving, chain } = plan;
 	switch (serving.in) {
 		case "boxes":
@@ -49,13 +50,13 @@ function taskWords(plan: Plan, reading: Reading): string {
 }
 
 /** As many come out as went in; none of it reaches a plate. */
-function outWords(plan: Plan): string {
+function outWords(plan: WorkedDish): string {
 	const spices = spiceWords(plan);
 	return spices ? ` Count out first: ${spices.out}.` : "";
 }
 
 /** From the bottom up, with the people who stand there. */
-function lineWords({ serving: { order, people } }: Plan): string {
+function lineWords({ serving: { order, people } }: WorkedDish): string {
 	if (order.length === 0) return "";
 	const line = people === null ? "" : `, ${counted(people, "person", "people")} on the line`;
 	return `${order.join(", then ")}${line}`;

@@ -1,5 +1,5 @@
+import type { WorkedDish } from "#core/day";
 import { type Piece, pieceHeight } from "#core/pans";
-import type { Plan } from "#core/plan";
 import { cookedShare, isByPiece } from "#core/yields";
 import type { ServedDrawing } from "../../ui/drawings/Served.tsx";
 import type { PlaceGiven } from "../Place.ts";
@@ -34,7 +34,7 @@ export function servedView({ plan, reading }: PlaceGiven): ServedDrawing | undef
 	};
 }
 
-function piecesOfOne({ recipe: { portion }, pieces, chain }: Plan): number {
+function piecesOfOne({ recipe: { portion }, pieces, chain }: WorkedDish): number {
 	return isByPiece(portion) ? portion.piecesPerPortion : pieces / Math.max(1, chain.portions);
 }
 

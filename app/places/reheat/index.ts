@@ -1,4 +1,5 @@
-import { lastStartAt, type Plan } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { lastStartAt } from "#core/plan";
 import { durationWords, likelyDuration } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
@@ -37,13 +38,13 @@ export const reheat: Place = {
 };
 
 /** How far the minutes may be off. */
-function spreadWords({ reheat: planned }: Plan): string {
+function spreadWords({ reheat: planned }: WorkedDish): string {
 	if (!planned) return "";
 	return ` Likely ${likelyDuration(planned.minutes)}.`;
 }
 
 /** Where no oven takes all of it at once. */
-function waveWords({ tasks }: Plan, reading: Reading): string {
+function waveWords({ tasks }: WorkedDish, reading: Reading): string {
 	const waves = tasks.filter(({ part, figures }) => part === "reheat" && figures.wave !== undefined);
 	if (waves.length === 0) return "";
 	const each = waves.map(
@@ -53,7 +54,7 @@ function waveWords({ tasks }: Plan, reading: Reading): string {
 	return ` In ${waves.length} waves: ${each.join("; ")}. What is hot first is held hot, covered.`;
 }
 
-function factsOf(plan: Plan, reading: Reading): Fact[] {
+function factsOf(plan: WorkedDish, reading: Reading): Fact[] {
 	const minutes = durationWords(plan.work.reheat_min);
 	if (!plan.reheat) return [{ figure: minutes, label: "usual; the probe decides" }];
 	const others = plan.reheat.minutesAt.filter(({ set_C }) => set_C !== plan.reheat?.set_C);

@@ -1,4 +1,5 @@
-import { isMadeAhead, lastStartAt, type Plan } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { isMadeAhead, lastStartAt } from "#core/plan";
 import { heatOf } from "#core/recipe";
 import { durationWords } from "#core/time";
 import { sensibleFacts } from "../hold/index.ts";
@@ -6,7 +7,7 @@ import { NO_LINES, type Place } from "../Place.ts";
 import { trayView } from "./tray.view.ts";
 
 /** Where it comes from when it is tender. */
-function outWords({ recipe }: Plan): string {
+function outWords({ recipe }: WorkedDish): string {
 	const heat = heatOf(recipe);
 	if (heat === "oven") return "Out of the oven";
 	return heat === "bath" ? "Out of the bath" : "Off the heat";

@@ -1,4 +1,5 @@
-import { FIRST_LOOK, type Liquor, lastStartAt, type Plan, type PlanSauce, startAt } from "#core/plan";
+import type { WorkedDish } from "#core/day";
+import { FIRST_LOOK, type Liquor, lastStartAt, type PlanSauce, startAt } from "#core/plan";
 import { ALLERGENS } from "#core/recipe";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
@@ -19,7 +20,7 @@ export const sauce: Place = {
 const A_LADLE_L = 0.2;
 
 /** Where what is over goes: over the meat, and under a label. */
-function overWords({ liquor, recipe }: Plan, reading: Reading): string {
+function overWords({ liquor, recipe }: WorkedDish, reading: Reading): string {
 	if (!liquor) return "";
 	const { moistens_l, litres, useBy } = liquor;
 	const moist = moistens_l > A_LADLE_L ? [`${reading.volume(moistens_l)} moistens the meat`] : [];
@@ -49,7 +50,7 @@ function drawnWords({ drawn }: PlanSauce, at: string, reading: Reading): string 
 }
 
 /** When somebody looks first. */
-function firstLook(plan: Plan, reading: Reading): string {
+function firstLook(plan: WorkedDish, reading: Reading): string {
 	const into = lastStartAt(plan, "braise");
 	return reading.clockAfter(into + plan.braise_min.likely * FIRST_LOOK * 60_000, into);
 }

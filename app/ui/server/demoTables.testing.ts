@@ -1,24 +1,26 @@
 import { resolve } from "node:path";
+import type { WorkedBatch } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
-import type { PreparedBatch } from "#core/plan";
-import { readKitchen, readSittings, type Sitting, type Store } from "#db";
+import { wallClock } from "#core/time";
+import { readHouse, readKitchen, type Sitting, type Store } from "#db";
 import { seedSkerryHouse } from "#db/demo";
 import { freshStore } from "../../../db/freshStore.testing.ts";
-import { type PlannedDishRow, plannedSittings } from "./planned.server.ts";
+import { type WorkedDate, type WorkedRow, workedDates } from "./worked.server.ts";
 
 const FORTNIGHT_MS = 15 * 86_400_000;
 
 /** One dish of a demo sitting with its plan. */
 export interface DemoTable {
 	readonly sitting: Sitting;
-	readonly row: PlannedDishRow;
+	readonly row: WorkedRow;
 }
 
 export interface DemoTables {
 	readonly kitchen: Kitchen;
 	readonly tables: readonly DemoTable[];
 	/** What is made in the house for each sitting, by its id. */
-	readonly batches: ReadonlyMap<string, readonly PreparedBatch[]>;
+	readonly batches: ReadonlyMap<string, readonly WorkedBatch[]>;
+	readonly dates: readonly WorkedDate[];
 }
 
 /** A store of the demo house in a folder of its own, for tests. */
@@ -28,19 +30,22 @@ export async function openDemoHouse(now: number): Promise<Store> {
 	return store;
 }
 
-/** Every dish of every demo sitting, planned. */
+/** Every dish of every demo sitting, as its day has it. */
 export async function demoTables(now: number): Promise<DemoTables> {
 	const store = await openDemoHouse(now);
-	const sittings = await readSittings(store.db, now, now + FORTNIGHT_MS);
-	const [kitchen, { planned }] = await Promise.all([
+	const { timeZone } = await readHouse(store.db);
+	const dateOf = (at: number) => wallClock(at, timeZone).date;
+	const [kitchen, dates] = await Promise.all([
 		readKitchen(store.db),
-		plannedSittings(store.db, sittings),
+		workedDates(store.db, dateOf(now), dateOf(now + FORTNIGHT_MS)),
 	]);
 	await store.close();
+	const sittings = dates.flatMap((date) => date.sittings);
 	return {
 		kitchen,
-		tables: planned.flatMap(({ sitting, rows }) => rows.map((row) => ({ sitting, row }))),
-		batches: new Map(planned.map(({ sitting, batches }) => [sitting.id, batches])),
+		dates,
+		tables: sittings.flatMap(({ sitting, rows }) => rows.map((row) => ({ sitting, row }))),
+		batches: new Map(sittings.map(({ sitting, batches }) => [sitting.id, batches])),
 	};
 }
 

@@ -2,7 +2,7 @@ import { expect, it } from "vitest";
 import { HOUSE_CODES } from "#core/safety";
 import { addEquipment, changeEquipment, changeSitting, readHouse, readKitchen, readSittings } from "#db";
 import { openDemoHouse } from "./demoTables.testing.ts";
-import { plannedInDay } from "./placedDay.server.ts";
+import { workedSitting } from "./worked.server.ts";
 
 const NOW = Date.UTC(2026, 10, 28, 9);
 const OWN = { ...HOUSE_CODES.twoStage60, name: "Two stages of our own", holdHot_C: 65 };
@@ -16,7 +16,7 @@ it("a house works to its own limits, and a sitting to others for a reason, on th
 
 	const [sitting] = await readSittings(store.db, NOW, NOW + 15 * 86_400_000);
 	if (!sitting) throw new Error("the demo has a sitting");
-	expect((await plannedInDay(store.db, sitting)).kitchen.policy.code.name).toBe(OWN.name);
+	expect((await workedSitting(store.db, sitting))?.kitchen.policy.code.name).toBe(OWN.name);
 	await changeSitting(store, sitting.id, sitting.version, "Ada", (now) => ({
 		...now,
 		houseCode: "twoHour63",
@@ -25,7 +25,7 @@ it("a house works to its own limits, and a sitting to others for a reason, on th
 	const [changed] = await readSittings(store.db, NOW, NOW + 15 * 86_400_000);
 	if (!changed) throw new Error("it is still there");
 	expect(changed.codeReason).toBe("Served aboard, to the ferry's code");
-	expect((await plannedInDay(store.db, changed)).kitchen.policy.code).toEqual(HOUSE_CODES.twoHour63);
+	expect((await workedSitting(store.db, changed))?.kitchen.policy.code).toEqual(HOUSE_CODES.twoHour63);
 
 	// Taken out of use, it still holds where it is named.
 	await changeEquipment(store, "houseCode", own, 1, "Ada", { retired: true });

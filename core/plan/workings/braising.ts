@@ -13,20 +13,19 @@ import {
 	type Working,
 	working,
 } from "../../workings/index.ts";
-import { lastTaskAt } from "../Plan.ts";
+import { lastTender } from "../lastTender.ts";
 import type { WorkedPlan } from "./WorkedPlan.ts";
 import { piecesWorking } from "./yields.ts";
 
 /** From the oven door on: when the slowest pans are tender. */
-export function braiseWorkings({ tasks, braise_min }: WorkedPlan): Working[] {
-	const first = lastTaskAt({ tasks }, "braise", "oven");
-	if (!first) return [];
-	const into = figure(first.start, "instant", "in");
+export function braiseWorkings(plan: WorkedPlan): Working[] {
+	const { start, tender_min } = lastTender(plan, plan.tasks);
+	const into = figure(start, "instant", "in");
 	const after = (minutes: number, name: string) => add(into, figure(minutes, "min", name));
 	return [
-		working("tenderFirst", fiveDown(after(braise_min.low, "tenderLow")), "instant"),
-		working("tenderLikely", fiveNearest(after(braise_min.likely, "tenderLikely")), "instant"),
-		working("tenderLate", fiveUp(after(braise_min.high, "tenderHigh")), "instant"),
+		working("tenderFirst", fiveDown(after(tender_min.low, "tenderLow")), "instant"),
+		working("tenderLikely", fiveNearest(after(tender_min.likely, "tenderLikely")), "instant"),
+		working("tenderLate", fiveUp(after(tender_min.high, "tenderHigh")), "instant"),
 	];
 }
 

@@ -1,14 +1,14 @@
 import type { Static } from "@sinclair/typebox";
 import { Refusal, refuse } from "#core/check";
 import { parseWeight, type UnitSystem } from "#core/quantity";
-import { readUptake, TrialEntry } from "#core/sitting";
+import { readUptake, sharedOut, TrialEntry } from "#core/sitting";
 import { fromWallClock } from "#core/time";
 import type { DishWithRecipe, Sitting } from "#db";
-import { type FormRead, readForm, typedIn, wrongOf } from "../ui/forms/form.ts";
-import { readChill, readCook, readLine, readSwaps, readUses, readWishes } from "../ui/forms/settled.ts";
+import { type FormRead, readForm, typedIn, wrongOf } from "./form.ts";
+import { readChill, readCook, readLine, readSwaps, readUses, readWishes } from "./settled.ts";
 
 /** The sitting and the dish with the control's figures in. */
-export interface Trial {
+export interface TableTrial {
 	readonly sitting: Pick<Sitting, "serviceAt" | "covers">;
 	readonly dish: Pick<
 		DishWithRecipe,
@@ -39,7 +39,7 @@ export function readTrial(
 	form: FormData | URLSearchParams,
 	timeZone: string,
 	units: UnitSystem,
-): FormRead<Trial> {
+): FormRead<TableTrial> {
 	const read = readForm(TrialEntry, form);
 	if ("wrong" in read) return read;
 	try {
@@ -55,7 +55,7 @@ export function hasTrial(parameters: URLSearchParams): boolean {
 	return parameters.has("basis");
 }
 
-function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: UnitSystem): Trial {
+function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: UnitSystem): TableTrial {
 	const serviceAt = fromWallClock(typed.date, typed.time, timeZone);
 	if (serviceAt === undefined) {
 		throw refuse("time", `${typed.date} ${typed.time} was given; a day and a time such as 19:30 are allowed`);
@@ -85,4 +85,10 @@ function trialOf(typed: Static<typeof TrialEntry>, timeZone: string, units: Unit
 function pansGiven(pans: number | undefined): number {
 	if (pans === undefined) throw refuse("pans", "is missing; a whole number of pans from 1 is needed");
 	return pans;
+}
+
+/** A sitting with a trial of one of its dishes: tried and taken alike. */
+export function withTrial<S extends Sitting>(now: S, dishId: string, { sitting, dish }: TableTrial): S {
+	const dishes = now.dishes.map((other) => (other.id === dishId ? { ...other, ...dish } : other));
+	return { ...now, ...sitting, dishes: sharedOut(sitting.covers, dishes) };
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { hasTrial, readTrial } from "./trial.ts";
+import { hasTrial, readTrial } from "./tableTrial.ts";
 
 const TYPED = {
 	covers: "140",

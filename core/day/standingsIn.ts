@@ -1,0 +1,73 @@
+import type { Oven } from "../ovens/index.ts";
+import { type Standing, type Stands, standsAs } from "../plan/index.ts";
+import type { Task } from "../tasks/index.ts";
+import type { Day, DayGiven, DayTask, Use } from "./Day.ts";
+import { MINUTE_MS } from "./DayBoard.ts";
+import type { SittingWork } from "./tasksOf.ts";
+
+/** Where everything of each dish stands in a placed day that an oven heats, by the id of the dish. */
+export function standingsIn(
+	day: Pick<Day, "tasks">,
+	work: readonly SittingWork[],
+	{ kitchen: { equipment } }: DayGiven,
+): ReadonlyMap<string, Standing> {
+	const ovens = new Map(equipment.ovens.map((oven) => [oven.id, oven]));
+	const placed = new Map(day.tasks.map((task) => [task.id, task]));
+	const inOven = inOvensOf(day, ovens);
+	const standsOf = (task: Task, usual: Standing): [string, Stands][] => {
+		const key = standsAs(task);
+		const stood = placed.get(task.id);
+		if (key === null || !stood || stood.inOven.length === 0) return [];
+		const use = stood.uses.findLast(({ equipment: id }) => ovens.has(id));
+		const oven = use && ovens.get(use.equipment);
+		if (use?.set_C === undefined || !oven) {
+			const asked = usual.get(key);
+			return asked ? [[key, { ...asked, oven: null, rungs: 0 }]] : [];
+		}
+		const stands = {
+			oven,
+			set_C: use.set_C,
+			rungs: use.amount,
+			inside: insideWith(stood, use, inOven),
+			given_min: (stood.end - stood.start) / MINUTE_MS,
+		};
+		return [[key, task.part === "reheat" ? { ...stands, pans: pansOf(stood, equipment.pans) } : stands]];
+	};
+	const dishes = work.flatMap((sitting) => sitting.dishes);
+	return new Map(
+		dishes.map(({ needs: { dish, usual }, tasks }): [string, Standing] => [
+			dish.order.id,
+			new Map(tasks.flatMap((task) => standsOf(task, usual))),
+		]),
+	);
+}
+
+interface InOven extends Use {
+	readonly pans: number;
+}
+
+function inOvensOf({ tasks }: Pick<Day, "tasks">, ovens: ReadonlyMap<string, Oven>): InOven[] {
+	return tasks.flatMap(({ uses, inOven }) =>
+		uses
+			.filter(({ equipment }) => ovens.has(equipment))
+			.map((use) => ({ ...use, pans: inOven.reduce((sum, { count }) => sum + count, 0) })),
+	);
+}
+
+/** The most pans that are in an oven at once while some of them are: they share its power. */
+function insideWith({ inOven }: DayTask, use: Use, all: readonly InOven[]): number {
+	const meet = all.filter(
+		({ equipment, from, to }) => equipment === use.equipment && from < use.to && to > use.from,
+	);
+	const at = (moment: number) =>
+		meet.reduce((sum, { from, to, pans }) => (from <= moment && to > moment ? sum + pans : sum), 0);
+	const own = inOven.reduce((sum, { count }) => sum + count, 0);
+	return Math.max(own, ...meet.map(({ from }) => at(Math.max(from, use.from))));
+}
+
+function pansOf<Type extends { readonly id: string }>({ inOven }: DayTask, types: readonly Type[]) {
+	return inOven.flatMap(({ typeId, count }) => {
+		const type = types.find(({ id }) => id === typeId);
+		return type ? [{ type, count }] : [];
+	});
+}

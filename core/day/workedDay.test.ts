@@ -1,0 +1,277 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { must } from "../check/index.ts";
+import { NORTH, SOUTH } from "../kitchen/kitchen.testing.ts";
+import { equipped, ORDER, RECIPE } from "../plan/dish.testing.ts";
+import { alone } from "../plan/index.ts";
+import { runs } from "../random/runs.testing.ts";
+import type { Recipe } from "../recipe/index.ts";
+import { onDay } from "../time/index.ts";
+import { givenDay, sitting } from "./days.testing.ts";
+import {
+	certificateOf,
+	type DayGiven,
+	daysTogether,
+	placeDay,
+	restoredDay,
+	type SittingOfDay,
+	type WorkedDay,
+} from "./index.ts";
+
+const MINUTE_MS = 60_000;
+const SOON = { seed: 1, steps: 20_000 };
+/** Ovens that no dish has to itself, of both kinds, with a plate: they share power. */
+const kitchen = equipped({
+	ovens: [
+		{ ...NORTH, rungs: 5, power_w: 9000 },
+		{ ...SOUTH, rungs: 4, power_w: 6000 },
+	],
+	coolers: [{ id: "blast", name: "Blast chiller", kind: "chiller", capacity: 20, air_C: -2, power_kW: null }],
+});
+const places = [{ id: "blast", name: "Blast chiller", kind: "chiller" as const, capacity: 20 }];
+const AHEAD: Recipe = {
+	...RECIPE,
+	name: "Collar, cold",
+	schools: { ...RECIPE.schools, service: "madeAhead" },
+};
+
+const placed = (sittings: readonly SittingOfDay[], more: Partial<DayGiven> = {}): WorkedDay =>
+	placeDay(givenDay(sittings, { kitchen, places, ...more }), SOON);
+
+const evenings: fc.Arbitrary<SittingOfDay[]> = fc
+	.array(
+		fc.record({
+			covers: fc.integer({ min: 20, max: 160 }),
+			set: fc.constantFrom(120, 140, 160),
+			reach: fc.constantFrom(0, 10, 30),
+			ahead: fc.boolean(),
+		}),
+		{ minLength: 1, maxLength: 4 },
+	)
+	.map((dishes) => [
+		sitting(
+			"hall",
+			dishes.map(({ covers, set, reach, ahead }, index) => ({
+				id: `dish ${index}`,
+				recipe: {
+					...(ahead ? AHEAD : RECIPE),
+					braise: { ...RECIPE.braise, oven_C: { low: set - reach, set, high: set + reach } },
+				},
+				order: { covers },
+			})),
+			{ kitchen },
+		),
+	]);
+
+describe("a dish of a placed day", () => {
+	it("stands in the oven, as hot and as long, as its day has it, and nowhere else", () => {
+		fc.assert(
+			fc.property(evenings, (sittings) => {
+				const day = placed(sittings);
+				for (const [id, dish] of day.dishes) {
+					for (const group of dish.braise?.groups ?? []) {
+						const task = day.tasks.find((one) => one.for === id && one.figures.group === group.id);
+						const use = task?.uses.findLast(({ set_C }) => set_C !== undefined);
+						expect(group.oven?.id).toBe(use?.equipment);
+						if (!task || !use) continue;
+						expect(group.set_C).toBe(use.set_C);
+						expect(group.allowed_min).toBe((task.end - task.start) / MINUTE_MS);
+						expect("set_C" in group.given.heat && group.given.heat.set_C).toBe(use.set_C);
+					}
+					const stood = day.tasks.filter((task) => task.for === id);
+					expect(dish.tasks.map((task) => [task.id, task.start, task.end])).toEqual(
+						stood.map((task) => [task.id, task.start, task.end]),
+					);
+				}
+			}),
+			{ numRuns: runs(24) },
+		);
+	});
+
+	it("is reheated in its own oven at its own temperature", () => {
+		fc.assert(
+			fc.property(evenings, (sittings) => {
+				const day = placed(sittings);
+				for (const [id, { reheat }] of day.dishes) {
+					const task = day.tasks.find((one) => one.for === id && one.part === "reheat");
+					const use = task?.uses.find(({ set_C }) => set_C !== undefined);
+					if (!reheat || !task || !use) continue;
+					const at = reheat.loads.map(({ oven, set_C }) => [oven.id, set_C]);
+					expect(at).toContainEqual([use.equipment, use.set_C]);
+					expect((task.end - task.start) / MINUTE_MS).toBeGreaterThanOrEqual(
+						Math.floor(reheat.minutes.likely),
+					);
+				}
+			}),
+			{ numRuns: runs(12) },
+		);
+	});
+
+	it("pours what follows from the steam of that oven, and leaves what follows from it", () => {
+		const [hot, cool] = [150, 110].map((set) => {
+			const recipe = { ...RECIPE, braise: { ...RECIPE.braise, oven_C: { low: set, set, high: set } } };
+			return must(placed([sitting("hall", [{ id: "a", recipe }], { kitchen })]).dishes, "a", "dish");
+		});
+		expect(hot?.braise?.evaporated_l).not.toBeCloseTo(cool?.braise?.evaporated_l ?? 0, 3);
+		for (const dish of [hot, cool]) {
+			expect(dish?.liquid?.evaporated_l).toBe(dish?.braise?.evaporated_l);
+			const poured = dish?.pans.pans.reduce((sum, { liquid_l }) => sum + liquid_l, 0) ?? 0;
+			expect(poured).toBeCloseTo(dish?.pour?.poured_l ?? 0, 6);
+		}
+	});
+
+	it("needs what its card asks where it stands as the card has it", () => {
+		const [needs] = sitting("hall", [{ id: "a" }], { kitchen }).dishes;
+		if (!needs) throw new Error("it is planned");
+		const {
+			tasks: _,
+			tender: __,
+			liquor: ___,
+			wait_min: ____,
+			workings: _____,
+			warnings: ______,
+			...own
+		} = alone(needs);
+		const { alone: _______, ...figures } = own;
+		expect(needs.at(needs.usual)).toEqual(figures);
+	});
+});
+
+describe("a placed day", () => {
+	it("is the same whatever its dishes are called", () => {
+		fc.assert(
+			fc.property(
+				evenings,
+				fc.shuffledSubarray(["x", "a", "m", "k"], { minLength: 4 }),
+				(sittings, names) => {
+					const [hall] = sittings;
+					const renamed = hall?.dishes.map(({ dish: { recipe, order } }, index) => ({
+						id: names[index] ?? "",
+						recipe: { ...recipe, name: `${names[index]} with barley` },
+						order: { covers: order.covers },
+					}));
+					const [one, other] = [placed(sittings), placed([sitting("hall", renamed ?? [], { kitchen })])];
+					const told = (day: WorkedDay) =>
+						day.tasks
+							.map(({ place, part, start, end, uses }) => [
+								place,
+								part,
+								start,
+								end,
+								uses
+									.filter(({ set_C }) => set_C !== undefined)
+									.map(({ equipment, set_C }) => [equipment, set_C]),
+							])
+							.map((task) => JSON.stringify(task))
+							.sort();
+					expect(told(other)).toEqual(told(one));
+				},
+			),
+			{ numRuns: runs(18) },
+		);
+	});
+
+	it("that is issued, read and issued again without a change is itself, task for task", () => {
+		fc.assert(
+			fc.property(evenings, (sittings) => {
+				const day = placed(sittings);
+				const now = Math.min(...day.tasks.map(({ start }) => start)) - 60 * MINUTE_MS;
+				const again = placed(sittings, { before: day, now });
+				const once = placed(sittings, { before: again, now });
+				const told = ({ tasks }: WorkedDay) => tasks.map(({ id, start, end }) => [id, start, end]);
+				expect(told(again)).toEqual(told(day));
+				expect(told(once)).toEqual(told(day));
+			}),
+			{ numRuns: runs(18) },
+		);
+	});
+
+	it("comes back from what was stored of it with the same dishes", () => {
+		const sittings = [sitting("hall", [{ id: "a" }, { id: "b", recipe: AHEAD }], { kitchen })];
+		const day = placed(sittings);
+		const { dishes: _, batches: __, ...stored } = day;
+		const given = givenDay(sittings, { kitchen, places });
+		const back = restoredDay(JSON.parse(JSON.stringify(stored)), given);
+		expect(back?.tasks).toEqual(JSON.parse(JSON.stringify(day.tasks)));
+		for (const [id, dish] of day.dishes) expect(back?.dishes.get(id)?.liquid).toEqual(dish.liquid);
+		expect(restoredDay({ ...stored, tasks: stored.tasks.slice(1) }, given)).toBeNull();
+	});
+
+	it("leaves no hot food without a place: what is lifted rests, is cooled or is said to wait too long", () => {
+		fc.assert(
+			fc.property(evenings, (sittings) => {
+				const day = placed(sittings);
+				const said = new Set(
+					day.unmet.filter(({ because }) => because === "waitsTooLong").map(({ task }) => task),
+				);
+				for (const lift of day.tasks.filter(({ part }) => part === "lift")) {
+					const outs = day.tasks.filter(
+						({ id, part }) => part === "oven" && lift.after.some(({ task }) => task === id),
+					);
+					expect(lift.start).toBe(Math.max(...outs.map(({ end }) => end)));
+					const next = day.tasks.find(
+						({ after, part }) =>
+							part !== "late" &&
+							after.some(({ task }) => task === lift.id) &&
+							(part === "rest" || part === "chill"),
+					);
+					if (!next || said.has(next.id)) continue;
+					expect((next.start - lift.end) / MINUTE_MS).toBeLessThanOrEqual(120);
+				}
+			}),
+			{ numRuns: runs(18) },
+		);
+	});
+
+	it("beside another takes nothing that the other has in hand", () => {
+		const DAY_MS = 86_400_000;
+		const first = [sitting("friday", [{ id: "a", order: { covers: 140 } }], { kitchen })];
+		const second = [
+			sitting("saturday", [{ id: "b", recipe: AHEAD, order: { covers: 150 } }], {
+				kitchen,
+				serviceAt: ORDER.serviceAt + DAY_MS,
+			}),
+		];
+		const friday = placed(first);
+		const held = friday.tasks.flatMap(({ uses }) => uses);
+		const both = daysTogether([friday, placed(second, { held })]);
+		for (const thing of both.equipment.filter(({ kind }) => kind === "oven" || kind === "cook")) {
+			const uses = both.tasks.flatMap((task) => task.uses.filter(({ equipment }) => equipment === thing.id));
+			for (const { from } of uses) {
+				const now = uses.filter((use) => use.from <= from && use.to > from);
+				expect(now.reduce((sum, { amount }) => sum + amount, 0)).toBeLessThanOrEqual(thing.capacity);
+				expect(new Set(now.map(({ set_C }) => set_C)).size).toBeLessThanOrEqual(1);
+			}
+		}
+	});
+
+	it("orders what it needs before the first task that touches it, by the days its supplier takes", () => {
+		const marinated: Recipe = {
+			...RECIPE,
+			orderLead_days: 3,
+			marinate: { minutes: 36 * 60, longest_min: 60 * 60, container: "tubs" },
+		};
+		for (const recipe of [RECIPE, marinated, { ...AHEAD, orderLead_days: 1 }]) {
+			const day = placed([sitting("hall", [{ id: "a", recipe }], { kitchen })]);
+			const order = day.tasks.find(({ part }) => part === "order");
+			const first = Math.min(...day.tasks.filter(({ part }) => part !== "order").map(({ start }) => start));
+			const { timeZone, hours } = kitchen.policy;
+			expect(order?.start).toBe(onDay(first, timeZone, hours.opens_min, -recipe.orderLead_days));
+		}
+	});
+
+	it("says of what can not be had what is asked against what there is", () => {
+		const one = [{ id: "ina", name: "Ina", hours: { opens_min: 9 * 60, closes_min: 22 * 60 } }];
+		const day = placed([sitting("hall", [{ id: "a" }, { id: "b" }], { kitchen })], { cooks: one });
+		expect(day.unmet.length).toBeGreaterThan(0);
+		for (const unmet of day.unmet) {
+			const words = certificateOf(unmet, day, kitchen.policy.timeZone);
+			if (unmet.because === "nobody") {
+				const [, asked = "0", there = "0"] =
+					/need[s]? (\d+) cook minutes .* 1 cook has (\d+)/.exec(words) ?? [];
+				expect(Number(asked)).toBeGreaterThan(Number(there) * 0.99);
+			}
+			expect(words).not.toMatch(/undefined|NaN/);
+		}
+	});
+});

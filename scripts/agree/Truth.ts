@@ -1,0 +1,110 @@
+import { braise } from "#core/braise";
+import type { DatesShown } from "../../app/ui/server/worked.server.ts";
+import { minutesOf } from "./minutesOf.ts";
+
+/** A task as its day has it. */
+export interface TrueTask {
+	readonly start: number;
+	readonly end: number;
+	/** Names of the ovens it stands in, and what they are set to, °C. */
+	readonly ovens: readonly string[];
+	readonly set_C: readonly number[];
+}
+
+/** A dish as its day has it, by what a screen can show of it. */
+export type TrueDish = Readonly<Record<string, number | string>>;
+
+/** What the day says: every screen, paper and file is held against it. */
+export interface Truth {
+	readonly tasks: ReadonlyMap<string, TrueTask>;
+	readonly dishes: ReadonlyMap<string, TrueDish>;
+	/** Every oven of the kitchen, by name. */
+	readonly ovens: readonly string[];
+	readonly timeZone: string;
+	/** What the day says and its own oven does not bear out. */
+	readonly wrong: readonly string[];
+}
+
+/** The truth of some dates: from the placed day alone, its litres and minutes worked out again from the heat. */
+export function truthOf({ day, all }: DatesShown, timeZone: string): Truth {
+	const ovens = new Map(
+		day.equipment.filter(({ kind }) => kind === "oven").map(({ id, name }) => [id, name]),
+	);
+	const tasks = new Map(
+		day.tasks.map((task): [string, TrueTask] => {
+			const uses = task.uses.filter(({ equipment }) => ovens.has(equipment));
+			return [
+				task.id,
+				{
+					start: task.start,
+					end: task.end,
+					ovens: uses.map(({ equipment }) => ovens.get(equipment) ?? ""),
+					set_C: uses.flatMap(({ set_C }) => set_C ?? []),
+				},
+			];
+		}),
+	);
+	const wrong: string[] = [];
+	const dishes = new Map(
+		all.flatMap(({ sittings }) =>
+			sittings.flatMap(({ rows }) =>
+				rows.flatMap(({ dish, plan }): [string, TrueDish][] => {
+					if (!plan) return [];
+					wrong.push(...notBorneOut(plan, tasks));
+					const { chain, pans } = plan;
+					const kinds = new Map<string, number>();
+					for (const { type, go } of pans.pans) {
+						const key = `${type.id} ${go}`;
+						kinds.set(key, (kinds.get(key) ?? 0) + 1);
+					}
+					const atOnce = new Map<string, number>();
+					for (const [key, count] of kinds) {
+						const [type = ""] = key.split(" ");
+						atOnce.set(type, Math.max(atOnce.get(type) ?? 0, count));
+					}
+					const own = day.tasks.filter((task) => task.for === dish.id && task.figures.group !== undefined);
+					const set = own.flatMap(({ uses }) => uses.flatMap(({ set_C }) => set_C ?? []));
+					return [
+						[
+							dish.id,
+							{
+								ordered: chain.order_kg ?? chain.asPurchased_kg,
+								trimmed: chain.trimmed_kg,
+								poured: pans.pans.reduce((sum, { liquid_l }) => sum + liquid_l, 0),
+								sauce: plan.sauce_l,
+								portions: chain.portions,
+								pieces: plan.pieces,
+								pans: [...atOnce.values()].reduce((sum, count) => sum + count, 0),
+								set: [...new Set(set)].sort((a, b) => a - b).join(" "),
+							},
+						],
+					];
+				}),
+			),
+		),
+	);
+	return { tasks, dishes, ovens: [...ovens.values()], timeZone, wrong };
+}
+
+/** Minutes that do not lie in what the heat of the placed oven gives, and litres that do not follow from it. */
+function notBorneOut(
+	plan: NonNullable<DatesShown["all"][number]["sittings"][number]["rows"][number]["plan"]>,
+	tasks: Truth["tasks"],
+): string[] {
+	return (plan.braise?.groups ?? []).flatMap((group) => {
+		const task = tasks.get(plan.tasks.find(({ figures }) => figures.group === group.id)?.id ?? "");
+		if (!task || task.set_C.length === 0) return [];
+		const set_C = task.set_C.at(-1) ?? Number.NaN;
+		const named = `${plan.recipe.name}, ${group.pans.length} × ${group.type.name}`;
+		const again = braise(minutesOf(group.given, set_C));
+		const { forkTender } = again.marks;
+		const given = (task.end - task.start) / 60_000;
+		const said: string[] = [];
+		if (group.set_C !== set_C)
+			said.push(`${named}: said at ${group.set_C} °C, its oven is set to ${set_C} °C`);
+		if (forkTender && task.set_C.length === 1 && (given < forkTender.low || given > forkTender.high * 1.5)) {
+			said.push(`${named}: given ${given} min, tender from ${forkTender.low} to ${forkTender.high}`);
+		}
+		return said;
+	});
+}
