@@ -1,3 +1,4 @@
+import { must } from "../check/index.ts";
 import { minutesBefore } from "../time/index.ts";
 import { continued } from "./continued.ts";
 import type { Day, DayEquipment, DayGiven, DayTask, Unmet, Use } from "./Day.ts";
@@ -70,6 +71,11 @@ export class DayBoard {
 		);
 	}
 
+	/** Where a task stands that has been placed. @throws {Error} naming one that has not */
+	putOf(id: string): Put {
+		return must(this.put, id, "placed task");
+	}
+
 	stands(id: string): boolean {
 		return this.put.has(id);
 	}
@@ -110,9 +116,7 @@ export class DayBoard {
 
 	/** When a task has to be over, so that what follows it begins in time. */
 	endBy({ followers, window, serviceAt }: OpenTask): number {
-		const starts = followers.map(({ task, least_min }) =>
-			minutesBefore((this.put.get(task) as Put).start, least_min),
-		);
+		const starts = followers.map(({ task, least_min }) => minutesBefore(this.putOf(task).start, least_min));
 		if (starts.length === 0) return window.to ?? serviceAt;
 		return Math.min(window.to ?? Number.POSITIVE_INFINITY, ...starts);
 	}

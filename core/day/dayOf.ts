@@ -1,7 +1,7 @@
 import { sumBy } from "es-toolkit";
 import { minutesBefore } from "../time/index.ts";
 import type { Day, DayTask, Unmet, Use } from "./Day.ts";
-import { type DayBoard, MINUTE_MS, type Put } from "./DayBoard.ts";
+import { type DayBoard, MINUTE_MS } from "./DayBoard.ts";
 import { isOvenTask } from "./ovenLevel.ts";
 import { type OpenTask, pansInOven } from "./tasksOf.ts";
 import { wantedAt } from "./wantedAt.ts";
@@ -16,7 +16,7 @@ export function dayOf(board: DayBoard): Day {
 	const late_min = sayLate(board);
 	const waiting_rung_min = waitingOf(board);
 	const tasks = [...board.tasks.values()].map((task): DayTask => {
-		const { start, end, uses } = board.put.get(task.id) as Put;
+		const { start, end, uses } = board.putOf(task.id);
 		return {
 			id: task.id,
 			for: task.for,
@@ -56,7 +56,7 @@ function rungOf(board: DayBoard, id: string): Pick<DayTask, "rung"> {
 function sayLate(board: DayBoard): number {
 	let late_min = 0;
 	for (const { id, window } of board.tasks.values()) {
-		const { end } = board.put.get(id) as Put;
+		const { end } = board.putOf(id);
 		if (window.to === null || end <= window.to) continue;
 		const minutes = (end - window.to) / MINUTE_MS;
 		board.say({ task: id, because: "late", minutes });
@@ -67,9 +67,9 @@ function sayLate(board: DayBoard): number {
 
 /** Rungs × minutes from tender until what follows wants it: what is settled, too. */
 function waitingOf(board: DayBoard): number {
-	const placeOf = (id: string) => board.put.get(id) as Put;
+	const placeOf = (id: string) => board.putOf(id);
 	return sumBy([...board.tasks.values()].filter(isOvenTask), (task) => {
-		const { end, uses } = board.put.get(task.id) as Put;
+		const { end, uses } = board.putOf(task.id);
 		const rungs = uses.findLast(({ set_C }) => set_C !== undefined)?.amount ?? 0;
 		return rungs * Math.max(0, (wantedAt(task, end, board.tasks, placeOf) - end) / MINUTE_MS);
 	});
@@ -79,10 +79,10 @@ function waitingOf(board: DayBoard): number {
 function fillGaps(board: DayBoard): void {
 	for (const task of board.tasks.values()) {
 		if (!task.fills || board.settled.has(task.id)) continue;
-		const put = board.put.get(task.id) as Put;
+		const put = board.putOf(task.id);
 		board.ledger.giveBack(put.uses);
-		const before = task.after.map(({ task: id }) => (board.put.get(id) as Put).end);
-		const next = task.followers.map(({ task: id }) => (board.put.get(id) as Put).start);
+		const before = task.after.map(({ task: id }) => board.putOf(id).end);
+		const next = task.followers.map(({ task: id }) => board.putOf(id).start);
 		const start = Math.max(...before);
 		const end = Math.max(start, Math.min(...next));
 		const tried = { task, start, end, until: end };
@@ -99,7 +99,7 @@ function holdPans(board: DayBoard): Map<string, Use[]> {
 	for (const task of board.tasks.values()) {
 		const emptied = emptiedBy(board, task);
 		if (emptied === null) continue;
-		const { start, end } = board.put.get(task.id) as Put;
+		const { start, end } = board.putOf(task.id);
 		const washed = minutesBefore(Math.max(end, emptied), -WASH_MIN);
 		const uses = task.needs.flatMap((need): Use[] =>
 			need.kind === "pan" ? [{ equipment: need.typeId, amount: need.count, from: start, to: washed }] : [],
@@ -144,7 +144,7 @@ function emptiedBy(
 /** What lasts longer than it may: held hot until what follows it begins. */
 function tooLong(board: DayBoard): Unmet[] {
 	return [...board.tasks.values()].flatMap(({ id, longest_min }): Unmet[] => {
-		const { start, end } = board.put.get(id) as Put;
+		const { start, end } = board.putOf(id);
 		const minutes = (end - start) / MINUTE_MS - (longest_min ?? Number.POSITIVE_INFINITY);
 		return minutes > 0 ? [{ task: id, because: "waitsTooLong", minutes }] : [];
 	});

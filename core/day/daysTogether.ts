@@ -29,7 +29,7 @@ function inOrder(tasks: readonly DayTask[]): DayTask[] {
 	return sortBy(tasks, [({ start }) => start, ({ end }) => end]);
 }
 
-/** Everything that any of them has, for as long as any of them reaches. */
+/** Everything that one of them has at least, over all their hours. */
 function equipmentOfAll(days: readonly WorkedDay[]): DayEquipment[] {
 	const all = new Map<string, DayEquipment>();
 	for (const thing of days.flatMap(({ equipment }) => equipment)) {

@@ -1,4 +1,4 @@
-import { sumBy } from "es-toolkit";
+import { groupBy, sumBy } from "es-toolkit";
 import type { HousePolicy } from "../kitchen/index.ts";
 import { isMadeAhead } from "../plan/index.ts";
 import { onDay } from "../time/index.ts";
@@ -52,12 +52,11 @@ export function foodOf(
 ): FoodPlace[] {
 	const kinds = new Map(day.equipment.map((thing) => [thing.id, thing.kind]));
 	const fridge = day.equipment.find(({ kind }) => kind === "fridge")?.id ?? BENCH;
-	const shown = new Set(day.tasks.map((task) => task.for));
+	const tasksFor = groupBy(day.tasks, (task) => task.for);
 	return [...day.dishes].flatMap(([id, dish]) => {
-		if (!shown.has(id)) return [];
-		const tasks = day.tasks.filter((task) => task.for === id);
-		const goes = dish.pans.goes;
-		return Array.from({ length: goes }, (_, index) =>
+		const tasks = tasksFor[id];
+		if (!tasks) return [];
+		return Array.from({ length: dish.pans.goes }, (_, index) =>
 			placesOf({ id, dish, tasks, go: index + 1, kinds, fridge, policy }),
 		).flat();
 	});

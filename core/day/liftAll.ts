@@ -1,5 +1,5 @@
 import { minutesBefore, toFiveMinutes } from "../time/index.ts";
-import { type DayBoard, type Put, STEP_MIN } from "./DayBoard.ts";
+import { type DayBoard, STEP_MIN } from "./DayBoard.ts";
 import { isOvenTask } from "./ovenLevel.ts";
 import { isInHours } from "./placeTask.ts";
 import type { OpenTask } from "./tasksOf.ts";
@@ -17,7 +17,7 @@ export function liftAll(board: DayBoard): void {
 
 /** As soon after the lift as there is room for it. */
 function coolAtOnce(board: DayBoard, task: OpenTask): void {
-	const { start, end, uses } = board.put.get(task.id) as Put;
+	const { start, end, uses } = board.putOf(task.id);
 	const lifted = Math.max(
 		board.earliestOf(task),
 		...task.after.map(({ task: id, least_min }) =>

@@ -14,7 +14,7 @@ import { placeTask } from "./placeTask.ts";
 import { pushOn } from "./pushOn.ts";
 import { settle } from "./settle.ts";
 import { standingsIn } from "./standingsIn.ts";
-import { type SittingWork, tasksOf, workOf } from "./tasksOf.ts";
+import { type OpenTask, type SittingWork, tasksOf, workOf } from "./tasksOf.ts";
 import { type WorkedBatch, type WorkedDay, type WorkedDish, workedDay, workedDish } from "./WorkedDay.ts";
 
 /** How far before the first service the day reaches, minutes: six days. */
@@ -45,10 +45,12 @@ export function placeDay(given: DayGiven, settings: SolverSettings = WHILE_WAITE
 	const free = workOf(given.sittings, given.kitchen);
 	const stoodBefore = given.before ? settledIn(standingsIn(given.before, free, given), free) : undefined;
 	const anywhere = stoodBefore ? workOf(given.sittings, given.kitchen, new Map(), stoodBefore) : free;
-	const first = placed(given, anywhere, settings, null);
+	const asked = tasksOf(anywhere);
+	const first = placed(given, asked, settings, null);
 	const stood = standingsIn(first, anywhere, given);
 	const work = workOf(given.sittings, given.kitchen, settledIn(stood, anywhere));
-	const day = asksTheSame(first, anywhere, work) ? first : placed(given, work, settings, first);
+	const now = tasksOf(work);
+	const day = asksTheSame(first, asked, now) ? first : placed(given, now, settings, first);
 	return workedOut(day, standingsIn(day, work, given), given);
 }
 
@@ -87,14 +89,13 @@ export const EMPTY_DAY: WorkedDay = workedDay(
 
 function placed(
 	given: DayGiven,
-	work: readonly SittingWork[],
+	tasks: readonly OpenTask[],
 	settings: SolverSettings,
 	again: Day | null,
 ): Day {
 	const services = given.sittings.map(({ serviceAt }) => serviceAt);
 	const from = startBefore(Math.min(...services), REACHES_BACK_MIN);
 	const to = toFiveMinutes(minutesBefore(Math.max(...services), -REACHES_ON_MIN), Math.ceil);
-	const tasks = tasksOf(work);
 	const board = new DayBoard(given, tasks, from, to, again);
 	settle(board);
 	let open = lastFirst(tasks).filter(({ id }) => !board.stands(id));
@@ -125,10 +126,10 @@ function settledIn(
 }
 
 /** Whether a day gives every task as many minutes and things as follow from where its dish stands. */
-function asksTheSame(day: Day, before: readonly SittingWork[], after: readonly SittingWork[]): boolean {
+function asksTheSame(day: Day, before: readonly OpenTask[], after: readonly OpenTask[]): boolean {
 	const stood = new Map(day.tasks.map(({ id, start, end }) => [id, (end - start) / MINUTE_MS]));
-	const asked = (work: readonly SittingWork[], minutesOf: (task: Task) => number | undefined) =>
-		tasksOf(work).map((task) => ({
+	const asked = (tasks: readonly OpenTask[], minutesOf: (task: Task) => number | undefined) =>
+		tasks.map((task) => ({
 			id: task.id,
 			planned: isOvenTask(task) ? minutesOf(task) : task.minutes.planned,
 			handsOn: task.minutes.handsOn,

@@ -1,7 +1,7 @@
 import { lastFirst } from "../tasks/index.ts";
 import { minutesBefore, toFiveMinutes } from "../time/index.ts";
 import type { Use } from "./Day.ts";
-import { type DayBoard, LOOKS_ON_MIN, MINUTE_MS, type Put, STEP_MIN } from "./DayBoard.ts";
+import { type DayBoard, LOOKS_ON_MIN, MINUTE_MS, STEP_MIN } from "./DayBoard.ts";
 import { isOvenTask, takenBy, waysOf } from "./ovenLevel.ts";
 import { onFrom } from "./placeTask.ts";
 import type { OpenTask } from "./tasksOf.ts";
@@ -9,9 +9,9 @@ import type { OpenTask } from "./tasksOf.ts";
 /** Puts what would begin before it can on to when it can, the first in the day first. */
 export function pushOn(board: DayBoard): void {
 	for (const task of lastFirst([...board.tasks.values()]).reverse()) {
-		const { start, uses, end } = board.put.get(task.id) as Put;
+		const { start, uses, end } = board.putOf(task.id);
 		const after = task.after.map(({ task: before, least_min }) =>
-			minutesBefore((board.put.get(before) as Put).end, -least_min),
+			minutesBefore(board.putOf(before).end, -least_min),
 		);
 		const from = Math.max(board.earliestOf(task), ...after);
 		if (start >= from) continue;
@@ -58,7 +58,7 @@ function firstUse(board: DayBoard, task: OpenTask, from: number): Use | null {
 /** What is settled may be settled sooner than what is before it can be over. */
 function sayTooSoon(board: DayBoard, { id, after }: OpenTask, start: number): void {
 	for (const { task, least_min } of after) {
-		const minutes = ((board.put.get(task) as Put).end - start) / MINUTE_MS + least_min;
+		const minutes = (board.putOf(task).end - start) / MINUTE_MS + least_min;
 		if (minutes > 0) board.say({ task, because: "tooLateFor", next: id, minutes });
 	}
 }

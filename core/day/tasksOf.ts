@@ -1,4 +1,4 @@
-import { sortBy } from "es-toolkit";
+import { countBy, sortBy } from "es-toolkit";
 import type { Kitchen } from "../kitchen/index.ts";
 import {
 	type DishNeeds,
@@ -113,14 +113,13 @@ function ranked(work: readonly SittingWork[]): Owned[] {
 			tasks: tasksOfBatch(batch, one),
 		})),
 	]);
-	const counts = new Map<string, number>();
 	const keyOf = ({ serviceAt, kg }: (typeof all)[number]) => `${serviceAt} ${kg}`;
-	for (const one of all) counts.set(keyOf(one), (counts.get(keyOf(one)) ?? 0) + 1);
+	const counts = countBy(all, keyOf);
 	return sortBy(all, [
 		({ serviceAt }) => serviceAt,
 		({ kg }) => -kg,
 		// Seldom are two as heavy: only then is it asked what tells them apart.
-		(one) => (counts.get(keyOf(one)) === 1 ? "" : one.hash()),
+		(one) => (counts[keyOf(one)] === 1 ? "" : one.hash()),
 	]).flatMap(({ tasks }) => tasks);
 }
 

@@ -11,6 +11,7 @@ import {
 	changesOf,
 	type Day,
 	type DayGiven,
+	EMPTY_DAY,
 	placeDay,
 	type Remedy,
 	remediesFor,
@@ -150,13 +151,7 @@ describe("ways out of what a day goes without", () => {
 /** A day that goes without so many things. */
 function dayEmpty(missing: number): Day {
 	return {
-		from: 0,
-		to: 0,
-		equipment: [],
-		tasks: [],
-		late_min: 0,
-		waiting_rung_min: 0,
-		bound_waiting_rung_min: 0,
+		...EMPTY_DAY,
 		unmet: Array.from({ length: missing }, (_, index) => ({
 			task: `t${index}`,
 			because: "noOven" as const,

@@ -115,10 +115,8 @@ interface Part {
 }
 
 function wholeOf(pans: readonly ChosenPan[]): Part[] {
-	return Object.values(groupBy(pans, ({ type }) => type.id)).flatMap((alike): Part[] => {
-		const [first] = alike;
-		return first ? [{ load: null, at: 1, of: 1, type: first.type, count: alike.length, go: first.go }] : [];
-	});
+	const go = pans[0]?.go ?? 1;
+	return countByType({ pans }).map((alike) => ({ ...alike, load: null, at: 1, of: 1, go }));
 }
 
 /** One filling of the pans, load by load; what finds no room in any is parted by the empty ovens. */
@@ -128,12 +126,7 @@ function partsOf(
 	empty: readonly Oven[],
 	{ braise: { oven_C } }: Recipe,
 ): Part[] {
-	const left = new Map(
-		Object.values(groupBy(pans, ({ type }) => type.id)).map((alike) => [
-			(alike[0] as ChosenPan).type.id,
-			{ type: (alike[0] as ChosenPan).type, count: alike.length },
-		]),
-	);
+	const left = new Map(countByType({ pans }).map(({ type, count }) => [type.id, { type, count }]));
 	const taken: { load: OvenLoad | null; pans: { type: PanType; count: number }[] }[] = [];
 	const take = (load: OvenLoad, isThere: boolean) => {
 		const some = load.pans.flatMap(({ type, count }) => {

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { SHOWN_UNITS } from "../../app/ui/parts/shown.ts";
 import { differencesIn } from "./differences.ts";
 import { readScreen } from "./readScreen.ts";
 import type { Truth } from "./Truth.ts";
@@ -33,16 +34,7 @@ const TRUTH: Truth = {
 /** A figure as a page sends it. */
 const shown = (what: string, of: string, value: string | number, text: string) =>
 	`<span data-fact="${what}" data-of="${of}" data-value="${value}" data-unit="${UNITS[what] ?? "count"}">${text}</span>`;
-const UNITS: Readonly<Record<string, string>> = {
-	start: "instant",
-	end: "instant",
-	words: "words",
-	set: "°C",
-	ordered: "kg",
-	trimmed: "kg",
-	poured: "l",
-	sauce: "l",
-};
+const UNITS: Readonly<Record<string, string>> = SHOWN_UNITS;
 const page = (...figures: readonly string[]) =>
 	`<html><body><main><p>${figures.join(" ")}</p></main></body></html>`;
 const differ = (...figures: readonly string[]) => differencesIn(readScreen(page(...figures)).figures, TRUTH);

@@ -60,7 +60,7 @@ export interface Holding {
 }
 
 /** Dates that are no further apart than this may share what a kitchen has, days. */
-const REACH_DAYS = 6;
+export const REACH_DAYS = 6;
 /** So far back a row of such dates is followed, days. */
 const FOLLOWED_DAYS = 21;
 

@@ -31,7 +31,7 @@ import {
 	type Sitting,
 	type ToldChange,
 } from "#db";
-import { type DateFacts, type Holding, readHolding, type Trial } from "./holds.server.ts";
+import { type DateFacts, type Holding, REACH_DAYS, readHolding, type Trial } from "./holds.server.ts";
 import { inCodeOf, type SittingNeeds, sittingNeeds } from "./needs.server.ts";
 
 export type { Trial } from "./holds.server.ts";
@@ -207,9 +207,9 @@ function keptOf(db: Database): Kept {
 function placeInTurn(kept: LRUCache<string, WorkedDate>, holding: Holding): WorkedDate[] {
 	const placed: WorkedDate[] = [];
 	for (const facts of holding.dates) {
-		const held = placed.flatMap(({ day }) => day.tasks.flatMap(({ uses }) => uses));
-		const mark = markOf([holding.stamp, factsKey(facts), reaching(held, facts)]);
-		const found = kept.get(mark) ?? placeDate({ holding, facts, held: reaching(held, facts), mark });
+		const held = heldIn(placed, facts);
+		const mark = markOf([holding.stamp, factsKey(facts), held]);
+		const found = kept.get(mark) ?? placeDate({ holding, facts, held, mark });
 		kept.set(mark, found);
 		placed.push(withFacts(found, facts));
 	}
@@ -236,12 +236,12 @@ function factsKey({ date, sittings, tells, issue }: Omit<DateFacts, "told">) {
 	];
 }
 
-const REACH_MS = 6 * 86_400_000;
+const REACH_MS = REACH_DAYS * 86_400_000;
 
 /** Uses of dates before that may still be going on while anything of this one is done. */
-function reaching(held: readonly Use[], { sittings }: DateFacts): Use[] {
+function heldIn(before: readonly WorkedDate[], { sittings }: DateFacts): Use[] {
 	const from = Math.min(...sittings.map(({ sitting }) => sitting.serviceAt)) - REACH_MS;
-	return held.filter(({ to }) => to > from);
+	return before.flatMap(({ day }) => day.tasks.flatMap(({ uses }) => uses.filter(({ to }) => to > from)));
 }
 
 interface DateAsked {
@@ -328,10 +328,7 @@ export async function remediedDate(
 	});
 	const facts = holding.dates.find((one) => one.date === date);
 	if (!facts) throw new Error(`nothing is served on ${date}`);
-	const held = reaching(
-		before.flatMap(({ day }) => day.tasks.flatMap(({ uses }) => uses)),
-		facts,
-	);
+	const held = heldIn(before, facts);
 	return placeDate({ holding, facts, held, mark: "", room: remedies, settings: MANY_TIMES }).day;
 }
 
