@@ -10,6 +10,7 @@ import {
 	isPreparation,
 	mainGrams,
 	namesOf,
+	pieceOffIn,
 	type Recipe,
 	readDraft,
 	readTyped,
@@ -42,6 +43,7 @@ import { draftIn, edited } from "./draftForm.ts";
 import { FieldSheets } from "./writer/FieldSheets.tsx";
 import { LineEditor } from "./writer/LineEditor.tsx";
 import { NumberBar } from "./writer/NumberBar.tsx";
+import { PieceNote } from "./writer/PieceNote.tsx";
 import { SchoolChooser } from "./writer/SchoolChooser.tsx";
 import { ServesNote } from "./writer/ServesNote.tsx";
 import { StepEditor } from "./writer/StepEditor.tsx";
@@ -173,6 +175,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 	const read = useMemo(() => readTyped(draft, named), [draft, named]);
 	const wrong = { ...hand.open, ...read.wrong };
 	const serves = useMemo(() => cardServes(draft, read.lines), [draft, read]);
+	const pieceIsOff = useMemo(() => pieceOffIn(draft), [draft]);
 	const undoKeys = (event: KeyboardEvent) => {
 		if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
 		event.preventDefault();
@@ -265,6 +268,9 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 					<chakra.div display="grid" gap="10px">
 						{serves && !serves.agrees ? (
 							<ServesNote draft={draft} card={serves} units={loaderData.units} onChange={change} />
+						) : null}
+						{pieceIsOff ? (
+							<PieceNote draft={draft} off={pieceIsOff} units={loaderData.units} onChange={change} />
 						) : null}
 						{loaderData.lineNote ? (
 							<Note>

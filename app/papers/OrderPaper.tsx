@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { upperFirst } from "es-toolkit";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { GuestNotes, LetterKey, LONG_LIST, Paper, PaperHead } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
@@ -54,13 +55,20 @@ export function OrderPaper({ view }: { readonly view: OrderView }) {
 			{view.butcher.length > 0 ? (
 				<section>
 					<h2>To the butcher</h2>
-					<ul>
-						{view.butcher.map(({ dish, what, how }) => (
-							<li key={dish + what}>
-								<b>{what}</b>, {dish}: {how.join("; ")}.
-							</li>
-						))}
-					</ul>
+					{view.butcher.map(({ name, total, cuts }) => (
+						<chakra.div key={name} marginTop="2mm">
+							<b>
+								{upperFirst(name)}: {total}
+							</b>
+							<ul>
+								{cuts.map(({ dish, what, how }) => (
+									<li key={dish}>
+										<b>{what}</b>, {dish}: {how.join("; ")}.
+									</li>
+								))}
+							</ul>
+						</chakra.div>
+					))}
 				</section>
 			) : null}
 			{view.left.length > 0 ? (

@@ -1,13 +1,16 @@
 import type { WorkedDish } from "#core/day";
 import type { ByProductUses } from "#core/plan";
-import { CATEGORIES, type Recipe } from "#core/recipe";
+import { CATEGORIES, type Ingredient, type Recipe } from "#core/recipe";
+import type { Losses } from "#core/yields";
 import { pieceWeightWords, pieceWords } from "../places/words.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 
 /** What a butcher is asked for of one dish. */
 export interface ButcherRequest {
 	readonly dish: string;
-	/** "18.2 kg of lamb neck" */
+	/** What it is cut from, as it is ordered for all dishes together. */
+	readonly from: Ingredient;
+	/** "5.7 kg needed, 5.2 kg cut" */
 	readonly what: string;
 	/** How it is cut, a thing each. */
 	readonly how: readonly string[];
@@ -23,11 +26,12 @@ export function butcherWords(plan: WorkedDish, uses: ByProductUses, reading: Rea
 	if (!main || CATEGORIES[main.category].supplier !== "butcher") return [];
 	const own = {
 		dish: recipe.name,
-		what: `${reading.mass(chain.order_kg ?? chain.asPurchased_kg)} of ${main.name}`,
+		from: main,
+		what: neededAndCut(chain, reading),
 		how: [
 			`${counted(plan.pieces, "piece")} of ${pieceWeightWords(recipe, reading)}, trimmed`,
 			pieceWords(recipe, reading),
-			...(recipe.rack ? rackWords(recipe.rack) : boneWords(recipe.losses.boneShare ?? 0, recipe.piece.shape)),
+			...(recipe.rack ? rackWords(recipe.rack) : boneWords(recipe.losses, recipe.piece.shape)),
 			...keptWords(uses),
 		],
 	};
@@ -36,11 +40,12 @@ export function butcherWords(plan: WorkedDish, uses: ByProductUses, reading: Rea
 		own,
 		{
 			dish: recipe.name,
-			what: `${reading.mass(second.asPurchased_kg)} of ${second.ingredient.name}`,
+			from: second.ingredient,
+			what: neededAndCut(second, reading),
 			how: [
 				`${counted(second.pieces, "piece")} of ${pieceWeightWords(recipe.second, reading)}, trimmed`,
 				pieceWords(recipe.second, reading),
-				...boneWords(recipe.second.losses.boneShare ?? 0, recipe.second.piece.shape),
+				...boneWords(recipe.second.losses, recipe.second.piece.shape),
 			],
 		},
 	];
@@ -51,7 +56,17 @@ function rackWords({ bones, perPiece }: NonNullable<Recipe["rack"]>): string[] {
 	return [`racks of ${counted(bones, "bone")}, cut along the bone, ${counted(perPiece, "bone")} each`];
 }
 
-function boneWords(boneShare: number, shape: string): string[] {
+/** The weight that is taken out of the delivery, and what the pieces weigh together. */
+function neededAndCut(
+	{ asPurchased_kg, trimmed_kg }: Pick<WorkedDish["chain"], "asPurchased_kg" | "trimmed_kg">,
+	{ mass }: Reading,
+): string {
+	return `${mass(asPurchased_kg)} needed, ${mass(trimmed_kg)} cut`;
+}
+
+/** Nothing is said of a bone where the card says nothing of it. */
+function boneWords({ boneShare }: Pick<Losses, "boneShare">, shape: string): string[] {
+	if (boneShare === undefined) return [];
 	if (boneShare === 0) return ["off the bone"];
 	return ["bone in", ...(shape === "cylinder" ? [ACROSS] : [])];
 }

@@ -1,11 +1,11 @@
-import { upperFirst } from "es-toolkit";
+import { groupBy, upperFirst } from "es-toolkit";
 import type { OrderRow } from "#core/plan";
 import { wallClock } from "#core/time";
 import { BY_PRODUCTS, type ByProductKind } from "#core/trade";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { letterOf } from "../ui/words/letterOf.ts";
 import { orderRowView } from "../ui/words/orderRow.ts";
-import { counted, money } from "../ui/words/reading.ts";
+import { counted, money, type Reading } from "../ui/words/reading.ts";
 import { butcherWords } from "./butcherWords.ts";
 import { costOf, type Order, orderFor } from "./order.ts";
 
@@ -48,7 +48,7 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 			words: `${other.name}, ${reading.day(other.serviceAt)}, ${counted(other.covers, "cover")}`,
 			isOn: order.together.includes(other),
 		})),
-		butcher: order.cuts.flatMap(({ plan, uses }) => butcherWords(plan, uses, reading)),
+		butcher: butcherView(order, reading, (row) => rowOf(row).order),
 		left: order.left.map(
 			({ name, from, inTime }) =>
 				`${inTime ? "" : "▲ Too late for this batch, for the next: "}${upperFirst(name)}: ${from.map(({ kind, dish, kg }) => `${reading.mass(kg)} of ${BY_PRODUCTS[kind]} of ${dish}${worthWords(kind, kg)}`).join("; ")}.`,
@@ -73,6 +73,22 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 			total: costWords(costOf(rows), currency),
 		})),
 	};
+}
+
+/** What the butcher is told, meat by meat: what is ordered of it for all dishes, and what each dish takes of it. */
+function butcherView({ cuts, groups, here }: Order, reading: Reading, ordered: (row: OrderRow) => string) {
+	const requests = cuts.flatMap(({ plan, uses }) => butcherWords(plan, uses, reading));
+	const rows = groups.flatMap((group) => group.rows);
+	return Object.values(groupBy(requests, ({ from }) => from.id)).map((all) => {
+		const [{ from }] = all as [(typeof all)[number]];
+		const row = rows.find(({ ingredient }) => ingredient.id === from.id);
+		const isHere = here.some(({ ingredient }) => ingredient.id === from.id);
+		return {
+			name: from.name,
+			total: row ? `${ordered(row)} ordered` : isHere ? "here already" : "from the store",
+			cuts: all.map(({ dish, what, how }) => ({ dish, what, how })),
+		};
+	});
 }
 
 /** A letter for each dish, in the order in which they stand on the sitting, those without a plan too: a list is read by them. */

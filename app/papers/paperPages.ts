@@ -78,8 +78,11 @@ function figuresOf(recipe: Recipe, plan: WorkedDish, reading: Reading): { figure
 			label: "is still done with the others",
 		},
 		{ figure: size, label: "size of a piece" },
-		{ figure: reading.mass(plan.chain.asPurchased_kg), label: "out of the delivery" },
-		{ figure: reading.mass(plan.chain.trimmed_kg), label: "trimmed, all pieces" },
+		...(plan.chain.order_kg === undefined
+			? []
+			: [{ figure: reading.mass(plan.chain.order_kg), label: "pack total, for this dish alone" }]),
+		{ figure: reading.mass(plan.chain.asPurchased_kg), label: "weight needed, out of the delivery" },
+		{ figure: reading.mass(plan.chain.trimmed_kg), label: "weight cut, all pieces trimmed" },
 		{
 			figure: `${reading.mass(plan.chain.asPurchased_kg - plan.chain.trimmed_kg)}, ${percent(losses.trimLoss)}`,
 			label: "trim and bones, to stock",

@@ -102,6 +102,8 @@ function minutes(value: number, more: number): FigureTold {
 export const LABELS: Readonly<Record<string, (working: Working) => string>> = {
 	portionsWanted: () => "Portions wanted",
 	portionsMade: () => "Portions it makes",
+	portionsTake: () => "The portions take",
+	packs: () => "Packs",
 	cooked: () => "Cooked",
 	trimmed: () => "Trimmed",
 	asPurchased: () => "As purchased",
@@ -203,6 +205,8 @@ const TERMS: Readonly<Record<string, string>> = {
 	aPortionOfSauce: "a portion",
 	piecesInPans: "pieces in the pans",
 	portions: "portions",
+	portionsTake: "for the portions",
+	packs: "packs",
 	pieces: "pieces",
 	trim: "trim",
 	bone: "bone",

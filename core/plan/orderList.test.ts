@@ -36,6 +36,7 @@ function dish(name: string, lines: readonly (readonly [Ingredient, number, boole
 		recipe: { losses: { trimLoss: 0.2, cookingLoss: 0.3 }, pack_kg: 5 } as Recipe,
 		plan: {
 			order: { basis: { from: "covers" } },
+			chain: { asPurchased_kg: (lines.find(([item]) => item === COLLAR)?.[1] ?? 0) / 1000 / (1 - 0.2) },
 			lines: lines.map(([item, amount, counted]) => ({
 				ingredient: item,
 				line: { role: item === COLLAR ? "main" : "vegetable" },

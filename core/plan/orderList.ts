@@ -101,9 +101,9 @@ function spare(sums: Map<string, Sum>, needs: readonly Need[], made: string, kg:
 	const wanted_kg = bones.reduce((sum, { grams }) => sum + (grams ?? 0) / 1000, 0);
 	if (wanted_kg === 0) return;
 	const share = Math.min(1, kg / wanted_kg);
-	for (const { ingredient, grams, trimLoss } of bones) {
+	for (const { ingredient, asPurchased_kg } of bones) {
 		const sum = sums.get(ingredient.id);
-		if (sum) sum.here_kg += (share * (grams ?? 0)) / 1000 / (1 - trimLoss);
+		if (sum) sum.here_kg += share * (asPurchased_kg ?? 0);
 	}
 }
 
@@ -111,8 +111,9 @@ interface Need {
 	readonly ingredient: Ingredient;
 	/** Ready to use; null when it is counted and one has no known weight. */
 	readonly grams: number | null;
+	/** As purchased, kg; null with `grams`. */
+	readonly asPurchased_kg: number | null;
 	readonly pieces: number;
-	readonly trimLoss: number;
 	readonly pack_kg: number | null;
 	/** Of the main that was weighed on hand, kg. */
 	readonly here_kg: number;
@@ -126,17 +127,25 @@ function needsOf({ name, recipe, plan }: OrderedDish): Need[] {
 	const { basis } = plan.order;
 	return plan.lines.map(({ ingredient, line, amount_g, count }) => {
 		const isMain = line.role === "main";
+		const grams = amount_g ?? (ingredient.each_g === null ? null : (count ?? 0) * ingredient.each_g);
 		return {
 			ingredient,
-			grams: amount_g ?? (ingredient.each_g === null ? null : (count ?? 0) * ingredient.each_g),
+			grams,
+			asPurchased_kg: isMain
+				? plan.chain.asPurchased_kg
+				: purchased(grams, trimLossOf(recipe, line, ingredient)),
 			pieces: count ?? 0,
-			trimLoss: trimLossOf(recipe, line, ingredient),
 			pack_kg: isMain ? (recipe.pack_kg ?? null) : null,
 			here_kg: isMain && basis.from === "onHand" ? basis.onHand_kg : 0,
 			dish: name,
 			madeFor: null,
 		};
 	});
+}
+
+/** kg to buy of what weighs so much ready to use, g; null where that is not known. */
+function purchased(grams: number | null, trimLoss: number): number | null {
+	return grams === null ? null : grams / 1000 / (1 - trimLoss);
 }
 
 /** What is bought for a need: itself, or all that what is made in the house is made of. */
@@ -152,11 +161,12 @@ function takenApart(
 	return preparation.lines.flatMap((line) => {
 		const ingredient = ingredientOf(line, known);
 		const isCountedOnly = ingredient.each_g === null && isCounted(line);
+		const grams = isCountedOnly ? null : lineGrams(line, ingredient) * factor;
 		const inside = {
 			ingredient,
-			grams: isCountedOnly ? null : lineGrams(line, ingredient) * factor,
+			grams,
+			asPurchased_kg: purchased(grams, line.trimLoss ?? ingredient.trimLoss),
 			pieces: isCountedOnly ? countOf(line) * factor : 0,
-			trimLoss: line.trimLoss ?? ingredient.trimLoss,
 			pack_kg: null,
 			here_kg: 0,
 			dish: need.dish,
@@ -168,7 +178,7 @@ function takenApart(
 
 function add(
 	sums: Map<string, Sum>,
-	{ ingredient, grams, pieces, trimLoss, pack_kg, here_kg, dish }: Need,
+	{ ingredient, asPurchased_kg, pieces, pack_kg, here_kg, dish }: Need,
 ): void {
 	const sum = sums.get(ingredient.id) ?? {
 		ingredient,
@@ -178,8 +188,8 @@ function add(
 		pack_kg: null,
 		dishes: new Set<string>(),
 	};
-	if (grams === null) sum.pieces += pieces;
-	else sum.asPurchased_kg += grams / 1000 / (1 - trimLoss);
+	if (asPurchased_kg === null) sum.pieces += pieces;
+	else sum.asPurchased_kg += asPurchased_kg;
 	sum.here_kg += here_kg;
 	sum.pack_kg ??= pack_kg;
 	sum.dishes.add(dish);

@@ -1,5 +1,5 @@
 import type { PanChoice } from "../pans/index.ts";
-import { millilitresOf, UNITS, WATER_G_PER_ML } from "../quantity/index.ts";
+import { millilitresOf, UNITS, WATER_G_PER_ML, wholeUp } from "../quantity/index.ts";
 import { asScaleLine, type Ingredient, ingredientOf, type Recipe, type RecipeLine } from "../recipe/index.ts";
 import { isFinerThan, type ScaleTo, scaleLines, weighAsCook } from "../scaling/index.ts";
 
@@ -52,7 +52,12 @@ export function planLines(
 	const straight = recipe.lines.map((line, index) => {
 		const ingredient = ingredients[index] as Ingredient;
 		const { count = null, amount_g: byCard = null } = scaled[index] ?? {};
-		const amount_g = line.role === "searFat" ? (searFat_g ?? byCard) : byCard;
+		const amount_g =
+			line.role === "searFat"
+				? (searFat_g ?? byCard)
+				: line.role === "second"
+					? inPieces(byCard, recipe)
+					: byCard;
 		const ml = amount_g === null || !measuredByVolume(line) ? null : volumeOf(amount_g, ingredient);
 		return { line, ingredient, amount_g, count, ml };
 	});
@@ -68,6 +73,13 @@ interface Sized extends Straight {
 	readonly ingredient: Ingredient;
 	readonly amount_g: number | null;
 	readonly count: number | null;
+}
+
+/** A second main in whole pieces: all that is bought, salted and paid for. */
+function inPieces(grams: number | null, { second }: Recipe): number | null {
+	if (grams === null || !second) return grams;
+	const { weight_g } = second.piece;
+	return wholeUp(grams / weight_g) * weight_g;
 }
 
 /** One line with its share of what the pans need taken into it. */

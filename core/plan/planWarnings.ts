@@ -1,6 +1,6 @@
 import type { Kitchen } from "../kitchen/index.ts";
 import { takeQuantity, toBase } from "../quantity/index.ts";
-import { layersOf, type Recipe } from "../recipe/index.ts";
+import { isWholeOnPlate, layersOf, type Recipe } from "../recipe/index.ts";
 import { CROWDED_MM, SEAR_GAP_MM } from "../sear/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import { isOpen } from "../time/index.ts";
@@ -18,7 +18,7 @@ import { isAllMet } from "./planChill.ts";
 import { type PlanColour, searTaken } from "./planColour.ts";
 import type { PlanLine } from "./planLines.ts";
 import { isMadeAhead, weightOf } from "./planLiquid.ts";
-import { type BatchSize, isWholeOnPlate } from "./sizeOfBatch.ts";
+import type { BatchSize } from "./sizeOfBatch.ts";
 
 type Planned = Omit<Plan, "workings" | "warnings">;
 

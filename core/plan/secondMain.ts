@@ -1,5 +1,5 @@
 import { MEAT_KG_PER_L } from "../pans/index.ts";
-import { type Range, wholeUp } from "../quantity/index.ts";
+import type { Range } from "../quantity/index.ts";
 import type { Ingredient, Recipe, RecipeLine } from "../recipe/index.ts";
 import type { Cut } from "../trade/index.ts";
 import { cookedShare } from "../yields/index.ts";
@@ -79,7 +79,7 @@ export function planSecond(
 	if (!second || !own) return null;
 	const trimmed_kg = (own.amount_g ?? 0) / 1000;
 	const cooked_kg = trimmed_kg * cookedShare(second.losses);
-	const pieces = wholeUp((trimmed_kg * 1000) / second.piece.weight_g);
+	const pieces = Math.round((trimmed_kg * 1000) / second.piece.weight_g);
 	return {
 		ingredient: own.ingredient,
 		asPurchased_kg: trimmed_kg / (1 - second.losses.trimLoss),

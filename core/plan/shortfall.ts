@@ -1,5 +1,6 @@
 import { wholeDown, wholeUp } from "../quantity/index.ts";
-import { isByPiece, yieldForPortions, yieldFromStock } from "../yields/index.ts";
+import { isByPiece } from "../yields/index.ts";
+import { cutForPortions, cutFromStock } from "./cutBatch.ts";
 import type { Plan } from "./Plan.ts";
 
 /** What came, against what was ordered, and what each way to deal with it comes to. */
@@ -29,15 +30,15 @@ export interface Shortfall {
  */
 export function shortfallOf(plan: Plan, came_kg: number): Shortfall | null {
 	const { recipe, order, wanted } = plan;
-	const { portion, losses, pack_kg } = recipe;
-	const makes = yieldFromStock(came_kg, portion, losses).portions;
+	const { portion, pack_kg } = recipe;
+	const makes = cutFromStock(recipe, came_kg).chain.portions;
 	if (makes >= wanted) return null;
 	const withoutSpare = wholeUp(wanted / (1 + order.spare));
-	const needed_kg = yieldForPortions(wanted, portion, losses).asPurchased_kg;
+	const { asPurchased_kg: needed_kg, order_kg = needed_kg } = cutForPortions(recipe, wanted).chain;
 	const buy_kg = needed_kg - came_kg;
 	return {
 		came_kg,
-		ordered_kg: yieldForPortions(wanted, portion, losses, pack_kg).order_kg ?? needed_kg,
+		ordered_kg: order_kg,
 		makes,
 		wanted,
 		withoutSpare,

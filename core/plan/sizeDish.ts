@@ -13,13 +13,14 @@ import { requireWithinLimits } from "./withinLimits.ts";
 
 /** How big the batch is and what of it goes into pans. @throws {Refusal} as `plan` does */
 export function sizeDish(
-	recipe: Recipe,
+	card: Recipe,
 	order: DishOrder,
 	kitchen: Kitchen,
 	beliefs: Beliefs = SHIPPED_BELIEFS,
 ): SizedDish {
-	requireWithinLimits(recipe, order);
-	const size = sizeOfBatch(recipe, order, kitchen);
+	requireWithinLimits(card, order);
+	const { piece, ...size } = sizeOfBatch(card, order, kitchen);
+	const recipe = piece === card.piece ? card : { ...card, piece };
 	const factor = size.chain.trimmed_kg / cardMain_kg(recipe, kitchen);
 	const tender_min = usualTender(recipe, beliefs).likely;
 	const wanted_l = wantedBeforePans(recipe, order, size.chain, factor, tender_min, kitchen, beliefs);

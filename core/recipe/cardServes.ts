@@ -44,7 +44,7 @@ export function cardServes(draft: Draft, lines: readonly DraftLineRead[]): CardS
 	const portion_g = fields.grams("portion");
 	const boneShare = fields.optional("boneShare", () => fields.share("boneShare")) ?? 0;
 	const boneless_g = main_g * (1 - boneShare);
-	const cooked_g = main_g * cookedShare({ trimLoss: 0, boneShare, cookingLoss: fields.share("cookingLoss") });
+	const cooked_g = main_g * cookedShare({ boneShare, cookingLoss: fields.share("cookingLoss") });
 	const loss = Number((1 - (written * portion_g) / boneless_g).toFixed(2));
 	const believed = loss >= LOSS_BELIEVED.least && loss <= LOSS_BELIEVED.most;
 	return served(

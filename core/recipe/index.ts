@@ -51,6 +51,8 @@ export { clausesOf, insteadWords, type LineRead, lineText, readLine, type SaidOf
 export { DEEPEST_MADE, makesGrams, missingIn, withMade } from "./madeIngredients.ts";
 export { nameHas, namesOf, plainName } from "./names.ts";
 export { MAKES_UNITS, Preparation } from "./Preparation.ts";
+export { isWholeOnPlate, type PieceOff, pieceOff, piecesOnPlate } from "./piecesOnPlate.ts";
+export { pieceOffIn } from "./portionTyped.ts";
 export {
 	Recipe,
 	RecipeLine,

@@ -14,6 +14,7 @@ import { FieldReader } from "./FieldReader.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import { type LineRead, LONGEST_LINE, readLine } from "./lineText.ts";
 import { plainName } from "./names.ts";
+import { lossesTyped, portionTyped } from "./portionTyped.ts";
 import { DOC_VERSION, SERVED_IN, type VariantOf } from "./Recipe.ts";
 import { readSeason } from "./season.ts";
 import { gramsOrNull } from "./weighLine.ts";
@@ -230,15 +231,8 @@ function dishOf(fields: FieldReader, draft: Draft) {
 		...given("drinks", fields.text("drinks") || undefined),
 		cut: fields.text("cut"),
 		portions: fields.number("portions"),
-		portion: portionOf(fields),
-		losses: {
-			trimLoss: fields.share("trimLoss"),
-			...given(
-				"boneShare",
-				fields.optional("boneShare", () => fields.share("boneShare")),
-			),
-			cookingLoss: fields.share("cookingLoss"),
-		},
+		portion: portionTyped(fields),
+		losses: lossesTyped(fields),
 		...given(
 			"pack_kg",
 			fields.optional("pack", () => fields.grams("pack") / 1000),
@@ -271,18 +265,6 @@ function dishOf(fields: FieldReader, draft: Draft) {
 		sauce_ml: fields.millilitres("sauce"),
 		...(Object.keys(draft.schools).length > 0 ? { schools: draft.schools } : {}),
 	};
-}
-
-/** By the piece, by weight, or what has to be cooked for what another dish takes of it pulled. */
-function portionOf(fields: FieldReader) {
-	if (fields.text("servedIn") === "pulled") {
-		const cooked_g = fields.grams("pulledPortion") / (1 - fields.share("pulledLoss"));
-		return { portion_g: Number(cooked_g.toPrecision(12)) };
-	}
-	if (fields.text("portionBy") === "piece") {
-		return { piecesPerPortion: fields.number("piecesPerPortion"), piece_g: fields.grams("bought") };
-	}
-	return { portion_g: fields.grams("portion") };
 }
 
 function pieceOf(fields: FieldReader, of: PieceFields) {

@@ -1,6 +1,7 @@
-import { type Piece, smallerPiece } from "../pans/index.ts";
+import { scaledPiece, smallerPiece } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { HEAT_RANGES, type HeatWay, type Lid } from "../trade/index.ts";
+import { isByPiece } from "../yields/index.ts";
 
 /** How a dish is made tender on one sitting, where that is another way than its card's; null leaves it to the card. */
 export interface CookChoice {
@@ -29,7 +30,9 @@ export function cookedThatWay(recipe: Recipe, choice: CookChoice | null): Recipe
 	const other = heat === null || heat === (recipe.braise.heat ?? "oven") ? recipe : onHeat(recipe, heat);
 	const heated = set_C === null ? other : settledAt(other, set_C);
 	const braise = lid === null ? heated.braise : { ...heated.braise, lid };
-	const cut = { ...heated, braise, piece: smallerPiece(recipe.piece, Math.log2(parts)) };
+	// What is bought and plated by the piece stays whole.
+	const halvings = isByPiece(recipe.portion) ? 0 : Math.log2(parts);
+	const cut = { ...heated, braise, piece: smallerPiece(recipe.piece, halvings) };
 	return portion === 1 ? cut : withPortion(cut, portion);
 }
 
@@ -42,25 +45,7 @@ function withPortion(recipe: Recipe, share: number): Recipe {
 			"portion_g" in portion
 				? { portion_g: portion.portion_g * share }
 				: { ...portion, piece_g: portion.piece_g * share },
-		piece: lighterPiece(piece, share),
-	};
-}
-
-/** The same shape at a share of the weight. */
-function lighterPiece(piece: Piece, share: number): Piece {
-	const side = Math.cbrt(share);
-	const weight_g = piece.weight_g * share;
-	if (piece.shape === "ball") return { ...piece, diameter_mm: piece.diameter_mm * side, weight_g };
-	const length_mm = piece.length_mm * side;
-	if (piece.shape === "cylinder") {
-		return { ...piece, length_mm, diameter_mm: piece.diameter_mm * side, weight_g };
-	}
-	return {
-		...piece,
-		length_mm,
-		width_mm: piece.width_mm * side,
-		height_mm: piece.height_mm * side,
-		weight_g,
+		piece: scaledPiece(piece, share),
 	};
 }
 

@@ -144,7 +144,7 @@ export function lessShare(share: number, what: string): Operation {
 }
 
 /**
- * A working whose result is what its sum comes to.
+ * A working whose result is what its sum comes to, and may stand by its name in further sums.
  *
  * @param unit of the result, where it is another than its first figure's
  */
@@ -154,5 +154,5 @@ export function working(
 	unit: WorkingUnit = unitOf(sum),
 	about?: Working["about"],
 ): Working {
-	return { key, sum, result: figure(reckoned(sum), unit), ...(about ? { about } : {}) };
+	return { key, sum, result: figure(reckoned(sum), unit, key), ...(about ? { about } : {}) };
 }

@@ -1,6 +1,5 @@
-export { portionsWanted } from "./portionsWanted.ts";
+export { portionsWanted, wantedWorking } from "./portionsWanted.ts";
 export {
-	cookedShare,
 	Demand,
 	isByPiece,
 	Losses,
@@ -13,3 +12,11 @@ export {
 } from "./yieldChain.ts";
 export { yieldForPortions } from "./yieldForPortions.ts";
 export { yieldFromStock } from "./yieldFromStock.ts";
+export {
+	cookedFrom,
+	cookedShare,
+	purchasedFor,
+	trimmedFor,
+	trimmedFrom,
+	weighing,
+} from "./yieldSums.ts";

@@ -1,5 +1,7 @@
-import { wholeUp } from "../quantity/index.ts";
+import { add, figure, multiply, type Working, wholeUp, working } from "../workings/index.ts";
 import type { Demand } from "./yieldChain.ts";
+
+type Wanted = Demand & { readonly perGuest?: number };
 
 /**
  * Portions to cook for a sitting.
@@ -9,11 +11,17 @@ import type { Demand } from "./yieldChain.ts";
  * @example portionsWanted({ covers: 180, uptake: 0.62, spare: 0.05 }) // 118
  * @see model, section A
  */
-export function portionsWanted({
-	covers,
-	uptake = 1,
-	spare = 0,
-	perGuest = 1,
-}: Demand & { readonly perGuest?: number }): number {
-	return wholeUp(covers * uptake * perGuest * (1 + spare));
+export function portionsWanted(demand: Wanted): number {
+	return wantedWorking(demand).result.value;
+}
+
+/** The same with its sum. */
+export function wantedWorking({ covers, uptake = 1, spare = 0, perGuest = 1 }: Wanted): Working {
+	const sum = multiply(
+		figure(covers, "count", "covers"),
+		figure(uptake, "share", "takingIt"),
+		...(perGuest === 1 ? [] : [figure(perGuest, "number", "portionsAGuest")]),
+		add(figure(1, "number"), figure(spare, "share", "spare")),
+	);
+	return working("portionsWanted", wholeUp(sum), "count");
 }

@@ -51,8 +51,3 @@ export interface YieldChain {
 export function isByPiece(portion: Portion): portion is PortionByPiece {
 	return "piecesPerPortion" in portion;
 }
-
-/** Share of the trimmed weight that reaches the plate. */
-export function cookedShare({ boneShare = 0, cookingLoss }: Losses): number {
-	return (1 - boneShare) * (1 - cookingLoss);
-}

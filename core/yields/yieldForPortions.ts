@@ -1,5 +1,7 @@
 import { wholeUp } from "../quantity/index.ts";
-import { cookedShare, isByPiece, type Losses, type Portion, type YieldChain } from "./yieldChain.ts";
+import { figure, reckoned } from "../workings/index.ts";
+import { isByPiece, type Losses, type Portion, type YieldChain } from "./yieldChain.ts";
+import { cookedFrom, purchasedFor, trimmedFor, trimmedFrom, weighing } from "./yieldSums.ts";
 
 /**
  * What to buy for a number of portions: the chain walked from the plate back to the purchase.
@@ -26,14 +28,25 @@ export function yieldForPortions(
 }
 
 function byWeight(portions: number, portion_g: number, losses: Losses): YieldChain {
-	const cooked_kg = (portions * portion_g) / 1000;
-	const trimmed_kg = cooked_kg / cookedShare(losses);
-	return { portions, cooked_kg, trimmed_kg, asPurchased_kg: trimmed_kg / (1 - losses.trimLoss) };
+	const cooked = weighing(figure(portions, "count"), portion_g, "aPortionCooked");
+	const trimmed = trimmedFor(cooked, losses);
+	return {
+		portions,
+		cooked_kg: reckoned(cooked),
+		trimmed_kg: reckoned(trimmed),
+		asPurchased_kg: reckoned(purchasedFor(trimmed, losses)),
+	};
 }
 
 function byPiece(portions: number, piecesPerPortion: number, piece_g: number, losses: Losses): YieldChain {
 	const pieces = wholeUp(portions * piecesPerPortion);
-	const asPurchased_kg = (pieces * piece_g) / 1000;
-	const trimmed_kg = asPurchased_kg * (1 - losses.trimLoss);
-	return { portions, pieces, asPurchased_kg, trimmed_kg, cooked_kg: trimmed_kg * cookedShare(losses) };
+	const asPurchased = weighing(figure(pieces, "count"), piece_g, "aPiece");
+	const trimmed = trimmedFrom(asPurchased, losses);
+	return {
+		portions,
+		pieces,
+		asPurchased_kg: reckoned(asPurchased),
+		trimmed_kg: reckoned(trimmed),
+		cooked_kg: reckoned(cookedFrom(trimmed, losses)),
+	};
 }

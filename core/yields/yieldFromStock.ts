@@ -1,5 +1,7 @@
 import { wholeDown } from "../quantity/index.ts";
-import { cookedShare, isByPiece, type Losses, type Portion, type YieldChain } from "./yieldChain.ts";
+import { figure, reckoned } from "../workings/index.ts";
+import { isByPiece, type Losses, type Portion, type YieldChain } from "./yieldChain.ts";
+import { cookedFrom, trimmedFrom } from "./yieldSums.ts";
 
 /**
  * What a weight on hand feeds: the chain walked from the purchase to the plate.
@@ -9,9 +11,9 @@ import { cookedShare, isByPiece, type Losses, type Portion, type YieldChain } fr
  * @see model, section A
  */
 export function yieldFromStock(onHand_kg: number, portion: Portion, losses: Losses): YieldChain {
-	const trimmed_kg = onHand_kg * (1 - losses.trimLoss);
-	const cooked_kg = trimmed_kg * cookedShare(losses);
-	const weights = { asPurchased_kg: onHand_kg, trimmed_kg, cooked_kg };
+	const trimmed = trimmedFrom(figure(onHand_kg, "kg", "onHand"), losses);
+	const cooked_kg = reckoned(cookedFrom(trimmed, losses));
+	const weights = { asPurchased_kg: onHand_kg, trimmed_kg: reckoned(trimmed), cooked_kg };
 	if (!isByPiece(portion)) {
 		return { portions: wholeDown((cooked_kg * 1000) / portion.portion_g), ...weights };
 	}

@@ -16,11 +16,11 @@ export function deliveryOf(piece: Piece, pieces: number, spread: number, seed: n
 	const sigma = Math.sqrt(Math.log(1 + spread * spread));
 	const weights = Array.from({ length: pieces }, () => Math.exp(sigma * normal(random)));
 	const mean = weights.reduce((sum, weight) => sum + weight, 0) / pieces;
-	return weights.map((weight) => sized(piece, weight / mean));
+	return weights.map((weight) => scaledPiece(piece, weight / mean));
 }
 
 /** A piece so many times as heavy, of the same form. */
-export function sized(piece: Piece, times: number): Piece {
+export function scaledPiece(piece: Piece, times: number): Piece {
 	const side = Math.cbrt(times);
 	const weight_g = piece.weight_g * times;
 	if (piece.shape === "block") {

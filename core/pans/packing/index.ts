@@ -1,4 +1,4 @@
-export { deliveryOf, sized, USUAL_SPREAD } from "./delivery.ts";
+export { deliveryOf, scaledPiece, USUAL_SPREAD } from "./delivery.ts";
 export type { Placed } from "./layer.ts";
 export { packLayer, piecesPerPan } from "./packLayer.ts";
 export { type MixedPacking, type MixedWay, type PlacedPiece, packMixed } from "./packMixed.ts";
