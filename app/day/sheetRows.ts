@@ -2,7 +2,7 @@ import { sumBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
 import { type Day, type DayEquipment, type DayTask, taskName, type Use } from "#core/day";
 import { type Kitchen, saucePotsOf } from "#core/kitchen";
-import { countByType, shareInGo } from "#core/plan";
+import { countByType, ordered_kg, shareInGo } from "#core/plan";
 import { counted, type Reading } from "../ui/words/reading.ts";
 
 export interface SheetRow {
@@ -71,6 +71,7 @@ function amountWords(
 	const share = figures.go === undefined ? 1 : shareInGo(pans, Number(figures.go));
 	switch (place) {
 		case "buy":
+			return reading.mass(ordered_kg(chain));
 		case "trim":
 			return reading.mass(chain.asPurchased_kg);
 		case "marinate":

@@ -1,7 +1,7 @@
 import { groupBy, sortBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
-import { startAt } from "#core/plan";
+import { ordered_kg, startAt } from "#core/plan";
 import { heatOf } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { type HeatWay, PLACES } from "#core/trade";
@@ -81,7 +81,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			},
 			{
 				label: plan.order.basis.from === "onHand" ? "On hand" : "Buy",
-				figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg),
+				figure: reading.mass(ordered_kg(plan.chain)),
 				shown: boughtOf(plan),
 			},
 			{

@@ -1,6 +1,6 @@
 import { sumBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
-import { countByType, taskAt } from "#core/plan";
+import { countByType, ordered_kg, taskAt } from "#core/plan";
 import { isInOven } from "#core/recipe";
 import type { PlaceKey } from "#core/trade";
 import { isByPiece } from "#core/yields";
@@ -36,7 +36,7 @@ export function startShown(plan: WorkedDish, key: PlaceKey): Shown | null {
 /** What is ordered, as the butcher weighs or counts it. */
 export function boughtOf({ chain, order, recipe }: WorkedDish): Shown | null {
 	if (isByPiece(recipe.portion)) return null;
-	return { what: "ordered", of: order.id, value: chain.order_kg ?? chain.asPurchased_kg };
+	return { what: "ordered", of: order.id, value: ordered_kg(chain) };
 }
 
 /** Temperatures that its pans are set to, each once, the slowest pans' first. */

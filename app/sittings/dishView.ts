@@ -1,5 +1,5 @@
 import type { Kitchen } from "#core/kitchen";
-import { startAt } from "#core/plan";
+import { ordered_kg, startAt } from "#core/plan";
 import { heatOf } from "#core/recipe";
 import { type HeatWay, PLACE_WORDS, type PlaceKey } from "#core/trade";
 import { tasksOf } from "../places/index.ts";
@@ -47,7 +47,7 @@ export function dishView(
 				shown: { what: "portions" as const, of: dish.id, value: plan.chain.portions },
 			},
 			{
-				figure: reading.mass(plan.chain.order_kg ?? plan.chain.asPurchased_kg),
+				figure: reading.mass(ordered_kg(plan.chain)),
 				label: plan.order.basis.from === "onHand" ? "on hand" : "to buy",
 				shown: boughtOf(plan),
 			},

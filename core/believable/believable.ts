@@ -1,6 +1,6 @@
 import { sumBy } from "es-toolkit";
 import type { Equipment, Kitchen } from "../kitchen/index.ts";
-import { isMadeAhead, MOST_WAIT_MIN, type Plan, searTaken } from "../plan/index.ts";
+import { isMadeAhead, MOST_WAIT_MIN, ordered_kg, type Plan, searTaken } from "../plan/index.ts";
 import { isInOven, type Recipe } from "../recipe/index.ts";
 import { PLACES, type PlaceKey } from "../trade/index.ts";
 
@@ -143,7 +143,7 @@ export function figuresOf(plan: Plan): Figures {
 	const pan = colour && searTaken(colour);
 	const handsOn_min = sumBy(Object.values(handsOnByPlace(plan)), (minutes) => minutes);
 	return {
-		buy_kg: (chain.order_kg ?? chain.asPurchased_kg) + second_kg,
+		buy_kg: ordered_kg(chain) + second_kg,
 		buy_g_per_portion: ((chain.asPurchased_kg + second_kg) * 1000) / portions,
 		poured_l: pour?.poured_l ?? 0,
 		poured_ml_per_portion: ((pour?.poured_l ?? 0) * 1000) / portions,

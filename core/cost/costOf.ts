@@ -1,4 +1,4 @@
-import type { PlanFigures } from "../plan/index.ts";
+import { type PlanFigures, ready_kg } from "../plan/index.ts";
 import { type Ingredient, missingIn, type Recipe, trimLossOf } from "../recipe/index.ts";
 
 /** What one line of a dish costs. Money in minor units, unrounded; masses kg. */
@@ -35,6 +35,8 @@ export interface CostItem {
 	/** Null when it is counted and the weight of one is not known. */
 	readonly edible_kg: number | null;
 	readonly trimLoss: number;
+	/** What is bought for it, where that is known otherwise than by its trim loss. */
+	readonly asPurchased_kg?: number;
 }
 
 /**
@@ -64,9 +66,9 @@ export interface CostFor {
 	readonly menuPrice_minor: number | null;
 }
 
-function lineCost({ ingredient, edible_kg, trimLoss }: CostItem): CostLine {
+function lineCost({ ingredient, edible_kg, trimLoss, ...known }: CostItem): CostLine {
 	const missing = edible_kg === null ? [ingredient.name] : missingIn(ingredient);
-	const asPurchased_kg = (edible_kg ?? 0) / (1 - trimLoss);
+	const { asPurchased_kg = (edible_kg ?? 0) / (1 - trimLoss) } = known;
 	const price = missing.length > 0 ? null : (ingredient.pricePerKg_minor ?? 0);
 	return {
 		name: ingredient.name,
@@ -81,12 +83,13 @@ function lineCost({ ingredient, edible_kg, trimLoss }: CostItem): CostLine {
 
 /** What a planned dish costs: the main at the card's own trim loss, every other line at its own. */
 export function costOfPlan(plan: PlanFigures, recipe: Recipe, menuPrice_minor: number | null): Cost {
-	const items = plan.lines.map(({ ingredient, line, amount_g, count }) => {
-		const grams = amount_g ?? (ingredient.each_g === null ? null : (count ?? 0) * ingredient.each_g);
+	const items = plan.lines.map((planLine): CostItem => {
+		const { line, ingredient } = planLine;
 		return {
 			ingredient,
-			edible_kg: grams === null ? null : grams / 1000,
+			edible_kg: ready_kg(planLine),
 			trimLoss: trimLossOf(recipe, line, ingredient),
+			...(line.role === "main" ? { asPurchased_kg: plan.chain.asPurchased_kg } : {}),
 		};
 	});
 	const { portions, cooked_kg } = plan.chain;

@@ -9,9 +9,9 @@ import {
 	makesGrams,
 	type Preparation,
 	type Recipe,
-	trimLossOf,
 } from "../recipe/index.ts";
 import type { Plan } from "./Plan.ts";
+import { purchased_kg, ready_kg } from "./purchased.ts";
 
 /** One dish of what is ordered for. */
 export interface OrderedDish {
@@ -125,15 +125,14 @@ interface Need {
 /** What the lines of one dish need, ready to use. */
 function needsOf({ name, recipe, plan }: OrderedDish): Need[] {
 	const { basis } = plan.order;
-	return plan.lines.map(({ ingredient, line, amount_g, count }) => {
+	return plan.lines.map((planLine) => {
+		const { ingredient, line, count } = planLine;
 		const isMain = line.role === "main";
-		const grams = amount_g ?? (ingredient.each_g === null ? null : (count ?? 0) * ingredient.each_g);
+		const kg = ready_kg(planLine);
 		return {
 			ingredient,
-			grams,
-			asPurchased_kg: isMain
-				? plan.chain.asPurchased_kg
-				: purchased(grams, trimLossOf(recipe, line, ingredient)),
+			grams: kg === null ? null : kg * 1000,
+			asPurchased_kg: purchased_kg(planLine, recipe, plan.chain),
 			pieces: count ?? 0,
 			pack_kg: isMain ? (recipe.pack_kg ?? null) : null,
 			here_kg: isMain && basis.from === "onHand" ? basis.onHand_kg : 0,
@@ -141,11 +140,6 @@ function needsOf({ name, recipe, plan }: OrderedDish): Need[] {
 			madeFor: null,
 		};
 	});
-}
-
-/** kg to buy of what weighs so much ready to use, g; null where that is not known. */
-function purchased(grams: number | null, trimLoss: number): number | null {
-	return grams === null ? null : grams / 1000 / (1 - trimLoss);
 }
 
 /** What is bought for a need: itself, or all that what is made in the house is made of. */
@@ -165,7 +159,7 @@ function takenApart(
 		const inside = {
 			ingredient,
 			grams,
-			asPurchased_kg: purchased(grams, line.trimLoss ?? ingredient.trimLoss),
+			asPurchased_kg: grams === null ? null : grams / 1000 / (1 - (line.trimLoss ?? ingredient.trimLoss)),
 			pieces: isCountedOnly ? countOf(line) * factor : 0,
 			pack_kg: null,
 			here_kg: 0,

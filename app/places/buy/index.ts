@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { startAt } from "#core/plan";
+import { ordered_kg, startAt } from "#core/plan";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
@@ -44,7 +44,7 @@ function boughtFacts({ chain, setBy }: WorkedDish, { mass }: Reading): Fact[] {
 }
 
 function bought({ chain }: WorkedDish, reading: Reading): string {
-	return reading.mass(chain.order_kg ?? chain.asPurchased_kg);
+	return reading.mass(ordered_kg(chain));
 }
 
 function title({ chain, setBy, recipe }: WorkedDish, reading: Reading): string {
