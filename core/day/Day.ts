@@ -128,6 +128,17 @@ export type Unmet =
 	  }
 	/** No oven takes its pans at a temperature that suits it. */
 	| { readonly task: string; readonly because: "noOven"; readonly rungs: number }
+	/** So many of its pieces find no pan, and are in none of its figures. */
+	| {
+			readonly task: string;
+			readonly because: "noPan";
+			readonly pieces: number;
+			readonly portions: number;
+			/** What would take them. */
+			readonly pans: { readonly typeId: string; readonly count: number };
+			/** Pieces that have a pan. */
+			readonly laid: number;
+	  }
 	/** It is not over in time. */
 	| { readonly task: string; readonly because: "late"; readonly minutes: number }
 	/** What follows it is settled, or has begun, so long before it is over. */

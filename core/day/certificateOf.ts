@@ -20,6 +20,10 @@ export function certificateOf(unmet: Unmet, day: Day, timeZone: string): string 
 			return thingsShort(unmet, day, clock);
 		case "noOven":
 			return ovenShort(unmet, day, task);
+		case "noPan": {
+			const pan = day.equipment.find(({ id }) => id === unmet.pans.typeId)?.name ?? unmet.pans.typeId;
+			return `${unmet.pieces + unmet.laid} pieces, room for ${unmet.laid}; ${unmet.pieces} more take ${unmet.pans.count} × ${pan}`;
+		}
 		case "late":
 			return `${name} ends ${clock(task?.end ?? 0)} and was due ${clock(task?.due ?? 0)}`;
 		case "tooLateFor": {

@@ -183,6 +183,7 @@ const OPERATIONS: Partial<Readonly<Record<TaskPart, string>>> = {
 /** By how much it falls short, in the unit of what is missing: pieces, people, rungs, or minutes. */
 function shortBy(unmet: Unmet): number {
 	if ("short" in unmet) return unmet.short;
+	if (unmet.because === "noPan") return unmet.pieces;
 	return unmet.because === "noOven" ? unmet.rungs : unmet.minutes;
 }
 

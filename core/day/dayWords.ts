@@ -74,6 +74,13 @@ export function unmetWords(unmet: Unmet, { tasks, equipment }: Day, timeZone: st
 				because: "no oven takes its pans at a temperature that suits it",
 				frees: `${unmet.rungs} more rungs in one oven, or smaller pans`,
 			};
+		case "noPan": {
+			const pan = equipment.find(({ id }) => id === unmet.pans.typeId)?.name ?? unmet.pans.typeId;
+			return {
+				because: `${unmet.pieces} of ${unmet.pieces + unmet.laid} pieces have no pan: ${unmet.portions} portions are in no figure`,
+				frees: `borrow ${unmet.pans.count} ${pan}, or cook less`,
+			};
+		}
 		case "late":
 			return {
 				because: `it is over ${durationWords(unmet.minutes)} late`,

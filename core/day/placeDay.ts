@@ -1,9 +1,9 @@
 import { isEqual } from "es-toolkit";
 import { must } from "../check/index.ts";
-import { onClock, type Standing } from "../plan/index.ts";
+import { onClock, type Standing, taskAt } from "../plan/index.ts";
 import { lastFirst, type PlacedTask, type Task } from "../tasks/index.ts";
 import { minutesBefore, startBefore, toFiveMinutes } from "../time/index.ts";
-import type { Day, DayGiven } from "./Day.ts";
+import type { Day, DayGiven, Unmet } from "./Day.ts";
 import { DayBoard, MINUTE_MS } from "./DayBoard.ts";
 import { dayOf } from "./dayOf.ts";
 import { liftAll } from "./liftAll.ts";
@@ -142,6 +142,17 @@ function asksTheSame(day: Day, before: readonly OpenTask[], after: readonly Open
 	);
 }
 
+/** What of each dish finds no pan, said where its pans are filled. */
+function withoutPans(dishes: ReadonlyMap<string, WorkedDish>): Unmet[] {
+	return [...dishes.values()].flatMap((dish): Unmet[] => {
+		const { short, pieces: laid } = dish;
+		const filling = taskAt(dish, "panUp");
+		if (!short?.pans || !filling) return [];
+		const { pieces, portions, pans } = short;
+		return [{ task: filling.id, because: "noPan", pieces, portions, pans, laid }];
+	});
+}
+
 /** Every dish and batch of a placed day with its tasks on the clock. */
 function workedOut(day: Day, standings: ReadonlyMap<string, Standing>, given: DayGiven): WorkedDay {
 	const work = workOf(given.sittings, given.kitchen, standings);
@@ -170,5 +181,6 @@ function workedOut(day: Day, standings: ReadonlyMap<string, Standing>, given: Da
 			})),
 		);
 	}
-	return workedDay(day, dishes, batches);
+	const unmet = [...day.unmet.filter(({ because }) => because !== "noPan"), ...withoutPans(dishes)];
+	return workedDay({ ...day, unmet }, dishes, batches);
 }

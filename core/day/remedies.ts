@@ -31,7 +31,9 @@ export function remediesFor(
 		.map(({ dish }) => dish)
 		.filter(({ order }) => open.has(order.id));
 	const dishes = plans.map(({ order, recipe }) => ({ id: order.id, oven_C: recipe.braise.oven_C }));
-	const wantsOven = causes.some(({ unmet: { because } }) => because !== "tooFew" && because !== "nobody");
+	const wantsOven = causes.some(
+		({ unmet: { because } }) => because !== "tooFew" && because !== "nobody" && because !== "noPan",
+	);
 	const found: Remedy[] = [
 		...causes.flatMap((cause) => thingsFor(cause, day, kitchen)),
 		...dishes.map(({ id }): Remedy => ({ kind: "ahead", for: id, ahead: !(ahead.get(id) ?? false) })),
@@ -67,6 +69,10 @@ function thingsFor({ unmet, tasks }: Cause, day: Day, kitchen: Kitchen): Remedy[
 			{ kind: "helped", count: all, from, to },
 			...fewer.map((count): Remedy => ({ kind: "helped", count, from: sooner, to })),
 		];
+	}
+	if (unmet.because === "noPan") {
+		const { typeId, count } = unmet.pans;
+		return [{ kind: "borrowed", equipment: typeId, count }];
 	}
 	if (unmet.because === "noOven") {
 		return kitchen.equipment.ovens.map(({ id }) => ({ kind: "room", equipment: id, more: unmet.rungs }));

@@ -275,3 +275,32 @@ describe("a placed day", () => {
 		}
 	});
 });
+
+describe("pieces that find no pan", () => {
+	const few = equipped({
+		pans: [{ id: "full", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 1 }],
+		ovens: kitchen.equipment.ovens,
+	});
+	const dish = { id: "large", recipe: RECIPE, order: { ...ORDER, covers: 945, uptake: 1, spare: 0 } };
+
+	it("are short by count, with what would take them, and in no figure or weight of the day", () => {
+		const day = placed([sitting("hall", [dish])], { kitchen: few });
+		const [large] = [...day.dishes.values()];
+		const [short] = day.unmet.filter(({ because }) => because === "noPan");
+		if (!large || short?.because !== "noPan") throw new Error("some of it finds no pan");
+		expect(short.pieces + short.laid).toBe(945);
+		expect(large.pieces).toBe(short.laid);
+		expect(large.chain.portions + short.portions).toBe(945);
+		expect(large.liquid?.left_l).toBeLessThan(large.pans.liquid_l + 0.6 * large.chain.trimmed_kg);
+		expect(certificateOf(short, day, "UTC")).toMatch(
+			/^945 pieces, room for \d+; \d+ more take \d+ × GN 1\/1-100$/,
+		);
+	});
+
+	it("are said once, however often the day is read again", () => {
+		const given = givenDay([sitting("hall", [dish])], { kitchen: few, places });
+		const day = placeDay(given, SOON);
+		const again = restoredDay(day, given);
+		expect(again?.unmet).toEqual(day.unmet);
+	});
+});

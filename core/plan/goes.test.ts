@@ -69,6 +69,25 @@ describe("a dish that finds no room in one filling of its pans", () => {
 		expect(short.pans.goes).toBe(1);
 		expect(short.warnings.map(({ code }) => code)).toContain("panStock");
 	});
+
+	it("of which not all fits is planned as far as it fits: the rest is short and in no figure", () => {
+		const short = plan(RECIPE, { ...ORDER, covers: 600 }, FEW);
+		const { pieces, chain } = short;
+		expect(short.short).toMatchObject({
+			pieces: short.pans.unplaced,
+			portions: short.wanted - chain.portions,
+		});
+		expect(sum(short.pans.pans.map((pan) => pan.pieces))).toBe(pieces);
+		expect((pieces * short.recipe.piece.weight_g) / 1000).toBeCloseTo(chain.trimmed_kg, 6);
+		const alone = plan(
+			RECIPE,
+			{ ...ORDER, basis: { from: "pans", pans: FEW.equipment.pans[0]?.stock ?? 0 } },
+			FEW,
+		);
+		expect(alone.pieces).toBe(pieces);
+		expect(short.liquid?.left_l).toBeCloseTo(alone.liquid?.left_l ?? Number.NaN, 6);
+		expect(short.lines.map(({ amount_g }) => amount_g)).toEqual(alone.lines.map(({ amount_g }) => amount_g));
+	});
 });
 
 describe("any number of goes", () => {
@@ -81,7 +100,7 @@ describe("any number of goes", () => {
 				(covers, stock, recipe) => {
 					const pans = FEW.equipment.pans.map((pan) => ({ ...pan, stock }));
 					const made = plan(recipe, { ...ORDER, covers }, equipped({ pans }, FEW));
-					expect(sum(made.pans.pans.map((pan) => pan.pieces)) + made.pans.unplaced).toBe(made.pieces);
+					expect(sum(made.pans.pans.map((pan) => pan.pieces))).toBe(made.pieces);
 					expect(countByType(made.pans)[0]?.count).toBeLessThanOrEqual(stock);
 					const seared = made.tasks.filter(({ part }) => part === "colour");
 					expect(seared).toHaveLength(made.pans.goes);

@@ -7,7 +7,7 @@ import { type DishNeeds, needsOf } from "./DishNeeds.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import { onClock } from "./onClock.ts";
 import type { Plan } from "./Plan.ts";
-import { sizeDish } from "./sizeDish.ts";
+import { fittedTo, sizeDish } from "./sizeDish.ts";
 
 /**
  * A dish that stands on no sitting: a card that is read or written, a training round. Its clock and
@@ -29,9 +29,10 @@ export function plan(
 	kitchen: Kitchen,
 	beliefs: Beliefs = SHIPPED_BELIEFS,
 ): LonePlan {
-	const dish = sizeDish(recipe, order, kitchen, beliefs);
+	const sized = sizeDish(recipe, order, kitchen, beliefs);
 	const { policy, equipment } = kitchen;
-	const pans = inGoes(choosePans(dish.load, allVessels(equipment), policy), dish.load, policy);
+	const pans = inGoes(choosePans(sized.load, allVessels(equipment), policy), sized.load, policy);
+	const dish = fittedTo(sized, pans, kitchen, beliefs);
 	return alone(needsOf(dish, { pans, elsewhere: new Map(), ovens: equipment.ovens }, kitchen, beliefs));
 }
 

@@ -9,7 +9,7 @@ import { type DishNeeds, needsOf } from "./DishNeeds.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import { heldPans } from "./heldPans.ts";
 import type { SizedDish } from "./SizedDish.ts";
-import { sizeDish } from "./sizeDish.ts";
+import { fittedTo, sizeDish } from "./sizeDish.ts";
 
 export interface DishToPlan {
 	readonly recipe: Recipe;
@@ -51,10 +51,10 @@ export function planSitting(
 	);
 	const planned = new Map<string, SittingDish>();
 	let { ovens } = kitchen.equipment;
-	const paired = named.map((dish, index) => ({
-		dish,
-		pans: inGoes(choices[index] as PanChoice, dish.load, kitchen.policy),
-	}));
+	const paired = named.map((dish, index) => {
+		const pans = inGoes(choices[index] as PanChoice, dish.load, kitchen.policy);
+		return { dish: fittedTo(dish, pans, kitchen, beliefs), pans };
+	});
 	for (const { dish, pans } of largestFirst(paired)) {
 		const elsewhere = heldPans(
 			paired

@@ -13,6 +13,15 @@ export interface BatchSize extends Omit<CutBatch, "piece"> {
 	readonly wanted: number;
 	/** What sets the size: the covers, the meat on hand, or the pans. */
 	readonly setBy: "covers" | "meat" | "pans";
+	/** What finds no pan, and is in no figure; null where all of it does. */
+	readonly short: Short | null;
+}
+
+/** What of a batch finds no pan, and how many more pans of one kind would take it. */
+export interface Short {
+	readonly pieces: number;
+	readonly portions: number;
+	readonly pans: { readonly typeId: string; readonly count: number } | null;
 }
 
 /**
@@ -26,17 +35,17 @@ export function sizeOfBatch(recipe: Recipe, order: DishOrder, kitchen: Kitchen):
 	const { basis } = order;
 	switch (basis.from) {
 		case "covers":
-			return { wanted, setBy: "covers", ...cutForPortions(recipe, wanted) };
+			return { wanted, short: null, setBy: "covers", ...cutForPortions(recipe, wanted) };
 		case "onHand": {
 			const cut = cutFromStock(recipe, basis.onHand_kg);
 			if (cut.chain.portions < 1) {
 				throw refuse("onHand_kg", `${basis.onHand_kg} kg does not make one portion; more is needed`);
 			}
-			return { wanted, setBy: "meat", ...cut };
+			return { wanted, short: null, setBy: "meat", ...cut };
 		}
 		case "pans": {
 			const inPans = basis.pans * fullestPan(recipe, order, kitchen);
-			return { wanted, setBy: "pans", ...cutForPans(recipe, inPans) };
+			return { wanted, short: null, setBy: "pans", ...cutForPans(recipe, inPans) };
 		}
 	}
 }

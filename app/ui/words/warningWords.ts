@@ -25,7 +25,7 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 			};
 		case "tooFewFromPans":
 			return {
-				says: `That number of pans makes ${warning.makes} portions; ${warning.wanted} are wanted, ${warning.wanted - warning.makes} short.`,
+				says: `These pans take ${warning.makes} portions; ${warning.wanted} are wanted, ${warning.wanted - warning.makes} short.`,
 				remedy: "Take more pans, or a larger kind.",
 			};
 		case "cutTooLarge":
