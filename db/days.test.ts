@@ -11,6 +11,7 @@ import {
 	newestOfDays,
 	readCooks,
 	readDayChanges,
+	readFigures,
 	readIssue,
 	readStandingPlaces,
 	type Store,
@@ -23,6 +24,7 @@ const { dishes: _, batches: __, ...NOTHING_PLACED } = EMPTY_DAY;
 const DATE = "2026-12-05";
 const DOWN: DayChange = { kind: "away", equipment: "north", from: 1_796_000_000_000, to: 1_796_010_000_000 };
 const LENT: DayChange = { kind: "borrowed", equipment: "full", count: 4 };
+const FIGURES = new Uint8Array([1, 2, 3]);
 const ISSUED = {
 	day: NOTHING_PLACED,
 	changes: [DOWN],
@@ -68,14 +70,22 @@ describe("an issued day", () => {
 	it("has the next number, and never changes", async () => {
 		expect(await newestIssue(store.db, DATE)).toBeNull();
 		const before = await newestOfDays(store.db);
-		expect(await issueDay(store, "Ada", DATE, ISSUED)).toBe(1);
-		expect(await issueDay(store, "Ben", DATE, { ...ISSUED, changes: [] })).toBe(2);
+		expect(await issueDay(store, "Ada", DATE, ISSUED, FIGURES)).toBe(1);
+		expect(await issueDay(store, "Ben", DATE, { ...ISSUED, changes: [] }, FIGURES)).toBe(2);
 		expect(await newestIssue(store.db, DATE)).toMatchObject({ number: 2, who: "Ben", doc: { changes: [] } });
-		expect(await readIssue(store.db, DATE, 1)).toMatchObject({ doc: ISSUED });
+		expect(await readIssue(store.db, 1)).toMatchObject({ doc: ISSUED });
 		expect(await newestOfDays(store.db)).not.toBe(before);
-		await expect(readIssue(store.db, "2026-12-06", 1)).rejects.toThrow(Missing);
+		await expect(readIssue(store.db, 99)).rejects.toThrow(Missing);
 		await expect(store.db.run(sql`UPDATE day_issue SET who = 'Eve'`)).rejects.toThrow();
 		await expect(store.db.run(sql`DELETE FROM day_issue`)).rejects.toThrow();
+	});
+
+	it("keeps the figures that its papers are written from; a number from before has none", async () => {
+		const number = await issueDay(store, "Ada", DATE, ISSUED, FIGURES);
+		expect(await readFigures(store.db, number)).toEqual(FIGURES);
+		expect(await readFigures(store.db, number + 1)).toBeNull();
+		await expect(store.db.run(sql`UPDATE day_figures SET doc = x'00'`)).rejects.toThrow();
+		await expect(store.db.run(sql`DELETE FROM day_figures`)).rejects.toThrow();
 	});
 });
 

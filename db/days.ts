@@ -4,7 +4,7 @@ import type { DayChange, IssuedDay } from "#core/day";
 import { MOST_CHANGES } from "#core/day";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
-import { dayChange, dayIssue } from "./schema.ts";
+import { dayChange, dayFigures, dayIssue } from "./schema.ts";
 
 /** Something told of a day, by whom and when. */
 export interface ToldChange {
@@ -70,15 +70,33 @@ export async function newestOfDays(db: Reader): Promise<string> {
 
 export type DayIssueRow = typeof dayIssue.$inferSelect;
 
-/** Freezes a day under the next number, and gives it. */
-export function issueDay(store: Store, who: string, date: string, doc: IssuedDay): Promise<number> {
+/**
+ * Freezes a day under the next number, and gives it.
+ *
+ * @param figures all that its papers are written from, compressed
+ */
+export function issueDay(
+	store: Store,
+	who: string,
+	date: string,
+	doc: IssuedDay,
+	figures: Uint8Array,
+): Promise<number> {
 	return store.write(async (tx) => {
 		const [row] = await tx
 			.insert(dayIssue)
 			.values({ date, doc, at: Date.now(), who })
 			.returning({ number: dayIssue.number });
-		return row?.number ?? 0;
+		const number = row?.number ?? 0;
+		await tx.insert(dayFigures).values({ number, doc: figures });
+		return number;
 	});
+}
+
+/** What was frozen with a number; null for a number from before figures were. */
+export async function readFigures(db: Reader, number: number): Promise<Uint8Array | null> {
+	const [row] = await db.select().from(dayFigures).where(eq(dayFigures.number, number));
+	return row?.doc ?? null;
 }
 
 /** The newest number of a day; none where it was never issued. */
@@ -106,12 +124,9 @@ export async function newestIssues(
 	return new Map(rows.map((row) => [row.date, row]));
 }
 
-/** One number of a day. @throws {Missing} when it has none such */
-export async function readIssue(db: Reader, date: string, number: number): Promise<DayIssueRow> {
-	const [row] = await db
-		.select()
-		.from(dayIssue)
-		.where(and(eq(dayIssue.date, date), eq(dayIssue.number, number)));
+/** The day that was issued under a number. @throws {Missing} when none was */
+export async function readIssue(db: Reader, number: number): Promise<DayIssueRow> {
+	const [row] = await db.select().from(dayIssue).where(eq(dayIssue.number, number));
 	if (!row) throw new Missing("number of the day", String(number));
 	return row;
 }

@@ -25,6 +25,7 @@ export {
 	newestIssues,
 	newestOfDays,
 	readDayChanges,
+	readFigures,
 	readIssue,
 	type ToldChange,
 	takeDayChangeBack,

@@ -57,6 +57,12 @@ const sha256 = customType<{ data: string; driverData: ArrayBuffer | Uint8Array }
 	fromDriver: (stored) => Buffer.from(stored as ArrayBuffer).toString("hex"),
 });
 
+/** Bytes of any length. */
+const bytes = customType<{ data: Uint8Array; driverData: ArrayBuffer | Uint8Array }>({
+	dataType: () => "blob",
+	fromDriver: (stored) => new Uint8Array(stored as ArrayBuffer),
+});
+
 const version = () => integer("version").notNull().default(1);
 
 export const house = sqliteTable("house", {
@@ -209,6 +215,14 @@ export const dayIssue = sqliteTable(
 	},
 	(table) => [index("day_issue_date").on(table.date)],
 );
+
+/** All that the papers of a number are written from, as it was: figures and what they follow from, compressed. */
+export const dayFigures = sqliteTable("day_figures", {
+	number: integer("number")
+		.primaryKey()
+		.references(() => dayIssue.number),
+	doc: bytes("doc").notNull(),
+});
 
 export const ingredient = sqliteTable("ingredient", {
 	/** Slug, as recipes name it. */

@@ -1,5 +1,5 @@
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { LetterKey, LONG_LIST, Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { LetterKey, LONG_LIST, Paper, PaperHead, SinceNumber } from "../ui/parts/Paper.tsx";
 import { shownAs } from "../ui/parts/shown.ts";
 import type { DaySheet } from "./paperPages.ts";
 import type { MoveView } from "./replan.view.ts";
@@ -51,13 +51,14 @@ export function DayPaper({ view }: { readonly view: DaySheet }) {
 		<Paper _print={LONG_LIST}>
 			<PaperHead
 				title={`Day sheet, ${view.title}`}
-				lines={[view.services.join(" · "), `${view.house}, printed ${view.printed}, mark ${view.mark}`]}
+				lines={[view.services.join(" · "), `${view.house}, printed ${view.printed}`]}
 				figure={
 					view.number === null
 						? { label: "not issued", words: "draft" }
 						: { label: `issued by ${view.issued}`, words: `No. ${view.number}` }
 				}
 			/>
+			<SinceNumber words={view.since} />
 			<LetterKey dishes={view.dishes} />
 			{view.unmet.map(({ id, names, because, frees }) => (
 				<p key={id}>

@@ -88,7 +88,8 @@ export function ToldSheet({
 					<Figure fontSize="24px">No. {issue.number}</Figure>, issued by {issue.by}.{" "}
 					{issue.differs.length === 0
 						? "The day stands as it was issued."
-						: `Since then ${issue.differs.length} of its tasks stand elsewhere.`}
+						: `Since then ${issue.differs.length} of its tasks stand elsewhere.`}{" "}
+					{issue.since}
 				</p>
 			) : (
 				<p>Not issued yet: what is printed carries no number, and follows every change.</p>
@@ -106,6 +107,9 @@ export function ToldSheet({
 					</Act>
 				</Form>
 				<ActLink to={`/day/${date}/paper`}>Day sheet on paper</ActLink>
+				{issue && issue.since !== "" ? (
+					<ActLink to={`/day/${date}/papers?number=${issue.number}`}>Papers as No. {issue.number}</ActLink>
+				) : null}
 			</chakra.div>
 			{told.length > 0 ? (
 				<>

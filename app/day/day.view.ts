@@ -118,7 +118,7 @@ interface Given {
 	readonly day: WorkedDay;
 	readonly kitchen: Kitchen;
 	/** Those that are served on the date. */
-	readonly sittings: readonly SittingOfDay[];
+	readonly sittings: readonly Pick<SittingOfDay, "id" | "name" | "serviceAt">[];
 	readonly reading: Reading;
 	readonly date: string;
 	readonly liftables: readonly Liftable[];

@@ -1,6 +1,7 @@
 import { dayCsv, dayIcs, dayJson, liftablesOf } from "#core/day";
 import { fromWallClock, onDay, wallClock } from "#core/time";
 import { issueDay, readKitchen, readSittings } from "#db";
+import { frozenFigures } from "../ui/server/frozen.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { datesShown, refusedIn, workedDates } from "../ui/server/worked.server.ts";
 import { dayView, shownOf, tagsShown } from "./day.view.ts";
@@ -86,5 +87,5 @@ export async function dayPage(
 /** Freezes the day under the next number. @returns null where nothing is served on it */
 export async function issueTheDay({ store, who }: HouseVisit, { date }: { date: string }) {
 	const [own] = await workedDates(store.db, date, date);
-	return own ? issueDay(store, who, date, issuedDay(own, Date.now())) : null;
+	return own ? issueDay(store, who, date, issuedDay(own, Date.now()), frozenFigures(own)) : null;
 }

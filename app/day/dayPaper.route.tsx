@@ -10,7 +10,7 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ context, params: { date }, request }: Route.LoaderArgs) {
-	const view = await heavily(context, "dayPaper", { date }, request);
+	const view = await heavily(context, "dayPaper", { date, search: new URL(request.url).search }, request);
 	if (!view) throw data({ missing: "day" }, { status: 404 });
 	return view;
 }

@@ -15,8 +15,9 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ context, params: { date }, request }: Route.LoaderArgs) {
-	const sitting = new URL(request.url).searchParams.get("sitting");
-	const view = await heavily(context, "dayPapers", { date, sitting }, request);
+	const { search, searchParams } = new URL(request.url);
+	const sitting = searchParams.get("sitting");
+	const view = await heavily(context, "dayPapers", { date, sitting, search }, request);
 	if (!view) throw data({ missing: "day" }, { status: 404 });
 	return view;
 }

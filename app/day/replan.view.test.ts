@@ -1,12 +1,16 @@
+import { sql } from "drizzle-orm";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import type { DayChange } from "#core/day";
 import { issueDay, readDayChanges, readSitting } from "#db";
+import { orderPage } from "../papers/orderPage.ts";
 import { labelsPage, sheetPage } from "../papers/paperPages.ts";
+import { frozenFigures } from "../ui/server/frozen.server.ts";
 import { visitFor } from "../ui/server/visit.ts";
 import { datesShown } from "../ui/server/worked.server.ts";
 import { issuedDay } from "./issued.ts";
 import { issuedTags } from "./issuedTags.ts";
 import { keepTrial } from "./keepTrial.server.ts";
+import { dayPaperPage } from "./paperPages.ts";
 import { replanView } from "./replan.view.ts";
 import { NOW, type SupperDay, supperView } from "./supperDay.testing.ts";
 
@@ -71,13 +75,26 @@ describe("a change on trial", () => {
 });
 
 describe("a number", () => {
+	/** Its papers as they are printed while it stands. */
+	let before: Pick<Awaited<ReturnType<typeof sheetPage>>, "sheet"> & {
+		readonly day: Awaited<ReturnType<typeof dayPaperPage>>;
+		readonly order: Awaited<ReturnType<typeof orderPage>>;
+	};
+
 	it("keeps letters and pans, and later changes show against it", async () => {
 		const [own] = (await place()).served;
 		if (!own) throw new Error("something is served");
 		const doc = issuedDay(own, Date.now());
 		expect(doc.sittings[0]?.dishes.map(({ tag }) => tag).sort()).toEqual(["A", "B", "C"]);
 		expect(doc.sittings[0]?.dishes[0]?.pans.length).toBeGreaterThan(0);
-		await issueDay(supper.store, "Ada", supper.date, doc);
+		await issueDay(supper.store, "Ada", supper.date, doc, frozenFigures(own));
+		const visit = await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" });
+		const given = { sittingId: sittingId(), dishId: dishId() };
+		before = {
+			sheet: (await sheetPage(visit, given)).sheet,
+			day: await dayPaperPage(visit, { date: supper.date }),
+			order: await orderPage(visit, { id: sittingId() }),
+		};
 		const stands = await shown();
 		expect(stands.issue).toMatchObject({ number: 1, differs: [] });
 
@@ -90,12 +107,47 @@ describe("a number", () => {
 		);
 	});
 
-	it("stands on the sheets and labels of its dishes, with their letter", async () => {
+	it("stands on the papers of its dishes with what has changed since, and its letters stay", async () => {
 		const visit = await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" });
 		const given = { sittingId: sittingId(), dishId: dishId() };
-		expect((await sheetPage(visit, given)).printed).toMatch(/dish [ABC] of day No\. 1, mark [A-Z2-9]{8}$/);
+		const sheet = await sheetPage(visit, given);
+		expect(sheet.printed).toMatch(/, after No\. 1, mark [A-Z2-9]{8}$/);
+		expect(sheet.since).toBe("After No. 1: 170 covers, was 140.");
 		const { labels } = await labelsPage(visit, given);
 		expect(labels[0]?.number).toMatch(/^[ABC]1 of \d+$/);
+	});
+
+	it("covers the figures that it froze: papers under it print them, whatever is planned since", async () => {
+		const visit = await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" });
+		const given = { sittingId: sittingId(), dishId: dishId() };
+		const { date } = supper;
+		const search = "?number=1";
+		const [now, then] = [await sheetPage(visit, given), await sheetPage(visit, { ...given, search })];
+		expect(now.sheet?.figures).not.toEqual(then.sheet?.figures);
+		expect(then.sheet?.figures).toEqual(before.sheet?.figures);
+		expect(then.sheet?.lines).toEqual(before.sheet?.lines);
+		expect(then.printed).toMatch(/, dish [ABC] of day No\. 1, as it was issued$/);
+		expect(then.since).toBe("Since No. 1: 170 covers, was 140.");
+		const [day, risen] = [await dayPaperPage(visit, { date, search }), await dayPaperPage(visit, { date })];
+		expect(day?.people).toEqual(before.day?.people);
+		expect(risen?.people).not.toEqual(before.day?.people);
+		const order = await orderPage(visit, { id: sittingId(), search });
+		expect(order.groups).toEqual(before.order.groups);
+		expect(order.since).toBe(then.since);
+	});
+
+	it("from before figures were frozen says so, and one that is no number is not found", async () => {
+		const visit = await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" });
+		const given = { sittingId: sittingId(), dishId: dishId() };
+		await expect(sheetPage(visit, { ...given, search: "?number=77" })).rejects.toMatchObject({
+			data: { missing: "number" },
+		});
+		await supper.store.db.run(
+			sql`INSERT INTO day_issue (date, doc, at, who) SELECT date, doc, at, who FROM day_issue`,
+		);
+		await expect(sheetPage(visit, { ...given, search: "?number=2" })).rejects.toMatchObject({
+			data: { said: expect.stringMatching(/^No\. 2 keeps what it was made from .* not its figures/) },
+		});
 	});
 
 	it("what is kept is told of the day, with who and when", async () => {

@@ -11,6 +11,7 @@ import {
 } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import { durationWords } from "#core/time";
+import { afterNumber } from "../ui/server/underNumber.server.ts";
 import type { DatesShown } from "../ui/server/worked.server.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import type { Told, TrialRead } from "./tell.ts";
@@ -40,6 +41,8 @@ export interface ReplanView {
 	readonly issue: {
 		readonly number: number;
 		readonly by: string;
+		/** What of it is another now; empty where nothing is. */
+		readonly since: string;
 		readonly differs: readonly MoveView[];
 	} | null;
 	readonly choices: {
@@ -96,6 +99,7 @@ export function replanView({ shown, stands, reading, date, trial, told }: Given)
 			? {
 					number: issue.number,
 					by: `${issue.who}, ${reading.clock(issue.at)}`,
+					since: stands || !own ? "" : afterNumber(own, reading),
 					differs: stands || !own ? [] : movesOf(issue.doc.day, own.day, known, names),
 				}
 			: null,

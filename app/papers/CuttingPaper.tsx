@@ -1,5 +1,5 @@
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { GuestNotes, Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { GuestNotes, Paper, PaperHead, SinceNumber } from "../ui/parts/Paper.tsx";
 import type { cuttingPage } from "./paperPages.ts";
 
 /** What the butcher, or whoever cuts, is told of one dish. */
@@ -11,6 +11,7 @@ export function CuttingPaper({ view }: { readonly view: Awaited<ReturnType<typeo
 				lines={[`${view.dish} · ${view.about}`, `${view.house}, printed ${view.printed}`]}
 				{...(view.by ? { figure: { label: "start by", words: view.by } } : {})}
 			/>
+			<SinceNumber words={view.since} />
 			<GuestNotes note={view.note} />
 			{view.refused === null ? null : <p>There is no plan for this: {view.refused}</p>}
 			<ColumnTable

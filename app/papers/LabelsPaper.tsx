@@ -1,15 +1,21 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Paper } from "../ui/parts/Paper.tsx";
+import { Paper, SinceNumber } from "../ui/parts/Paper.tsx";
 import { shownAs } from "../ui/parts/shown.ts";
 import type { LabelsView, PanLabel } from "./labels.view.ts";
 
+type LabelsOnPaper = LabelsView & {
+	/** What is another than in the number of its day. */
+	readonly since: string;
+};
+
 /** A label for each pan of one dish. */
-export function LabelsPaper({ view }: { readonly view: LabelsView }) {
+export function LabelsPaper({ view }: { readonly view: LabelsOnPaper }) {
 	return (
 		<Paper aria-label={`Pan labels, ${view.dish}`}>
 			<chakra.h1 fontFamily="head" fontWeight="700" fontSize="1.4em" className="screenOnly">
 				Pan labels
 			</chakra.h1>
+			<SinceNumber words={view.since} />
 			{view.refused === null ? null : <p>There is no plan for this: {view.refused}</p>}
 			<chakra.ul
 				display="grid"

@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { upperFirst } from "es-toolkit";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
-import { GuestNotes, LetterKey, LONG_LIST, Paper, PaperHead } from "../ui/parts/Paper.tsx";
+import { GuestNotes, LetterKey, LONG_LIST, Paper, PaperHead, SinceNumber } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
 import type { orderPage } from "./orderPage.ts";
 
@@ -36,6 +36,7 @@ export function OrderPaper({ view }: { readonly view: OrderView }) {
 				{...(view.orderBy ? { figure: { label: "order by", words: view.orderBy } } : {})}
 			/>
 			{view.together.length > 0 ? <p>With {view.together.join(", ")}, in one delivery.</p> : null}
+			<SinceNumber words={view.since} />
 			<GuestNotes note={view.note} />
 			<LetterKey dishes={view.dishes} />
 			{view.without.length > 0 ? (

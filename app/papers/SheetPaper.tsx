@@ -2,22 +2,27 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { PanCut } from "../ui/drawings/PanCut.tsx";
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { BatchTable } from "../ui/parts/LineTable.tsx";
-import { GuestNotes, Paper, PaperHead, PaperMethod } from "../ui/parts/Paper.tsx";
+import { GuestNotes, Paper, PaperHead, PaperMethod, SinceNumber } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
 import { type Shown, shownAs } from "../ui/parts/shown.ts";
 import type { SheetView } from "./sheet.view.ts";
 
 /** The production sheet as it lies on the paper. */
-export function SheetPaper({ view }: { readonly view: SheetView }) {
+export function SheetPaper({ view }: { readonly view: SheetOnPaper }) {
 	return (
 		<Paper>
 			<Head view={view} />
+			<SinceNumber words={view.since} />
 			<GuestNotes note={view.note} guests={view.guests} />
 			{view.sheet ? <SheetBody sheet={view.sheet} /> : <Note>There is no plan for this: {view.refused}</Note>}
 		</Paper>
 	);
 }
 
+type SheetOnPaper = SheetView & {
+	/** What is another than in the number of its day. */
+	readonly since: string;
+};
 type Body = NonNullable<SheetView["sheet"]>;
 
 interface SheetFigure {

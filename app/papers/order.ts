@@ -1,11 +1,15 @@
-import type { WorkedBatch, WorkedDish } from "#core/day";
+import { uniqBy } from "es-toolkit";
+import { data } from "react-router";
+import { shownMark, type WorkedBatch, type WorkedDish } from "#core/day";
 import type { KnownIngredients } from "#core/kitchen";
 import { type ByProductUses, type GoingInto, goingInto, type OrderRow, orderList, startAt } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
 import { DAY_MS } from "#core/time";
 import { type Database, readKitchen, readSitting, readSittings, type Sitting } from "#db";
+import { afterNumber, type UnderNumber, withoutFigures } from "../ui/server/underNumber.server.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
-import { workedSitting } from "../ui/server/worked.server.ts";
+import { type WorkedSitting, workedSitting } from "../ui/server/worked.server.ts";
+import type { Reading } from "../ui/words/reading.ts";
 
 /** What has to be bought for a sitting, by supplier. */
 export interface Order {
@@ -13,6 +17,10 @@ export interface Order {
 	/** Sittings that are ordered for with it, and all that could be. */
 	readonly together: readonly Sitting[];
 	readonly others: readonly Sitting[];
+	/** What it was made from, beside when it was printed: ", mark 7KX2M9QP". */
+	readonly stamp: string;
+	/** What is another than in the number that it names; empty where nothing is. */
+	readonly since: string;
 	/** Of all that is ordered for. */
 	readonly covers: number;
 	/** What the butcher cuts, dish by dish. */
@@ -48,17 +56,17 @@ export interface Order {
  * What is in the house, and trim and bones of the day that go into a stock, are not ordered again.
  *
  * @param together further sittings, by id; those that are gone are left out
+ * @param under    the number that it is ordered by; the sittings as they stand where there is none
  */
 export async function orderFor(
-	{ store, house }: HouseVisit,
+	{ store, house, reading }: HouseVisit,
 	sittingId: string,
 	together: readonly string[] = [],
+	under: UnderNumber | null = null,
 ): Promise<Order> {
-	const sitting = await foundOr404(readSitting(store.db, sittingId), "sitting");
-	const others = await orderedWith(store.db, sitting);
-	const all = [sitting, ...others.filter(({ id }) => together.includes(id))];
-	const worked = await Promise.all(all.map((each) => workedSitting(store.db, each)));
-	const planned = worked.flatMap((each) => each ?? []);
+	const { sitting, others, all, planned, stamp, since } = await orderedFor(store.db, sittingId, {
+		...{ together, under, reading },
+	});
 	const rows = planned.flatMap((each) => each.rows);
 	const { policy } = planned[0]?.kitchen ?? (await readKitchen(store.db, []));
 	const { byId, preparations } = knownOfAll(planned.map(({ kitchen: { known } }) => known));
@@ -78,6 +86,8 @@ export async function orderFor(
 		sitting,
 		together: all.slice(1),
 		others,
+		stamp,
+		since,
 		covers: all.reduce((sum, { covers }) => sum + covers, 0),
 		cuts: dishes.map(({ plan, uses }) => ({ plan, uses })),
 		left: [...into].map(([id, { from }]) => ({
@@ -98,6 +108,60 @@ export async function orderFor(
 		names: rows.map(({ dish }) => dish.recipe.name),
 		without: rows.filter(({ plan }) => !plan).map(({ dish }) => dish.recipe.name),
 		orderBy: starts.length > 0 ? Math.min(...starts) : null,
+	};
+}
+
+interface OrderedFor extends Pick<Order, "sitting" | "others" | "stamp" | "since"> {
+	/** All that is ordered for, the sitting first. */
+	readonly all: readonly Sitting[];
+	/** Those that have plans. */
+	readonly planned: readonly WorkedSitting[];
+}
+
+async function orderedFor(
+	db: Database,
+	sittingId: string,
+	asked: {
+		readonly together: readonly string[];
+		readonly under: UnderNumber | null;
+		readonly reading: Reading;
+	},
+): Promise<OrderedFor> {
+	const { together, under, reading } = asked;
+	const isWith = ({ id }: Sitting) => together.includes(id);
+	if (under) {
+		if (!under.figures) throw data({ said: withoutFigures(under.issue) }, { status: 404 });
+		const { sittings } = under.figures;
+		const own = sittings.find(({ sitting: { id } }) => id === sittingId);
+		if (!own) throw data({ missing: `sitting in No. ${under.issue.number}` }, { status: 404 });
+		const others = sittings.filter((one) => one !== own);
+		const planned = [own, ...others.filter((one) => isWith(one.sitting))];
+		return {
+			sitting: own.sitting,
+			others: others.map(({ sitting }) => sitting),
+			all: planned.map(({ sitting }) => sitting),
+			planned,
+			stamp: `, of day No. ${under.issue.number}, as it was issued`,
+			since: under.since,
+		};
+	}
+	const sitting = await foundOr404(readSitting(db, sittingId), "sitting");
+	const others = await orderedWith(db, sitting);
+	const all = [sitting, ...others.filter(isWith)];
+	const worked = await Promise.all(all.map((each) => workedSitting(db, each)));
+	const planned = worked.flatMap((each) => each ?? []);
+	const dates = uniqBy(
+		planned.map(({ on }) => on),
+		({ date }) => date,
+	);
+	const marks = dates.map(({ mark }) => shownMark(mark)).join(", ");
+	return {
+		...{ sitting, others, all, planned },
+		stamp: marks === "" ? "" : `, mark ${marks}`,
+		since: dates
+			.map((on) => afterNumber(on, reading))
+			.filter(Boolean)
+			.join(" "),
 	};
 }
 

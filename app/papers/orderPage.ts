@@ -2,6 +2,7 @@ import { groupBy, upperFirst } from "es-toolkit";
 import type { OrderRow } from "#core/plan";
 import { wallClock } from "#core/time";
 import { BY_PRODUCTS, type ByProductKind } from "#core/trade";
+import { underNumber } from "../ui/server/underNumber.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { letterOf } from "../ui/words/letterOf.ts";
 import { orderRowView } from "../ui/words/orderRow.ts";
@@ -23,7 +24,8 @@ const MOST_TOGETHER = 12;
 
 /** The order sheet of a sitting, or of several that are delivered together. */
 export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
-	const order = await orderFor(visit, asked.id, togetherIn(asked));
+	const under = await underNumber(visit.store.db, asked.search ?? "", visit.reading);
+	const order = await orderFor(visit, asked.id, togetherIn(asked), under);
 	const { sitting, groups } = order;
 	const reading = visit.reading.towards(sitting.serviceAt);
 	const { currency, byProductWorth } = visit.house;
@@ -41,12 +43,13 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 		name: sitting.name,
 		/** Which letter stands for which dish; none where there is only one. */
 		dishes: [...letters].map(([name, tag]) => ({ name, tag })),
+		since: order.since,
 		version: sitting.version,
 		together: order.together.map(({ name }) => name),
 		others: order.others.map((other) => ({
 			id: other.id,
 			words: `${other.name}, ${reading.day(other.serviceAt)}, ${counted(other.covers, "cover")}`,
-			isOn: order.together.includes(other),
+			isOn: order.together.some(({ id }) => id === other.id),
 		})),
 		butcher: butcherView(order, reading, (row) => rowOf(row).order),
 		left: order.left.map(
@@ -56,7 +59,7 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 		about: `${sitting.room ? `${sitting.room} · ` : ""}${reading.day(sitting.serviceAt)} ${wallClock(sitting.serviceAt, reading.timeZone).time} · ${counted(sitting.covers, "cover")}`,
 		note: sitting.note,
 		house: visit.house.name,
-		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}`,
+		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}${order.stamp}`,
 		orderBy: order.orderBy === null ? null : reading.clock(order.orderBy),
 		paper: visit.preferences.paper,
 		without: order.without,
@@ -107,7 +110,8 @@ function costWords({ known_minor, gaps }: Order["cost"], currency: string): stri
 
 /** The order list of a sitting as a spreadsheet: real numbers, so that it can be reckoned with. */
 export async function orderXlsx(visit: HouseVisit, asked: OrderAsked) {
-	const order = await orderFor(visit, asked.id, togetherIn(asked));
+	const under = await underNumber(visit.store.db, asked.search ?? "", visit.reading);
+	const order = await orderFor(visit, asked.id, togetherIn(asked), under);
 	const { date } = wallClock(order.sitting.serviceAt, visit.house.timeZone);
 	// Large, and wanted seldom: no thread waits for it when it begins.
 	const { orderBook } = await import("./orderBook.ts");

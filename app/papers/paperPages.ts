@@ -15,13 +15,7 @@ export async function sheetPage(visit: HouseVisit, given: DishOfSitting) {
 
 export function sheetOf(onPaper: DishOnPaper) {
 	const view = sheetView(onPaper);
-	return { ...view, printed: `${view.printed}${stampOf(onPaper)}` };
-}
-
-/** What a paper was made from: the number of its day, its mark, and whether it is only tried. */
-function stampOf({ issued, mark, onTrial }: DishOnPaper): string {
-	const number = issued ? `, dish ${issued.tag} of day No. ${issued.number}` : "";
-	return `${number}${onTrial ? ", ON TRIAL: not taken" : `, mark ${mark}`}`;
+	return { ...view, printed: `${view.printed}${onPaper.stamp}`, since: onPaper.since };
 }
 
 /** A label for each pan of one dish. */
@@ -29,9 +23,15 @@ export async function labelsPage(visit: HouseVisit, given: DishOfSitting) {
 	return labelsOf(await dishOnPaper(visit, given));
 }
 
-export function labelsOf({ row, sitting, reading, to, paper, issued, onTrial }: DishOnPaper) {
-	const view = labelsView(row, sitting, reading, issued?.tag);
-	return { ...view, sitting: onTrial ? `ON TRIAL, not taken: ${view.sitting}` : view.sitting, to, paper };
+export function labelsOf({ row, sitting, reading, to, paper, tag, since, onTrial }: DishOnPaper) {
+	const view = labelsView(row, sitting, reading, tag ?? undefined);
+	return {
+		...view,
+		sitting: onTrial ? `ON TRIAL, not taken: ${view.sitting}` : view.sitting,
+		since,
+		to,
+		paper,
+	};
 }
 
 /** What the butcher, or whoever cuts, is told of one dish. */
@@ -49,7 +49,8 @@ export function cuttingOf(onPaper: DishOnPaper) {
 		main: row.plan?.lines.find(({ line }) => line.role === "main")?.ingredient.name ?? "the main",
 		about: `${sitting.name} · ${reading.day(sitting.serviceAt)}`,
 		house,
-		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}${stampOf(onPaper)}`,
+		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}${onPaper.stamp}`,
+		since: onPaper.since,
 		paper,
 		by: row.plan ? reading.clock(startAt(row.plan, "trim")) : "",
 		figures: row.plan ? figuresOf(recipe, row.plan, reading) : [],

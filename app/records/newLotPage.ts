@@ -17,9 +17,9 @@ export async function newLotPage(
 	{ sittingId, dishId }: { readonly sittingId: string; readonly dishId: string },
 ) {
 	const onPaper = await dishOnPaper(visit, { sittingId, dishId });
-	const { row, sitting, kitchen, reading, issued } = onPaper;
+	const { row, sitting, kitchen, reading, tag } = onPaper;
 	const { plan, dish } = row;
-	const letter = issued?.tag ?? "A";
+	const letter = tag ?? "A";
 	const used = new Map((plan?.lines ?? []).map(({ ingredient }) => [ingredient.id, ingredient.name]));
 	const delivered = await readKind(
 		visit.store.db,

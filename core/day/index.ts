@@ -29,6 +29,7 @@ export { DayFile, dayJson } from "./dayJson.ts";
 export { daysTogether, sliceOf, touches } from "./daysTogether.ts";
 export { taskName, unmetWords } from "./dayWords.ts";
 export { BENCH, type FoodPlace, foodOf, PLATES } from "./foodOf.ts";
+export { readBack, thawedDay, type WrittenDay, writtenDown } from "./frozenDay.ts";
 export type { IssuedDay, IssuedDish, IssuedSitting } from "./IssuedDay.ts";
 export { liftablesOf } from "./liftablesOf.ts";
 export { markOf, shownMark } from "./markOf.ts";

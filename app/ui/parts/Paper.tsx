@@ -45,6 +45,16 @@ export function Paper(props: ComponentProps<typeof White>) {
 /** Lists of a whole sitting or day, a little closer: a page is not begun for their last rows. */
 export const LONG_LIST = { fontSize: "9pt", lineHeight: 1.15 } as const;
 
+/** What is another than in the number that a paper names; nothing where nothing is. */
+export function SinceNumber({ words }: { readonly words: string }) {
+	if (words === "") return null;
+	return (
+		<chakra.p marginTop="2mm">
+			<b>▲ {words}</b>
+		</chakra.p>
+	);
+}
+
 interface GuestNotesProps {
 	/** The note for the kitchen. */
 	readonly note: string;

@@ -68,6 +68,8 @@ export interface WorkedDate {
 	readonly sittings: readonly WorkedSitting[];
 	readonly told: readonly ToldChange[];
 	readonly issue: DayIssueRow | null;
+	/** Whether it is what was issued: nothing that it was made from has changed since. */
+	readonly asIssued: boolean;
 	/** Stands for all it was made from: the same mark, the same day. */
 	readonly mark: string;
 	/** What it would be issued from at a moment. */
@@ -283,7 +285,8 @@ function placeDate({ holding, facts, held, mark, room = [], settings }: DateAske
 		return { ...one, rows, batches: day.batches.get(one.sitting.id) ?? [] };
 	});
 	const made = (at: number) => madeFrom(holding.stamp, facts, at);
-	return { date, day, given: { ...given, held }, sittings, told, issue, mark, made };
+	const asIssued = stands !== null && since.length === 0;
+	return { date, day, given: { ...given, held }, sittings, told, issue, asIssued, mark, made };
 }
 
 function givenOf(
