@@ -1,3 +1,4 @@
+import type { ChillGiven } from "#core/chill";
 import { depthOfFood, isMadeAhead } from "#core/plan";
 import type { DocOf, LotPan } from "#core/records";
 import { DAY_MS, wallClock } from "#core/time";
@@ -10,6 +11,11 @@ import { reheatWords } from "../ui/words/cautions.ts";
 
 /** Meat and vegetables of older deliveries are not cooked any more. */
 const DELIVERED_MS = 21 * DAY_MS;
+
+/** How a lot is cooled by itself: what stands beside it then, its readings tell. */
+function coolingAlone({ beside: _, ...given }: ChillGiven): ChillGiven {
+	return given;
+}
 
 /** What a lot of a dish would be: as it was planned. */
 export async function newLotPage(
@@ -44,7 +50,7 @@ export async function newLotPage(
 			}),
 		),
 		place: way?.cooler.name ?? "",
-		cooling: way ? { ...way.given } : null,
+		cooling: way ? coolingAlone(way.given) : null,
 		code: kitchen.policy.code,
 		isMadeAhead: plan ? isMadeAhead(plan.recipe) : false,
 		contents: [...used.values()].join(", "),

@@ -87,6 +87,42 @@ describe("food that is cooled", () => {
 		);
 	});
 
+	it("two batches side by side are one batch of both, and what has gone out pays nothing any more", () => {
+		fc.assert(
+			fc.property(
+				anyFood,
+				fc.integer({ min: 1, max: 20 }),
+				fc.integer({ min: 1, max: 20 }),
+				fc.integer({ min: 500, max: 6000 }),
+				({ medium, medium_C, ...load }, one, other, power_W) => {
+					const area = (pans: number) => pans * 0.17;
+					const with_ = (pans: number, beside: ChillGiven["beside"] = []) =>
+						until({ ...load, medium, medium_C, beside, chiller: { power_W, area_m2: area(pans) } });
+					const also = { ...load, area_m2: area(other) };
+					const [always, never] = [with_(one + other), with_(one)];
+					expect(with_(one, [{ load: also, from_min: 0, to_min: 1e6 }])).toBeCloseTo(always, 6);
+					expect(with_(one, [{ load: also, from_min: -900, to_min: 0 }])).toBeCloseTo(never, 6);
+					const joins = with_(one, [{ load: also, from_min: 20, to_min: 1e6 }]);
+					expect(joins * HAIR).toBeGreaterThanOrEqual(never);
+				},
+			),
+			{ numRuns: runs(30) },
+		);
+	});
+
+	it("what has stood there for long gives off little: it slows what comes after less than fresh food does", () => {
+		const load = { depth_mm: 60, start_C: 80, consistency: "stew" as const };
+		const chiller = { power_W: 1500, area_m2: 1.7 };
+		const after = (from_min: number) =>
+			until({
+				...load,
+				...{ medium: "blast", medium_C: -2, chiller },
+				beside: [{ load: { ...load, area_m2: 1.7 }, from_min, to_min: 1e6 }],
+			});
+		expect(after(-90)).toBeLessThan(after(-30));
+		expect(after(-30)).toBeLessThan(after(0));
+	});
+
 	it("under a lid takes longer; stirred, or in ice at its foot, it does not", () => {
 		fc.assert(
 			fc.property(anyFood, (given) => {

@@ -37,6 +37,22 @@ export interface ChillGiven extends Static<typeof ChillGiven> {
 	readonly chiller?: { readonly power_W: number; readonly area_m2: number };
 	/** What its foot stands in or on, where that is another than the air over it. */
 	readonly foot?: { readonly medium: Medium; readonly C: number };
+	/** What else stands in the same chiller while it does: all of it pays out of one power. */
+	readonly beside?: readonly ChillBeside[];
+}
+
+/** Food as a chiller has to cool it. */
+export interface ChillLoad
+	extends Pick<ChillGiven, "depth_mm" | "start_C" | "consistency" | "lid" | "foot" | "stirEvery_min"> {
+	/** Of all its pans, foot only. */
+	readonly area_m2: number;
+}
+
+/** Other food in the chiller, from when to when: minutes after the food that is asked about goes in. */
+export interface ChillBeside {
+	readonly load: ChillLoad;
+	readonly from_min: number;
+	readonly to_min: number;
 }
 
 /** How well heat goes through it and out of it: a likely case and the two ends. */
@@ -59,7 +75,8 @@ const AS_COLD_K = 0.01;
 
 /**
  * How food of one depth cools: a slab with convection at its foot and its top, whose heat moves
- * better while it is liquid. Walked through until it is as cold as is asked, or as it gets.
+ * better while it is liquid. Walked through until it is as cold as is asked, or as it gets. What
+ * stands beside it in its chiller is walked through with it.
  *
  * @param until_C how cold it has to become at its warmest, °C
  * @param which   heat moves as it likely does, or as badly or as well as it may
@@ -70,46 +87,96 @@ export function* chilling(
 	until_C: number,
 	which: ChillCase = "likely",
 ): Generator<ChillPoint> {
-	const slab = new Slab(
-		given.depth_mm / 1000,
-		given.start_C,
-		FOOD_KG_PER_M3 * FOOD_J_PER_KGK,
-		conductivityOf(given.consistency, which),
-	);
+	const own = new Cooled(given, given, which);
+	const others = (given.beside ?? []).map(({ load, from_min, to_min }) => ({
+		cooled: new Cooled(load, given, which),
+		area_m2: load.area_m2,
+		from_s: from_min * 60,
+		to_s: to_min * 60,
+	}));
+	const begins_s = Math.min(0, ...others.map(({ from_s }) => from_s));
+	const stepAll = (at_s: number, step: number, withOwn: boolean) => {
+		const there = others.filter(({ from_s, to_s }) => from_s <= at_s && to_s > at_s);
+		const all = withOwn ? [...there, { cooled: own, area_m2: given.chiller?.area_m2 ?? 0 }] : there;
+		const warmer_K = given.chiller ? warmerAir(all, given.chiller.power_W) : 0;
+		for (const { cooled } of all) cooled.step(step, warmer_K);
+	};
+	for (let at_s = begins_s; at_s < 0; ) {
+		const step = Math.min(-at_s, Math.max(FIRST_STEP_S, (at_s - begins_s) * STEP_SHARE));
+		stepAll(at_s, step, false);
+		at_s += step;
+	}
 	const coldest_C = Math.min(given.medium_C, given.foot?.C ?? given.medium_C);
 	const end_C = Math.max(until_C, coldest_C + AS_COLD_K);
 	let seconds = 0;
-	let stirred = 0;
 	yield { minute: 0, warmest_C: given.start_C, mean_C: given.start_C };
-	while (slab.warmest_C() > end_C && seconds < LONGEST_S) {
+	while (own.slab.warmest_C() > end_C && seconds < LONGEST_S) {
 		const step = Math.max(FIRST_STEP_S, seconds * STEP_SHARE);
-		const { foot, top } = facesOf(given, which, slab);
-		slab.step(step, foot, top);
+		stepAll(seconds, step, true);
 		seconds += step;
-		if (given.stirEvery_min !== undefined && seconds >= (stirred + 1) * given.stirEvery_min * 60) {
-			stirred = Math.floor(seconds / (given.stirEvery_min * 60));
-			slab.stir();
-		}
-		yield { minute: seconds / 60, warmest_C: slab.warmest_C(), mean_C: slab.mean_C() };
+		yield { minute: seconds / 60, warmest_C: own.slab.warmest_C(), mean_C: own.slab.mean_C() };
 	}
 }
 
-function facesOf(given: ChillGiven, which: ChillCase, slab: Slab): { foot: Face; top: Face } {
-	const film = FILM_W_PER_M2K[given.medium][which];
-	const { foot: stands, chiller } = given;
-	const topFilm = given.lid ? 1 / (1 / film + UNDER_LID_M2K_PER_W) : film;
-	const foot = {
-		film_W_per_M2K: stands ? FILM_W_PER_M2K[stands.medium][which] : film,
-		C: stands?.C ?? given.medium_C,
-	};
-	const top = { film_W_per_M2K: topFilm, C: given.medium_C };
-	if (!chiller) return { foot, top };
-	// All that stands in it gives off more than it can take away: its air is warmer by so much.
-	const given_W = slab.gives_W_per_m2(foot, top) * chiller.area_m2;
-	if (given_W <= chiller.power_W) return { foot, top };
-	const perKelvin_W = given_W - slab.gives_W_per_m2(warmer(foot, 1), warmer(top, 1)) * chiller.area_m2;
-	const warmer_K = (given_W - chiller.power_W) / perKelvin_W;
-	return { foot: warmer(foot, warmer_K), top: warmer(top, warmer_K) };
+/** Food in a cooler: its layers, and what its two faces give their heat to. */
+class Cooled {
+	readonly slab: Slab;
+	readonly #foot: Face;
+	readonly #top: Face;
+	/** Its foot gives its heat to something of its own: ice, and not the air. */
+	readonly #standsApart: boolean;
+	readonly #stirEvery_s: number;
+	#seconds = 0;
+	#stirred = 0;
+
+	constructor(
+		load: Omit<ChillLoad, "area_m2">,
+		{ medium, medium_C }: Pick<ChillGiven, "medium" | "medium_C">,
+		which: ChillCase,
+	) {
+		const { depth_mm, start_C, consistency, lid, foot, stirEvery_min } = load;
+		const film = FILM_W_PER_M2K[medium][which];
+		this.slab = new Slab(
+			depth_mm / 1000,
+			start_C,
+			FOOD_KG_PER_M3 * FOOD_J_PER_KGK,
+			conductivityOf(consistency, which),
+		);
+		this.#foot = {
+			film_W_per_M2K: foot ? FILM_W_PER_M2K[foot.medium][which] : film,
+			C: foot?.C ?? medium_C,
+		};
+		this.#top = { film_W_per_M2K: lid ? 1 / (1 / film + UNDER_LID_M2K_PER_W) : film, C: medium_C };
+		this.#standsApart = foot !== undefined;
+		this.#stirEvery_s = stirEvery_min === undefined ? Number.POSITIVE_INFINITY : stirEvery_min * 60;
+	}
+
+	/** Heat that it gives to air so much warmer than it was set, W a square metre. */
+	gives_W_per_m2(warmer_K: number): number {
+		const top = warmer(this.#top, warmer_K);
+		if (this.#standsApart) return this.slab.givesAbove_W_per_m2(top);
+		return this.slab.gives_W_per_m2(warmer(this.#foot, warmer_K), top);
+	}
+
+	step(seconds: number, warmer_K: number): void {
+		const foot = this.#standsApart ? this.#foot : warmer(this.#foot, warmer_K);
+		this.slab.step(seconds, foot, warmer(this.#top, warmer_K));
+		this.#seconds += seconds;
+		if (this.#seconds < (this.#stirred + 1) * this.#stirEvery_s) return;
+		this.#stirred = Math.floor(this.#seconds / this.#stirEvery_s);
+		this.slab.stir();
+	}
+}
+
+/** All that stands in a chiller gives off more than it can take away: its air is warmer by so much, K. */
+function warmerAir(
+	all: readonly { readonly cooled: Cooled; readonly area_m2: number }[],
+	power_W: number,
+): number {
+	const gives_W = (warmer_K: number) =>
+		all.reduce((sum, { cooled, area_m2 }) => sum + cooled.gives_W_per_m2(warmer_K) * area_m2, 0);
+	const given_W = gives_W(0);
+	return given_W <= power_W ? 0 : (given_W - power_W) / (given_W - gives_W(1));
 }
 
 function warmer({ film_W_per_M2K, C }: Face, kelvin: number): Face {

@@ -1,6 +1,8 @@
 export {
+	type ChillBeside,
 	type ChillCase,
 	ChillGiven,
+	type ChillLoad,
 	type ChillPoint,
 	type ChillTimes,
 	chilling,

@@ -56,6 +56,11 @@ export class Slab {
 		return this.#gives(0, foot) + this.#gives(LAYERS - 1, top);
 	}
 
+	/** The same through its top alone: its foot stands in something of its own. */
+	givesAbove_W_per_m2(top: Face): number {
+		return this.#gives(LAYERS - 1, top);
+	}
+
 	#gives(layer: number, { film_W_per_M2K, C }: Face): number {
 		return ((this.C[layer] as number) - C) / (this.#resists(layer) + 1 / film_W_per_M2K);
 	}

@@ -1,3 +1,4 @@
+import type { ChillLoad } from "../chill/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import type { DishNeeds } from "../plan/index.ts";
 import type { Predecessor, TaskPart, TaskPlace } from "../tasks/index.ts";
@@ -44,7 +45,13 @@ export interface DayGiven {
 	/** Nothing that is open begins before, ms since 1970 UTC. */
 	readonly now?: number;
 	/** What the days before have in hand: it is theirs, and stays. */
-	readonly held?: readonly Use[];
+	readonly held?: readonly HeldUse[];
+}
+
+/** What a day before has in hand. */
+export interface HeldUse extends Use {
+	/** What is cooled there, where it takes its share of a chiller's power. */
+	readonly cooled?: ChillLoad;
 }
 
 export type EquipmentKind =

@@ -1,6 +1,7 @@
 export { type Cause, causesOf } from "./causesOf.ts";
 export { certificateOf } from "./certificateOf.ts";
 export { changeWords, type DayNames, type MoveWords, moveWords } from "./changeWords.ts";
+export { chillsIn } from "./chillsIn.ts";
 export type {
 	Cook,
 	Day,
@@ -8,6 +9,7 @@ export type {
 	DayGiven,
 	DayTask,
 	EquipmentKind,
+	HeldUse,
 	SittingOfDay,
 	StandingPlace,
 	Unmet,

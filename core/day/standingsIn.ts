@@ -1,15 +1,16 @@
 import type { Oven } from "../ovens/index.ts";
-import { type Standing, type Stands, standsAs } from "../plan/index.ts";
+import { CHILLING, type Standing, type Stands, standsAs } from "../plan/index.ts";
 import type { Task } from "../tasks/index.ts";
+import { besideIn, type Chilled, chillsIn } from "./chillsIn.ts";
 import type { Day, DayGiven, DayTask, Use } from "./Day.ts";
 import { MINUTE_MS } from "./DayBoard.ts";
-import type { SittingWork } from "./tasksOf.ts";
+import type { DishWork, SittingWork } from "./tasksOf.ts";
 
-/** Where everything of each dish stands in a placed day that an oven heats, by the id of the dish. */
+/** Where everything of each dish stands in a placed day that shares an oven's heat or a chiller's cold, by the id of the dish. */
 export function standingsIn(
 	day: Pick<Day, "tasks">,
 	work: readonly SittingWork[],
-	{ kitchen: { equipment } }: DayGiven,
+	{ kitchen: { equipment }, held }: DayGiven,
 ): ReadonlyMap<string, Standing> {
 	const ovens = new Map(equipment.ovens.map((oven) => [oven.id, oven]));
 	const placed = new Map(day.tasks.map((task) => [task.id, task]));
@@ -34,12 +35,30 @@ export function standingsIn(
 		return [[key, task.part === "reheat" ? { ...stands, pans: pansOf(stood, equipment.pans) } : stands]];
 	};
 	const dishes = work.flatMap((sitting) => sitting.dishes);
+	const figures = new Map(dishes.map((one) => [one.needs.dish.order.id, one.figures]));
+	const chills = chillsIn(day, figures, held);
 	return new Map(
-		dishes.map(({ needs: { dish, usual }, tasks }): [string, Standing] => [
-			dish.order.id,
-			new Map(tasks.flatMap((task) => standsOf(task, usual))),
-		]),
+		dishes.map((one): [string, Standing] => {
+			const { dish, usual } = one.needs;
+			const stands = one.tasks.flatMap((task) => standsOf(task, usual));
+			return [dish.order.id, new Map([...stands, ...chilledIn(one, placed, chills)])];
+		}),
 	);
+}
+
+/** Where a dish is cooled, with what stands beside it; nothing where it has its cold to itself. */
+function chilledIn(
+	{ needs: { dish }, figures: { chill, work }, tasks }: DishWork,
+	placed: ReadonlyMap<string, DayTask>,
+	chills: readonly Chilled[],
+): [string, Stands][] {
+	const beside = besideIn(chills, dish.order.id);
+	const task = tasks.find(({ part }) => part === "chill");
+	const stood = task && placed.get(task.id);
+	if (!chill || !stood || beside.length === 0) return [];
+	const byHand_min = work.chill_min - chill.planned_min;
+	const given_min = (stood.end - stood.start) / MINUTE_MS - byHand_min;
+	return [[CHILLING, { oven: null, set_C: 0, rungs: 0, inside: 0, beside, given_min }]];
 }
 
 interface InOven extends Use {

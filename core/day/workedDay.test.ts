@@ -284,7 +284,7 @@ describe("pieces that find no pan", () => {
 	const dish = { id: "large", recipe: RECIPE, order: { ...ORDER, covers: 945, uptake: 1, spare: 0 } };
 
 	it("are short by count, with what would take them, and in no figure or weight of the day", () => {
-		const day = placed([sitting("hall", [dish])], { kitchen: few });
+		const day = placed([sitting("hall", [dish], { kitchen: few })], { kitchen: few });
 		const [large] = [...day.dishes.values()];
 		const [short] = day.unmet.filter(({ because }) => because === "noPan");
 		if (!large || short?.because !== "noPan") throw new Error("some of it finds no pan");
@@ -298,9 +298,54 @@ describe("pieces that find no pan", () => {
 	});
 
 	it("are said once, however often the day is read again", () => {
-		const given = givenDay([sitting("hall", [dish])], { kitchen: few, places });
+		const given = givenDay([sitting("hall", [dish], { kitchen: few })], { kitchen: few, places });
 		const day = placeDay(given, SOON);
 		const again = restoredDay(day, given);
 		expect(again?.unmet).toEqual(day.unmet);
+	});
+});
+
+describe("a chiller that several dishes stand in", () => {
+	const weak = (power_kW: number | null) =>
+		equipped({
+			pans: [{ id: "full", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 40 }],
+			ovens: kitchen.equipment.ovens.map((oven) => ({ ...oven, rungs: 10 })),
+			coolers: [{ id: "blast", name: "Blast chiller", kind: "chiller", capacity: 40, air_C: -2, power_kW }],
+		});
+	const roomy = [{ id: "blast", name: "Blast chiller", kind: "chiller" as const, capacity: 40 }];
+	const dish = (id: string, covers: number) => ({
+		id,
+		recipe: { ...AHEAD, name: id },
+		order: { ...ORDER, id, covers, uptake: 1, spare: 0 },
+	});
+	const chilled = (covers: readonly number[], power_kW: number | null) => {
+		const dishes = covers.map((count, index) => dish(`dish${index}`, count));
+		const house = weak(power_kW);
+		return placed([sitting("hall", dishes, { kitchen: house })], { kitchen: house, places: roomy });
+	};
+	const overlaps = (day: WorkedDay) => {
+		const [a, b] = day.tasks.filter(({ part }) => part === "chill");
+		return a !== undefined && b !== undefined && a.start < b.end && b.start < a.end;
+	};
+
+	it("shares its power among them at every minute: each takes longer than by itself", () => {
+		const both = chilled([120, 120], 2);
+		const alone = [...chilled([120], 2).dishes.values()][0];
+		expect(overlaps(both)).toBe(true);
+		for (const { chill, standing } of both.dishes.values()) {
+			expect(standing.get("chilling")?.beside).toHaveLength(1);
+			expect(chill?.way.minutes?.likely).toBeGreaterThan((alone?.chill?.way.minutes?.likely ?? 0) * 1.1);
+		}
+		for (const { for: of, start, end } of both.tasks.filter(({ part }) => part === "chill")) {
+			const { work, chill } = must(both.dishes, of, "dish");
+			expect((end - start) / MINUTE_MS).toBe(work.chill_min);
+			expect((end - start) / MINUTE_MS).toBeGreaterThanOrEqual(chill?.way.minutes?.likely ?? 0);
+		}
+	});
+
+	it("with power enough each is as soon cold as by itself", () => {
+		const alone = [...chilled([120], null).dishes.values()][0]?.chill?.way.minutes;
+		for (const { chill } of chilled([120, 120], null).dishes.values())
+			expect(chill?.way.minutes).toEqual(alone);
 	});
 });

@@ -126,8 +126,8 @@ function settledAt(standing: Standing, at: DishNeeds["at"], { confidence }: Hous
 }
 
 function keyOf(standing: Standing): string {
-	const words = ([id, { oven, set_C, rungs, inside, given_min }]: [string, Stands]) =>
-		[id, oven?.id ?? "", set_C, rungs, inside, given_min ?? ""].join(" ");
+	const words = ([id, { oven, set_C, rungs, inside, given_min, beside = [] }]: [string, Stands]) =>
+		[id, oven?.id ?? "", set_C, rungs, inside, given_min ?? "", JSON.stringify(beside)].join(" ");
 	return [...standing].map(words).sort().join("; ");
 }
 

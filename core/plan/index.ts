@@ -38,6 +38,7 @@ export type { PlanCarry } from "./planCarry.ts";
 export {
 	type ChillLimit,
 	type ChillWay,
+	chillLoad,
 	depthOfFood,
 	isAllMet,
 	type PlanChill,
@@ -60,7 +61,7 @@ export type { PlanSecond } from "./secondMain.ts";
 export type { PlanServing } from "./serving.ts";
 export { type Shortfall, shortfallOf } from "./shortfall.ts";
 export { sizeDish } from "./sizeDish.ts";
-export { type Standing, type Stands, standsAs } from "./standing.ts";
+export { CHILLING, type Standing, type Stands, standsAs } from "./standing.ts";
 export { type BeforeAfter, type SwapEffect, swapEffect } from "./swapEffect.ts";
 export { type Mends, type Tasting, tastingsOf } from "./tastings.ts";
 export { acidsUnderFoil, type WholeSpices, wholeSpices } from "./wholeSpices.ts";

@@ -1,7 +1,9 @@
 import { sumBy } from "es-toolkit";
 import { minutesToBeSure } from "../braise/index.ts";
 import {
+	type ChillBeside,
 	type ChillGiven,
+	type ChillLoad,
 	type ChillTimes,
 	chilling,
 	chillTimes,
@@ -23,6 +25,7 @@ import type { Recipe } from "../recipe/index.ts";
 import type { HouseCode } from "../safety/index.ts";
 import { countByType } from "./countByType.ts";
 import { type ChillChoice, MOST_PARTS } from "./DishOrder.ts";
+import { LEFT_MIN } from "./standing.ts";
 
 /** One limit of the house code while cooling, and how the dish stands to it. */
 export interface ChillLimit {
@@ -71,6 +74,10 @@ interface Cooling {
 	readonly equipment: Equipment;
 	readonly policy: HousePolicy;
 	readonly choice: ChillChoice | null;
+	/** What else stands in the cooler that it was placed in. */
+	readonly beside?: readonly ChillBeside[];
+	/** What it is given in a placed day, minutes. */
+	readonly given_min?: number;
 }
 
 /**
@@ -82,11 +89,14 @@ interface Cooling {
  */
 export function planChill(cooling: Cooling): PlanChill | null {
 	const { equipment, policy, choice } = cooling;
-	const coolers = [...(equipment.coolers ?? [])].sort(coldestFirst);
+	const coolers = coolersOf(equipment);
 	const cooler = coolers.find(({ id }) => id === choice?.coolerId) ?? coolers[0];
 	if (!cooler || cooling.pans.pans.length === 0) return null;
 	const way = wayOf(cooling, cooler, choice?.parts ?? 1, choice?.ice ?? false);
-	const planned_min = Math.ceil(way.minutes ? minutesToBeSure(way.minutes, policy.confidence) : NEVER_MIN);
+	const sure_min = Math.ceil(way.minutes ? minutesToBeSure(way.minutes, policy.confidence) : NEVER_MIN);
+	const { given_min = sure_min } = cooling;
+	// What a placed day gives it stands where it is as good as what it asks: the rest lies in its range.
+	const planned_min = Math.abs(sure_min - given_min) <= LEFT_MIN ? given_min : sure_min;
 	return {
 		way,
 		planned_min,
@@ -106,6 +116,10 @@ function deepestIn({ given }: ChillWay, { cooling: { from_C, to } }: HouseCode):
 
 /** What never gets cold enough is planned until somebody has to have looked, minutes. */
 const NEVER_MIN = 6 * 60;
+
+function coolersOf({ coolers = [] }: Equipment): Cooler[] {
+	return [...coolers].sort(coldestFirst);
+}
 
 /** Wind before still air, then the colder. */
 function coldestFirst(a: Cooler, b: Cooler): number {
@@ -197,6 +211,12 @@ function wayOf(cooling: Cooling, cooler: Cooler, parts: number, ice: boolean): C
 	return wayMemo(JSON.stringify([standing, code]), () => worked(standing, code));
 }
 
+/** What a dish asks of the power of its chiller; null where that has power without end. */
+export function chillLoad({ way: { given } }: PlanChill): ChillLoad | null {
+	const { chiller, beside: _, medium: __, medium_C: ___, ...load } = given;
+	return chiller ? { ...load, area_m2: chiller.area_m2 } : null;
+}
+
 /** How deep the food lies in a pan: to its line, or to the top of its pieces, and never above the rim, mm. */
 export function depthOfFood({ piece }: Pick<Recipe, "piece">, pan: ChosenPan): number {
 	return Math.min(depthOf(pan.type.shape), Math.max(pan.line_mm, pan.bed_mm + pieceHeight(piece)));
@@ -205,14 +225,16 @@ export function depthOfFood({ piece }: Pick<Recipe, "piece">, pan: ChosenPan): n
 /** How the food of a dish stands in a cooler. */
 interface Standing extends Pick<ChillWay, "cooler" | "parts" | "ice" | "depth_mm" | "pans"> {
 	readonly area_m2: number;
+	readonly beside: readonly ChillBeside[];
 }
 
 function standingIn(
-	{ recipe, pans, equipment }: Cooling,
+	{ recipe, pans, equipment, choice, beside = [] }: Cooling,
 	cooler: Cooler,
 	parts: number,
 	ice: boolean,
 ): Standing {
+	const own = cooler.id === choice?.coolerId || (!choice && cooler.id === coolersOf(equipment)[0]?.id);
 	const atOnce = pans.pans.filter(({ go }) => go === 1);
 	const deep_mm = Math.max(...atOnce.map((pan) => depthOfFood(recipe, pan)));
 	return {
@@ -222,6 +244,8 @@ function standingIn(
 		depth_mm: Math.max(5, Math.round(deep_mm / parts)),
 		pans: atOnce.length + sumBy(spreadOver(pans, equipment.pans, parts) ?? [], ({ count }) => count),
 		area_m2: atOnce.reduce((sum, { type }) => sum + floor_m2(type), 0) * parts,
+		// In another cooler it would stand by itself.
+		beside: own ? beside : [],
 	};
 }
 
@@ -238,20 +262,22 @@ function likelyIn(cooling: Cooling, cooler: Cooler, parts: number, ice: boolean,
 	});
 }
 
-function givenFor({ cooler, depth_mm, ice, area_m2 }: Standing, { cooling }: HouseCode): ChillGiven {
+function givenFor({ cooler, depth_mm, ice, area_m2, beside }: Standing, { cooling }: HouseCode): ChillGiven {
 	return {
 		depth_mm,
 		start_C: afterStanding(depth_mm, cooling.standing_min),
 		medium: cooler.kind === "chiller" ? "blast" : "walkIn",
 		medium_C: cooler.air_C,
 		consistency: "stew",
-		...(cooler.power_kW === null ? {} : { chiller: { power_W: cooler.power_kW * 1000, area_m2 } }),
+		...(cooler.power_kW === null
+			? {}
+			: { chiller: { power_W: cooler.power_kW * 1000, area_m2 }, ...(beside.length > 0 ? { beside } : {}) }),
 		...(ice ? { foot: { medium: "iceWater" as const, C: ICED_WATER_C } } : {}),
 	};
 }
 
 function worked(standing: Standing, code: HouseCode): ChillWay {
-	const { area_m2: _, ...stands } = standing;
+	const { area_m2: _, beside: __, ...stands } = standing;
 	const { from_C, to } = code.cooling;
 	const given = givenFor(standing, code);
 	const clock_C = from_C !== null && from_C < given.start_C ? from_C : given.start_C;

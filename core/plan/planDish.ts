@@ -30,7 +30,7 @@ import { LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
 import type { SizedDish } from "./SizedDish.ts";
 import { planSecond } from "./secondMain.ts";
 import { planServing } from "./serving.ts";
-import { COLOURING, loadsOf, type Split, type Standing } from "./standing.ts";
+import { CHILLING, COLOURING, loadsOf, type Split, type Standing, type Stands } from "./standing.ts";
 
 /** A dish with the pans it was given, before it stands anywhere. */
 export interface PannedDish extends SizedDish {
@@ -164,9 +164,15 @@ function aheadIn(
 ): Ahead {
 	const choice = order.chill ?? null;
 	return {
-		chill: planChill({ recipe, pans, equipment, policy, choice }),
+		chill: planChill({ recipe, pans, equipment, policy, choice, ...sharedCold(standing) }),
 		reheat: planReheat(recipe, braise, { policy, equipment }, standing),
 	};
+}
+
+/** What stands beside it in its chiller, and how long it has there. */
+function sharedCold(standing: Standing): Pick<Stands, "beside" | "given_min"> {
+	const { beside, given_min } = standing.get(CHILLING) ?? {};
+	return { ...(beside ? { beside } : {}), ...(given_min === undefined ? {} : { given_min }) };
 }
 
 function sauceWanted({ sauce_ml }: Recipe, { portions }: YieldChain): number {

@@ -1,4 +1,5 @@
 import { groupBy } from "es-toolkit";
+import type { ChillBeside } from "../chill/index.ts";
 import { simmerAt } from "../heat/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
 import { fitOvens, type Oven, type OvenFit, type OvenLoad, rungsIn } from "../ovens/index.ts";
@@ -27,6 +28,8 @@ export interface Stands {
 	readonly inside: number;
 	/** What it is given in a placed day, minutes; as surely tender as the house wants where it is left out. */
 	readonly given_min?: number;
+	/** What else is cooled there with it, where it is a chiller. */
+	readonly beside?: readonly ChillBeside[];
 	/** What stands there, where it is not a group of its own: what is made hot again. */
 	readonly pans?: readonly { readonly type: PanType; readonly count: number }[];
 }
@@ -34,11 +37,16 @@ export interface Stands {
 /** Pans that are given so many minutes more or fewer than their heat asks keep them: it lies in their range. */
 export const LEFT_MIN = 5;
 
-/** Where everything of a dish stands that an oven heats: groups by their ids, and what is made hot again by its wave. */
+/**
+ * Where everything of a dish stands that shares an oven's heat or a chiller's cold: groups by their
+ * ids, what is made hot again by its wave, what is cooled under one name.
+ */
 export type Standing = ReadonlyMap<string, Stands>;
 
 /** Under what the trays of a dish stand. */
 export const COLOURING = "colouring";
+/** Under what it stands while it is cooled. */
+export const CHILLING = "chilling";
 const REHEATING = "reheating";
 
 /** Under what a wave stands that is made hot again. */

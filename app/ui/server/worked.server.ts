@@ -1,9 +1,11 @@
 import { LRUCache } from "lru-cache";
 import {
 	changesIn,
+	chillsIn,
 	type DayChange,
 	type DayGiven,
 	daysTogether,
+	type HeldUse,
 	markOf,
 	placeDay,
 	type Remedy,
@@ -11,7 +13,6 @@ import {
 	type SolverSettings,
 	sliceOf,
 	touches,
-	type Use,
 	type WorkedBatch,
 	type WorkedDay,
 	type WorkedDish,
@@ -241,15 +242,28 @@ function factsKey({ date, sittings, tells, issue }: Omit<DateFacts, "told">) {
 const REACH_MS = REACH_DAYS * 86_400_000;
 
 /** Uses of dates before that may still be going on while anything of this one is done. */
-function heldIn(before: readonly WorkedDate[], { sittings }: DateFacts): Use[] {
+function heldIn(before: readonly WorkedDate[], { sittings }: DateFacts): HeldUse[] {
 	const from = Math.min(...sittings.map(({ sitting }) => sitting.serviceAt)) - REACH_MS;
-	return before.flatMap(({ day }) => day.tasks.flatMap(({ uses }) => uses.filter(({ to }) => to > from)));
+	return before
+		.flatMap(({ day }) => {
+			const cooled = chillsIn(day, day.dishes);
+			return day.tasks.flatMap((task) =>
+				task.uses.map((use): HeldUse => {
+					const load = cooled.find(
+						({ of, chiller, from: starts }) =>
+							of === task.for && chiller === use.equipment && starts === use.from,
+					)?.load;
+					return load ? { ...use, cooled: load } : use;
+				}),
+			);
+		})
+		.filter(({ to }) => to > from);
 }
 
 interface DateAsked {
 	readonly holding: Holding;
 	readonly facts: DateFacts;
-	readonly held: readonly Use[];
+	readonly held: readonly HeldUse[];
 	readonly mark: string;
 	/** What nobody lends, thought to be there. */
 	readonly room?: readonly Remedy[];
