@@ -1,9 +1,10 @@
 import { dayCsv, dayIcs, dayJson, liftablesOf } from "#core/day";
 import { fromWallClock, onDay, wallClock } from "#core/time";
-import { issueDay, readKitchen, readSittings } from "#db";
+import { issueDay, readKitchen, readSittings, tellDayChanges } from "#db";
 import { frozenFigures } from "../ui/server/frozen.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { datesShown, refusedIn, workedDates } from "../ui/server/worked.server.ts";
+import { betterOrder } from "./betterOrder.server.ts";
 import { dayView, shownOf, tagsShown } from "./day.view.ts";
 import { issuedDay } from "./issued.ts";
 import { markAnswer } from "./markShown.ts";
@@ -84,8 +85,16 @@ export async function dayPage(
 	return { date, title: reading.day(begins), ...links, view, replan, mark, refused: refusedIn(shown.served) };
 }
 
-/** Freezes the day under the next number. @returns null where nothing is served on it */
+/**
+ * Freezes the day under the next number. One that goes without something is placed in several orders
+ * first, and the order that goes without least is told of it.
+ *
+ * @returns null where nothing is served on it
+ */
 export async function issueTheDay({ store, who }: HouseVisit, { date }: { date: string }) {
+	const [stands] = await workedDates(store.db, date, date);
+	const better = stands && (await betterOrder(store.db, stands, Date.now()));
+	if (better) await tellDayChanges(store, who, date, [{ kind: "order", order: better.order }]);
 	const [own] = await workedDates(store.db, date, date);
 	return own ? issueDay(store, who, date, issuedDay(own, Date.now()), frozenFigures(own)) : null;
 }

@@ -111,5 +111,7 @@ function subjectOf(change: DayChange): string {
 		case "pinned":
 		case "happened":
 			return `${change.kind} ${change.task}`;
+		case "order":
+			return change.kind;
 	}
 }

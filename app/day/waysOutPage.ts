@@ -1,4 +1,5 @@
 import {
+	type BestOrder,
 	changesIn,
 	changeWords,
 	type DayNames,
@@ -13,8 +14,9 @@ import type { Told } from "#server";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { remediedDate, workedDates } from "../ui/server/worked.server.ts";
 import { counted } from "../ui/words/reading.ts";
+import { betterOrder } from "./betterOrder.server.ts";
 import { trialAddress } from "./tell.ts";
-import { NOTHING_MISSING, type WaysOutView } from "./waysOut.ts";
+import { NOTHING_MISSING, type WayOutView, type WaysOutView } from "./waysOut.ts";
 
 /** What would free a day of what it goes without: the smallest sets of changes, each tried. */
 export async function waysOutPage(
@@ -25,6 +27,7 @@ export async function waysOutPage(
 	const [own] = await workedDates(store.db, date, date);
 	if (!own || own.day.unmet.length === 0) return NOTHING_MISSING;
 	const { day, given } = own;
+	const better = await betterOrder(store.db, own, reading.now, told);
 	const ahead = new Map([...day.dishes].map(([id, { recipe }]) => [id, isMadeAhead(recipe)]));
 	const place = (remedies: readonly Remedy[]) => remediedDate(store.db, date, remedies, reading.now);
 	const found = await waysOut(day, remediesFor(day, given, ahead), place, told);
@@ -36,14 +39,30 @@ export async function waysOutPage(
 	};
 	return {
 		says: saysOf(found.ways, found.proven, found.tried),
-		ways: found.ways.map((way) => ({
-			id: JSON.stringify(way.remedies),
-			words: way.remedies.map((remedy) => remedyWords(remedy, names)).join(", and "),
-			frees: freesWords(way, day.waiting_rung_min),
-			to: way.remedies.some(({ kind }) => kind === "room")
-				? null
-				: trialAddress(date, changesIn(way.remedies)),
-		})),
+		ways: [
+			...(better ? [orderWay(better, date)] : []),
+			...found.ways.map((way) => ({
+				id: JSON.stringify(way.remedies),
+				words: way.remedies.map((remedy) => remedyWords(remedy, names)).join(", and "),
+				frees: freesWords(way, day.waiting_rung_min),
+				to: way.remedies.some(({ kind }) => kind === "room")
+					? null
+					: trialAddress(date, changesIn(way.remedies)),
+			})),
+		],
+	};
+}
+
+/** The same dishes placed in another order: nobody has to arrange anything for it. */
+function orderWay({ order, missing_min, was_min, of }: BestOrder, date: string): WayOutView {
+	return {
+		id: `order ${order}`,
+		words: `The dishes placed in another order, the best of ${of}`,
+		frees:
+			missing_min === 0
+				? "frees all of it"
+				: `goes without ${durationWords(missing_min)} of work and things, was ${durationWords(was_min)}`,
+		to: trialAddress(date, [{ kind: "order", order }]),
 	};
 }
 

@@ -85,7 +85,7 @@ export class DayBoard {
 		return open
 			.filter(({ followers }) => followers.every(({ task }) => this.put.has(task)))
 			.map((task) => ({ task, endBy: this.stood.get(task.id)?.end ?? this.endBy(task) }))
-			.sort((a, b) => b.endBy - a.endBy || a.task.rank - b.task.rank)
+			.sort((a, b) => a.task.turn - b.task.turn || b.endBy - a.endBy || a.task.rank - b.task.rank)
 			.map(({ task }) => task);
 	}
 

@@ -55,6 +55,10 @@ const CHANGES = {
 	}),
 	/** What was begun, and when it was over; null while it is running. */
 	happened: change("happened", { task: Id, start: Instant, end: Type.Union([Instant, Type.Null()]) }),
+	/** In which of several orders its dishes are placed: the newest that is told holds. */
+	order: change("order", {
+		order: Type.Integer({ minimum: 0, maximum: 63, allowed: "a whole number from 0 to 63" }),
+	}),
 } as const;
 
 /** One fact of a day that is on nobody's card: it is planned around. */

@@ -53,6 +53,7 @@ const CHANGE_WORDS: { readonly [K in DayChange["kind"]]: (change: ChangeOf<K>, s
 	ahead: ({ for: id, ahead }, { dish }) => `${dish(id)} cooked ${ahead ? "the day before" : "on the day"}`,
 	pinned: ({ task: id, oven, start }, { task, thing, clock }) =>
 		`“${task(id)}” fixed${oven === undefined ? "" : ` in the ${thing(oven)}`} from ${clock(start)}`,
+	order: ({ order }) => (order === 0 ? "dishes placed as usual" : `dishes placed in order ${order}`),
 	happened: ({ task: id, start, end }, { task, clock }) =>
 		`“${task(id)}” begun at ${clock(start)}${end === null ? "" : `, over at ${clock(end)}`}`,
 };

@@ -1,3 +1,4 @@
+export { type BestOrder, bestOrder, ORDERS, orderOf } from "./bestOrder.ts";
 export { type Cause, causesOf } from "./causesOf.ts";
 export { certificateOf } from "./certificateOf.ts";
 export { changeWords, type DayNames, type MoveWords, moveWords } from "./changeWords.ts";

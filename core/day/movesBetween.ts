@@ -133,6 +133,7 @@ function tellsOf(change: DayChange, task: DayTask, was: DayTask | undefined): bo
 			return change.for === task.for;
 		case "borrowed":
 		case "helped":
+		case "order":
 			return false;
 	}
 }

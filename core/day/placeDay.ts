@@ -3,6 +3,7 @@ import { must } from "../check/index.ts";
 import { onClock, type Standing, taskAt } from "../plan/index.ts";
 import { lastFirst, type PlacedTask, type Task } from "../tasks/index.ts";
 import { minutesBefore, startBefore, toFiveMinutes } from "../time/index.ts";
+import { orderOf } from "./bestOrder.ts";
 import type { Day, DayGiven, Unmet } from "./Day.ts";
 import { DayBoard, MINUTE_MS } from "./DayBoard.ts";
 import { dayOf } from "./dayOf.ts";
@@ -45,11 +46,12 @@ export function placeDay(given: DayGiven, settings: SolverSettings = WHILE_WAITE
 	const free = workOf(given.sittings, given.kitchen);
 	const stoodBefore = given.before ? settledIn(standingsIn(given.before, free, given), free) : undefined;
 	const anywhere = stoodBefore ? workOf(given.sittings, given.kitchen, new Map(), stoodBefore) : free;
-	const asked = tasksOf(anywhere);
+	const order = orderOf(given);
+	const asked = tasksOf(anywhere, order);
 	const first = placed(given, asked, settings, null);
 	const stood = standingsIn(first, anywhere, given);
 	const work = workOf(given.sittings, given.kitchen, settledIn(stood, anywhere));
-	const now = tasksOf(work);
+	const now = tasksOf(work, order);
 	const day = asksTheSame(first, asked, now) ? first : placed(given, now, settings, first);
 	return workedOut(day, standingsIn(day, work, given), given);
 }

@@ -8,7 +8,7 @@ import {
 	planPreparations,
 	type Standing,
 } from "../plan/index.ts";
-import { figuresHash } from "../random/index.ts";
+import { figuresHash, seeded, shuffled } from "../random/index.ts";
 import type { Task } from "../tasks/index.ts";
 import type { DayTask, SittingOfDay } from "./Day.ts";
 
@@ -21,6 +21,8 @@ export interface OpenTask extends Task {
 	readonly ahead: boolean;
 	/** Its place among all tasks of the day: by service, weight and figures; by no name. */
 	readonly rank: number;
+	/** Its dish's turn, where dishes are placed one after the other; all alike where they are not. */
+	readonly turn: number;
 	readonly followers: readonly {
 		readonly task: string;
 		readonly least_min: number;
@@ -83,9 +85,15 @@ export function pansInOven({ needs }: Pick<Task, "needs">): DayTask["inOven"] {
 /**
  * All tasks of all dishes and preparations, in an order that depends on nothing but their figures. A
  * dish's task waits for what is made in the house for it, and that for what was ordered.
+ *
+ * @param order in which of several orders they are placed: 0 the usual one; an odd one takes dish
+ *              after dish, an even one what is last before service first, dishes otherwise ranked
  */
-export function tasksOf(work: readonly SittingWork[]): OpenTask[] {
-	const own = ranked(work).map((task, rank) => ({ ...task, rank }));
+export function tasksOf(work: readonly SittingWork[], order = 0): OpenTask[] {
+	const owners = order === 0 ? ranked(work) : shuffled(ranked(work), seeded(order));
+	const own = owners
+		.flatMap((tasks, turn) => tasks.map((task) => ({ ...task, turn: order % 2 === 1 ? turn : 0 })))
+		.map((task, rank) => ({ ...task, rank }));
 	const followers = new Map<string, OpenTask["followers"][number][]>();
 	for (const { id, after } of own) {
 		for (const { task, least_min, most_min } of after) {
@@ -95,10 +103,10 @@ export function tasksOf(work: readonly SittingWork[]): OpenTask[] {
 	return own.map((task) => ({ ...task, followers: followers.get(task.id) ?? [] }));
 }
 
-type Owned = Omit<OpenTask, "followers" | "rank">;
+type Owned = Omit<OpenTask, "followers" | "rank" | "turn">;
 
-/** By service, then the heaviest, then a hash of the figures: equals are interchangeable. */
-function ranked(work: readonly SittingWork[]): Owned[] {
+/** The tasks of each dish and preparation: by service, then the heaviest, then a hash of the figures: equals are interchangeable. */
+function ranked(work: readonly SittingWork[]): Owned[][] {
 	const all = work.flatMap((one) => [
 		...one.dishes.map((dish) => ({
 			serviceAt: one.sitting.serviceAt,
@@ -120,7 +128,7 @@ function ranked(work: readonly SittingWork[]): Owned[] {
 		({ kg }) => -kg,
 		// Seldom are two as heavy: only then is it asked what tells them apart.
 		(one) => (counts[keyOf(one)] === 1 ? "" : one.hash()),
-	]).flatMap(({ tasks }) => tasks);
+	]).map(({ tasks }) => tasks);
 }
 
 function tasksOfDish(

@@ -123,6 +123,7 @@ const EFFORT: Readonly<Record<Remedy["kind"], number>> = {
 	arrives: 9,
 	covers: 9,
 	pinned: 9,
+	order: 9,
 	happened: 9,
 };
 

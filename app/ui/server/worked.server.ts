@@ -286,9 +286,13 @@ function placeDate({ holding, facts, held, mark, room = [], settings }: DateAske
 	let day = stands ?? place({ ...given, held, ...(issue ? { before: issue.doc.day, now: issue.at } : {}) });
 	const changes = [...known];
 	for (const at of [...new Set(since.map((one) => one.at))].sort((a, b) => a - b)) {
-		changes.push(...since.filter((one) => one.at === at).map(({ change }) => change));
+		const news = since.filter((one) => one.at === at).map(({ change }) => change);
+		changes.push(...news);
 		({ given, needs } = givenOf(holding, facts, changes));
-		day = place({ ...given, held, before: day, now: at });
+		// In another order all that has not begun is placed anew.
+		const isOrdered = news.some(({ kind }) => kind === "order");
+		const before = isOrdered ? { tasks: day.tasks.filter(({ start }) => start <= at) } : day;
+		day = place({ ...given, held, before, now: at });
 	}
 	const sittings = needs.map((one): WorkedSitting => {
 		const rows = one.dishes.map(({ dish, card, needs: asked }): WorkedRow => {
