@@ -20,6 +20,7 @@ import { Act, ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet } from "..
 import { StepWords } from "../ui/parts/StepWords.tsx";
 import { Tape } from "../ui/parts/Tape.tsx";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
+import { ALONE } from "../ui/words/alone.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
 import type { Route } from "./+types/card.route";
 import { CARD_BASES, type CardSize, hasSize, readSize } from "./cardSize.ts";
@@ -163,6 +164,9 @@ export default function Card({ loaderData: card }: Route.ComponentProps) {
 					{card.drawn ? <DishSilhouette of={card.drawn} pxPerMm={ON_CARD} /> : null}
 					<chakra.div flex="1 1 320px" minWidth="0">
 						<Facts facts={card.dish.facts} fontSize="17px" />
+						<Muted display="block" marginTop="8px">
+							Planned {ALONE}; on a sitting it has the figures of its day.
+						</Muted>
 					</chakra.div>
 				</Sheet>
 			) : null}

@@ -5,6 +5,7 @@ import { LineTable } from "../ui/parts/LineTable.tsx";
 import { Paper, PaperHead, PaperMethod, PrintPage } from "../ui/parts/Paper.tsx";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
 import { allergenLines } from "../ui/words/allergenView.ts";
+import { ALONE } from "../ui/words/alone.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
 import type { Route } from "./+types/cardPrint.route";
 import { type CardSize, hasSize, readSize } from "./cardSize.ts";
@@ -33,7 +34,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		groups,
 		steps,
 		allergens: allergenLines(allergens),
-		about: `${stateWords(version.state)} no. ${version.number} · ${house.name}, printed ${reading.day(reading.now)}`,
+		about: `${stateWords(version.state)} no. ${version.number} · ${house.name}, printed ${reading.day(reading.now)}${isPreparation(version.doc) ? "" : `, planned ${ALONE}`}`,
 		paper: preferences.paper,
 	};
 }

@@ -14,6 +14,7 @@ import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
+import { ALONE } from "../ui/words/alone.ts";
 import { minorUnitsOf, money, percent } from "../ui/words/reading.ts";
 import type { Route } from "./+types/cost.route";
 import { type CardSize, hasSize, readSize } from "./cardSize.ts";
@@ -175,6 +176,7 @@ function Lines({ view }: { readonly view: View }) {
 	return (
 		<Sheet>
 			<Heading>Line by line, dearest first</Heading>
+			<Muted display="block">Of the card as it is written, {ALONE}.</Muted>
 			<ColumnTable columns={lineColumns(view.unit)} rows={view.lines} keyOf={({ key }) => key} />
 		</Sheet>
 	);

@@ -4,6 +4,7 @@ import { isPreparation } from "#core/recipe";
 import { readKitchen, readRecipe } from "#db";
 import { Paper, PaperHead, PrintPage } from "../ui/parts/Paper.tsx";
 import { foundOr404, visitOf } from "../ui/server/visit.ts";
+import { ALONE } from "../ui/words/alone.ts";
 import { counted } from "../ui/words/reading.ts";
 import { stateWords } from "../ui/words/stateWords.ts";
 import type { Route } from "./+types/lesson.route";
@@ -27,7 +28,7 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 		id: recipeId,
 		here: new URL(request.url).pathname,
 		name: doc.name,
-		about: `${counted(plan.chain.portions, "portion")} · ${stateWords(state)} no. ${number} · ${house.name}, printed ${reading.day(reading.now)}`,
+		about: `${counted(plan.chain.portions, "portion")} · ${stateWords(state)} no. ${number} · ${house.name}, printed ${reading.day(reading.now)}, planned ${ALONE}`,
 		summary: doc.summary,
 		origin: doc.origin ?? null,
 		paper: preferences.paper,

@@ -7,6 +7,7 @@ import { labAddress } from "../ui/forms/labAddress.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { heavily } from "../ui/server/heavily.ts";
+import { ALONE } from "../ui/words/alone.ts";
 import { measuresIn } from "../ui/words/measures.ts";
 import { useBraiseWorker } from "../workers/useBraiseWorker.ts";
 import type { Route } from "./+types/lab.route";
@@ -59,7 +60,7 @@ export default function Lab({ loaderData }: Route.ComponentProps) {
 		<Page>
 			<PageHead
 				title="Lab"
-				says="Change one thing and see what it does to the time, the liquid and the window."
+				says={`Change one thing and see what it does to the time, the liquid and the window, ${ALONE}.`}
 			>
 				<ActLink kind="next" to="/lab/rounds" aria-keyshortcuts="r">
 					Training rounds <Key aria-hidden>r</Key>

@@ -20,6 +20,7 @@ import { lineView } from "../ui/words/lineView.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
 import { stepViews } from "../ui/words/stepView.ts";
+import { warningsNow } from "../ui/words/warningsNow.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 
 export interface SheetGiven {
@@ -130,7 +131,9 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		steps: stepViews(recipe.steps, plan.batch, sitting.hands),
 		checks: checksOf(given),
 		allergens: allergenLines(allergenView(plan.allergens, policy.allergenList)),
-		warnings: plan.warnings.map((warning) => Object.values(warningWords(warning, reading)).join(" ")),
+		warnings: warningsNow(plan, kitchen, reading).map((warning) =>
+			Object.values(warningWords(warning, reading)).join(" "),
+		),
 		cautions: cautionsOf(plan, code, policy.liftLimit_kg, reading),
 		code: `“${code.name}” follows ${code.source}; for reference only.`,
 	};

@@ -5,6 +5,7 @@ import { tastingWords } from "../places/tastingWords.ts";
 import { type SumWords, sumWords } from "../places/workingWords.ts";
 import { type LineView, lineView } from "../ui/words/lineView.ts";
 import { type StepView, stepViews } from "../ui/words/stepView.ts";
+import { warningsNow } from "../ui/words/warningsNow.ts";
 import { type WarningWords, warningWords } from "../ui/words/warningWords.ts";
 
 /** What opens below the long table when a place is chosen. */
@@ -22,7 +23,7 @@ export interface PlaceDetail extends Headline {
 
 /** What one place asks for, ready to show. */
 export function detailOf(key: PlaceKey, given: TableGiven): PlaceDetail {
-	const { plan, reading } = given;
+	const { plan, reading, kitchen } = given;
 	const place = PLACE[key];
 	return {
 		key,
@@ -34,7 +35,7 @@ export function detailOf(key: PlaceKey, given: TableGiven): PlaceDetail {
 			plan.batch,
 			plan.order.hands,
 		),
-		warnings: plan.warnings
+		warnings: warningsNow(plan, kitchen, reading)
 			.filter((warning) => warning.place === key)
 			.map((warning) => warningWords(warning, reading)),
 		tastings: tastingsOf(plan)

@@ -18,6 +18,7 @@ import { cautionsOf } from "../ui/words/cautions.ts";
 import { isSoon, percent, percentTyped, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
 import { uptakeTyped } from "../ui/words/uptakeTyped.ts";
+import { warningsNow } from "../ui/words/warningsNow.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 import { costsOthers } from "./costsOthers.ts";
 import { detailOf } from "./detail.ts";
@@ -189,7 +190,10 @@ function tableView(
 			making: makingOf(given, { dish, card }),
 		}),
 		yieldBar: yieldBarView(plan, given),
-		warnings: plan.warnings.map((warning) => ({ place: warning.place, ...warningWords(warning, reading) })),
+		warnings: warningsNow(plan, kitchen, reading).map((warning) => ({
+			place: warning.place,
+			...warningWords(warning, reading),
+		})),
 		brings: broughtBy(plan, before, reading),
 		allergens: allergenView(plan.allergens, house.allergenList),
 		cautions: cautionsOf(plan, kitchen.policy.code, kitchen.policy.liftLimit_kg, reading),
@@ -242,7 +246,7 @@ function rippling(
 	const { reading } = visit;
 	const places = placesOf({ plan, kitchen, reading }).map((place) => ({
 		...place,
-		misses: missedAt(place.key, plan),
+		misses: missedAt(place.key, warningsNow(plan, kitchen, reading)),
 	}));
 	if (!before || before === plan) return places;
 	const old = new Map(placesOf({ plan: before, kitchen, reading }).map((place) => [place.key, place]));

@@ -5,6 +5,8 @@ import type { PlaceKey } from "#core/trade";
 const MISSES: Partial<Readonly<Record<PlanWarning["code"], string>>> = {
 	tooFewFromMeat: "too few",
 	tooFewFromPans: "too few",
+	orderDue: "order now",
+	orderTooLate: "too late",
 	noPan: "no pan",
 	noVessel: "no vessel",
 	panStock: "pans short",
@@ -31,7 +33,7 @@ const MISSES: Partial<Readonly<Record<PlanWarning["code"], string>>> = {
 /** The first limit that a place misses; null where it meets all. */
 export function missedAt(
 	place: PlaceKey,
-	{ warnings }: { readonly warnings: readonly Pick<PlanWarning, "code" | "place">[] },
+	warnings: readonly Pick<PlanWarning, "code" | "place">[],
 ): string | null {
 	for (const { code, place: at } of warnings) {
 		const word = at === place ? MISSES[code] : undefined;

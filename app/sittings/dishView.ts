@@ -8,6 +8,7 @@ import { pansWords } from "../places/words.ts";
 import type { WorkedRow } from "../ui/server/worked.server.ts";
 import { percent, percentTyped, type Reading } from "../ui/words/reading.ts";
 import { uptakeTyped } from "../ui/words/uptakeTyped.ts";
+import { warningsNow } from "../ui/words/warningsNow.ts";
 import { warningWords } from "../ui/words/warningWords.ts";
 
 /** A dish on its sitting in brief: its figures, or why there are none. Only days other than that of service are named. @param standards numbers in use, by recipe */
@@ -39,7 +40,7 @@ export function dishView(
 		...base,
 		portions: plan.chain.portions,
 		refused: null,
-		warnings: plan.warnings.map((warning) => warningWords(warning, reading).says),
+		warnings: warningsNow(plan, kitchen, reading).map((warning) => warningWords(warning, reading).says),
 		figures: [
 			{
 				figure: String(plan.chain.portions),

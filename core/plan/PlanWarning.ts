@@ -25,6 +25,13 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	| {
 			readonly code: "noPan" | "bedReachesLine" | "noSearPan" | "noColourOven" | "neverTender";
 	  }
+	/** The order should have gone out; ordered now it comes before it is needed, or after. */
+	| {
+			readonly code: "orderDue" | "orderTooLate";
+			readonly since: number;
+			readonly comes: number;
+			readonly needed: number;
+	  }
 	/** The kitchen counts nothing for the heat of the card, or nothing that these pieces go into. */
 	| { readonly code: "noVessel"; readonly heat: HeatWay }
 	/** The second main takes longer than the first, and both are in for so long. */

@@ -75,7 +75,7 @@ export function cutForPortions(recipe: Recipe, portions: number): CutBatch {
 		return weighed(recipe, { portions, pieces, taken });
 	}
 	// So many whole pieces are a portion, and more of them are cut only where they are too light for one.
-	const whole = onPlate > 1 ? multiply(all, figure(onPlate, "count", "aPlate")) : all;
+	const whole = multiply(all, figure(onPlate, "count", "aPlate"));
 	if (pieceOff(recipe) === null)
 		return weighed(recipe, { portions, pieces: working("pieces", whole, "count") });
 	return weighed(recipe, { portions, taken, pieces: working("pieces", most(byWeight, whole), "count") });

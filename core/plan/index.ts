@@ -29,6 +29,7 @@ export { type Marinade, marinadeOf } from "./marinade.ts";
 export { onClock } from "./onClock.ts";
 export { onePanMore, type PanSaving } from "./onePanMore.ts";
 export { minutesOnHeat } from "./onOtherHeat.ts";
+export { orderWarnings } from "./orderInTime.ts";
 export { type AlreadyHere, type OrderedDish, type OrderRow, orderList } from "./orderList.ts";
 export { isOfLastGo, lastStartAt, lastTaskAt, type Plan, type PlanFigures, startAt, taskAt } from "./Plan.ts";
 export type { PlanWarning, StockUse } from "./PlanWarning.ts";

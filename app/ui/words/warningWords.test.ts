@@ -35,6 +35,14 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 		},
 		["slices of 5 mm", "falls apart in 30 min"],
 	],
+	[
+		{ code: "orderTooLate", place: "buy", since: 0, comes: 172_800_000, needed: 86_400_000 },
+		["Ordered now it comes Sat 00:00", "it is needed Fri 00:00"],
+	],
+	[
+		{ code: "orderDue", place: "buy", since: 0, comes: 86_400_000, needed: 172_800_000 },
+		["should have gone out 00:00"],
+	],
 	[{ code: "noVessel", place: "panUp", heat: "pressure" }, ["under pressure"]],
 	[{ code: "burnersShort", place: "braise", wanted: 5, burners: 3 }, ["5 vessels", "3"]],
 	[

@@ -28,6 +28,16 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: `These pans take ${warning.makes} portions; ${warning.wanted} are wanted, ${warning.wanted - warning.makes} short.`,
 				remedy: "Take more pans, or a larger kind.",
 			};
+		case "orderDue":
+			return {
+				says: `The order should have gone out ${reading.clock(warning.since)}.`,
+				remedy: `Ordered now it comes ${reading.clock(warning.comes)}, before it is needed, ${reading.clock(warning.needed)}.`,
+			};
+		case "orderTooLate":
+			return {
+				says: `Ordered now it comes ${reading.clock(warning.comes)}; it is needed ${reading.clock(warning.needed)}.`,
+				remedy: "Buy it elsewhere, move the service, or take another dish.",
+			};
 		case "cutTooLarge":
 		case "cutTooSmall":
 			return cutWarning(warning, reading);
