@@ -10,7 +10,6 @@ import {
 	isPreparation,
 	mainGrams,
 	namesOf,
-	pieceOffIn,
 	type Recipe,
 	readDraft,
 	readTyped,
@@ -175,7 +174,6 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 	const read = useMemo(() => readTyped(draft, named), [draft, named]);
 	const wrong = { ...hand.open, ...read.wrong };
 	const serves = useMemo(() => cardServes(draft, read.lines), [draft, read]);
-	const pieceIsOff = useMemo(() => pieceOffIn(draft), [draft]);
 	const undoKeys = (event: KeyboardEvent) => {
 		if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== "z") return;
 		event.preventDefault();
@@ -269,9 +267,7 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 						{serves && !serves.agrees ? (
 							<ServesNote draft={draft} card={serves} units={loaderData.units} onChange={change} />
 						) : null}
-						{pieceIsOff ? (
-							<PieceNote draft={draft} off={pieceIsOff} units={loaderData.units} onChange={change} />
-						) : null}
+						<PieceNote draft={draft} units={loaderData.units} onChange={change} />
 						{loaderData.lineNote ? (
 							<Note>
 								<b>▲</b> {loaderData.lineNote}

@@ -1,6 +1,7 @@
 import {
 	changeWords,
 	type Day,
+	type DayChange,
 	type DayNames,
 	type IssuedDay,
 	type Move,
@@ -11,8 +12,9 @@ import {
 } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import { durationWords } from "#core/time";
+import type { DayIssueRow } from "#db";
 import { afterNumber } from "../ui/server/underNumber.server.ts";
-import type { DatesShown } from "../ui/server/worked.server.ts";
+import type { DatesShown, WorkedDate } from "../ui/server/worked.server.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import type { Told, TrialRead } from "./tell.ts";
 
@@ -95,16 +97,30 @@ export function replanView({ shown, stands, reading, date, trial, told }: Given)
 					back: `/day/${date}`,
 				}
 			: null,
-		issue: issue
-			? {
-					number: issue.number,
-					by: `${issue.who}, ${reading.clock(issue.at)}`,
-					since: stands || !own ? "" : afterNumber(own, reading),
-					differs: stands || !own ? [] : movesOf(issue.doc.day, own.day, known, names),
-				}
-			: null,
+		issue: own && issue ? issueOf(own, issue, { known, names, reading, onTrial: stands !== null }) : null,
 		choices: choicesOf(shown, reading),
 		wrong: told && "wrong" in told ? told : null,
+	};
+}
+
+interface IssueGiven {
+	readonly known: readonly DayChange[];
+	readonly names: DayNames;
+	readonly reading: Reading;
+	readonly onTrial: boolean;
+}
+
+/** The newest number of a day, with what is another since; what is only tried is told elsewhere. */
+function issueOf(
+	own: WorkedDate,
+	{ number, who, at, doc }: DayIssueRow,
+	{ known, names, reading, onTrial }: IssueGiven,
+): ReplanView["issue"] {
+	return {
+		number,
+		by: `${who}, ${reading.clock(at)}`,
+		since: onTrial ? "" : afterNumber(own, reading),
+		differs: onTrial ? [] : movesOf(doc.day, own.day, known, names),
 	};
 }
 

@@ -113,14 +113,14 @@ describe("food that is cooled", () => {
 	it("what has stood there for long gives off little: it slows what comes after less than fresh food does", () => {
 		const load = { depth_mm: 60, start_C: 80, consistency: "stew" as const };
 		const chiller = { power_W: 1500, area_m2: 1.7 };
-		const after = (from_min: number) =>
+		const slowedBy = (from_min: number) =>
 			until({
 				...load,
 				...{ medium: "blast", medium_C: -2, chiller },
 				beside: [{ load: { ...load, area_m2: 1.7 }, from_min, to_min: 1e6 }],
 			});
-		expect(after(-90)).toBeLessThan(after(-30));
-		expect(after(-30)).toBeLessThan(after(0));
+		expect(slowedBy(-90)).toBeLessThan(slowedBy(-30));
+		expect(slowedBy(-30)).toBeLessThan(slowedBy(0));
 	});
 
 	it("under a lid takes longer; stirred, or in ice at its foot, it does not", () => {

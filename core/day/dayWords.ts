@@ -74,13 +74,8 @@ export function unmetWords(unmet: Unmet, { tasks, equipment }: Day, timeZone: st
 				because: "no oven takes its pans at a temperature that suits it",
 				frees: `${unmet.rungs} more rungs in one oven, or smaller pans`,
 			};
-		case "noPan": {
-			const pan = equipment.find(({ id }) => id === unmet.pans.typeId)?.name ?? unmet.pans.typeId;
-			return {
-				because: `${unmet.pieces} of ${unmet.pieces + unmet.laid} pieces have no pan: ${unmet.portions} portions are in no figure`,
-				frees: `borrow ${unmet.pans.count} ${pan}, or cook less`,
-			};
-		}
+		case "noPan":
+			return withoutPanWords(unmet, equipment);
 		case "late":
 			return {
 				because: `it is over ${durationWords(unmet.minutes)} late`,
@@ -100,4 +95,15 @@ export function unmetWords(unmet: Unmet, { tasks, equipment }: Day, timeZone: st
 				frees: "start what is before it later",
 			};
 	}
+}
+
+function withoutPanWords(
+	{ pieces, laid, portions, pans }: Extract<Unmet, { readonly because: "noPan" }>,
+	equipment: Day["equipment"],
+): UnmetWords {
+	const pan = equipment.find(({ id }) => id === pans.typeId)?.name ?? pans.typeId;
+	return {
+		because: `${pieces} of ${pieces + laid} pieces have no pan: ${portions} portions are in no figure`,
+		frees: `borrow ${pans.count} ${pan}, or cook less`,
+	};
 }

@@ -134,7 +134,7 @@ export function cutFromStock({ pack_kg: _, ...recipe }: Recipe, onHand_kg: numbe
 }
 
 function boughtAs(pieces: Given, { piece_g }: PortionByPiece): Working {
-	return working("asPurchased", weighing(valueOf(pieces), piece_g, "aPiece"), "kg");
+	return working("asPurchased", weighing(figureOf(pieces), piece_g, "aPiece"), "kg");
 }
 
 /** Portions that whole pieces make. */
@@ -168,14 +168,14 @@ interface Counted {
 /** All weights of so many pieces. */
 function weighed({ losses, piece, pack_kg }: Recipe, counted: Counted): CutBatch {
 	const { portions, made = null, taken = null } = counted;
-	const pieces = valueOf(counted.pieces);
+	const pieces = figureOf(counted.pieces);
 	const trimmed = counted.trimmed ?? working("trimmed", weighing(pieces, piece.weight_g, "aPiece"), "kg");
 	const asPurchased = counted.asPurchased ?? working("asPurchased", purchasedFor(trimmed.result, losses));
 	const cooked = working("cooked", cookedFrom(trimmed.result, losses));
 	const packs =
 		pack_kg === undefined
 			? null
-			: working("packs", wholeUp(divide(valueOf(asPurchased), figure(pack_kg, "kg", "aPack"))), "count");
+			: working("packs", wholeUp(divide(figureOf(asPurchased), figure(pack_kg, "kg", "aPack"))), "count");
 	const order =
 		packs && pack_kg !== undefined
 			? working("order", weighing(packs.result, pack_kg * 1000, "aPack"), "kg")
@@ -183,7 +183,7 @@ function weighed({ losses, piece, pack_kg }: Recipe, counted: Counted): CutBatch
 	return {
 		chain: {
 			portions,
-			asPurchased_kg: valueOf(asPurchased).value,
+			asPurchased_kg: figureOf(asPurchased).value,
 			trimmed_kg: trimmed.result.value,
 			cooked_kg: cooked.result.value,
 			...(packs && order ? { packs: packs.result.value, order_kg: order.result.value } : {}),
@@ -198,7 +198,7 @@ function weighed({ losses, piece, pack_kg }: Recipe, counted: Counted): CutBatch
 	};
 }
 
-function valueOf(given: Given): Figure {
+function figureOf(given: Given): Figure {
 	return "result" in given ? given.result : given;
 }
 

@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { useMemo } from "react";
 import type { UnitSystem } from "#core/quantity";
-import type { Draft, PieceOff } from "#core/recipe";
+import { type Draft, type PieceOff, pieceOffIn } from "#core/recipe";
 import { Act, Note } from "../../ui/parts/parts.tsx";
 import { measuresIn } from "../../ui/words/measures.ts";
 import { counted, percent } from "../../ui/words/reading.ts";
@@ -8,14 +9,15 @@ import { changeField } from "../draftEdits.ts";
 
 export interface PieceNoteProps {
 	readonly draft: Draft;
-	readonly off: PieceOff;
 	/** The reader's. */
 	readonly units: UnitSystem;
 	readonly onChange: (draft: Draft, tag?: string) => void;
 }
 
 /** That the piece does not go into the portion, what is planned then, and what brings them together. */
-export function PieceNote({ draft, off, units, onChange }: PieceNoteProps) {
+export function PieceNote({ draft, units, onChange }: PieceNoteProps) {
+	const off = useMemo(() => pieceOffIn(draft), [draft]);
+	if (off === null) return null;
 	const { mass } = measuresIn(units);
 	const take = (field: string, value: string) => onChange(changeField(draft, field, value), field);
 	const grams = (value: number) => `${Math.round(value)} g`;
