@@ -85,7 +85,7 @@ function figuresOf(recipe: Recipe, plan: WorkedDish, reading: Reading): { figure
 		{ figure: reading.mass(plan.chain.asPurchased_kg), label: "weight needed, out of the delivery" },
 		{ figure: reading.mass(plan.chain.trimmed_kg), label: "weight cut, all pieces trimmed" },
 		{
-			figure: `${reading.mass(plan.chain.asPurchased_kg - plan.chain.trimmed_kg)}, ${percent(losses.trimLoss)}`,
+			figure: `${reading.mass(plan.sums.trim.result.value)}, ${percent(losses.trimLoss)}`,
 			label: "trim and bones, to stock",
 		},
 		{ figure: durationWords(plan.work.places.trim.handsOn_min), label: "of work for one" },

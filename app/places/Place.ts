@@ -6,6 +6,7 @@ import type { Recipe, Swap } from "#core/recipe";
 import type { CookChoice } from "#core/sitting";
 import type { PlacedTask } from "#core/tasks";
 import type { PlaceKey } from "#core/trade";
+import type { Working } from "#core/workings";
 import type { Fact } from "../ui/parts/Facts.tsx";
 import type { Reading } from "../ui/words/reading.ts";
 
@@ -75,6 +76,8 @@ export interface Place {
 	takes(line: PlanLine, plan: WorkedDish): boolean;
 	/** What its own drawing shows; undefined when there is nothing to draw. */
 	drawing?(given: TableGiven): unknown;
+	/** How its figures came about, as they were worked out. */
+	sums?(given: PlaceGiven): readonly Working[];
 	/** What the production sheet says of it besides its steps. */
 	paper?(given: PlaceGiven): readonly PaperLine[];
 }

@@ -3,6 +3,7 @@ import type { WorkedDish } from "#core/day";
 import { taskAt, tastingsOf } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";
+import type { Working } from "#core/workings";
 import type { Shown } from "../ui/parts/shown.ts";
 import { braise } from "./braise/index.ts";
 import { build } from "./build/index.ts";
@@ -19,9 +20,15 @@ import { rest } from "./rest/index.ts";
 import { sauce } from "./sauce/index.ts";
 import { sear } from "./sear/index.ts";
 import { shownAt } from "./shownAt.ts";
+import { startsAt } from "./sums.ts";
 import { tastingTask } from "./tastingWords.ts";
 import { trim } from "./trim/index.ts";
 import { goWords } from "./words.ts";
+
+/** How the figures of a place came about, and when its tasks start. */
+export function sumsOf(key: PlaceKey, given: PlaceGiven): readonly Working[] {
+	return [...(PLACE[key].sums?.(given) ?? []), ...startsAt(given.plan, key)];
+}
 
 /** Each place of the long table; a new one is a new folder and its line here. */
 export const PLACE: Readonly<Record<PlaceKey, Place>> = {

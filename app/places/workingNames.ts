@@ -119,6 +119,7 @@ export const LABELS: Readonly<Record<string, (working: Working) => string>> = {
 	trays: () => "Trays",
 	trayMinutes: () => "On the wall clock",
 	trayHands: () => "One cook's time",
+	takenForIt: () => "Taken for the sauce",
 	forSauce: () => "For the sauce",
 	toPour: () => "To pour",
 	poured: () => "In the pans",
@@ -173,25 +174,8 @@ const STARTS: Readonly<Record<string, string>> = {
 export function termName(what: string | undefined): string {
 	if (what === undefined) return "";
 	if (what.startsWith("name:")) return what.slice(5);
-	return TERMS[what] ?? FOLLOWS[what] ?? "";
+	return TERMS[what] ?? "";
 }
-
-/** What has to begin then. */
-const FOLLOWS: Readonly<Record<string, string>> = {
-	"to.trim.work": "trimming",
-	"to.marinate.marinade": "into the marinade",
-	"to.sear.colour": "colouring",
-	"to.build.work": "building",
-	"to.panUp.work": "panning up",
-	"to.braise.oven": "into the oven",
-	"to.rest.lift": "to lift",
-	"to.rest.rest": "to rest",
-	"to.chill.chill": "to chill",
-	"to.chill.keep": "cold",
-	"to.reheat.reheat": "to reheat",
-	"to.sauce.work": "sauce",
-	"to.plate.work": "plating",
-};
 
 const TERMS: Readonly<Record<string, string>> = {
 	covers: "covers",
@@ -219,12 +203,9 @@ const TERMS: Readonly<Record<string, string>> = {
 	cooks: "cooks",
 	waiting: "waiting",
 	service: "service",
-	orderBy: "when the kitchen opens",
 	over: "when it is over",
 	allowed: "allowed",
 	marinade: "in the marinade",
-	beforeLift: "before the lift",
-	emptied: "to empty and wash the pans",
 	marinadeIn: "in",
 	drained: "drained",
 	aLoad: "a load",
@@ -248,7 +229,7 @@ const TERMS: Readonly<Record<string, string>> = {
 	leftOfIt: "left of it",
 	byTheCard: "by the card",
 	toFillThePans: "to fill the pans",
-	toALitre: "to a litre",
+	takenForIt: "taken for it",
 	rawMeat: "of meat",
 	givenAtSearing: "comes off its skin",
 	steam: "of steam",
@@ -265,9 +246,9 @@ const TERMS: Readonly<Record<string, string>> = {
 	goes: "fillings",
 	boilsAway: "to boil away",
 	boilsBefore: "boils away before the lift",
+	mayBeDrawn: "that may be drawn off",
 	ofItBoilsAway: "of it boils away",
 	saltOfFinish: "of salt with the finish",
-	lastPlate: "when the last is plated",
 	itsFat: "of its fat",
 	poured: "poured",
 	fromVegetables: "from vegetables",
@@ -298,7 +279,6 @@ const TERMS: Readonly<Record<string, string>> = {
 	saltWhenLifted: "when lifted",
 	thereIs: "there are",
 	boilsAwayInTime: "that boil away in time",
-	pots: "pots",
 	floorOfPot: "m² of pot",
 	kJ: "kJ a litre",
 	kW: "kW",

@@ -11,6 +11,7 @@ import { givenDay, sitting, workedIn } from "../../core/day/days.testing.ts";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
 import { runs } from "../../core/random/runs.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
+import { sumsOf } from "./index.ts";
 import { type SumWords, sumWords } from "./workingWords.ts";
 
 const NOW = Date.UTC(2026, 10, 20, 9, 0);
@@ -103,10 +104,10 @@ describe("the sums behind the figures", () => {
 		fc.assert(
 			fc.property(recipes, orders, kitchens, (recipe, order, kitchen) => {
 				const made = workedIn(recipe, order, kitchen);
-				for (const { sum, result } of Object.values(made.workings).flat()) {
+				for (const { sum, result } of allSums(made, kitchen)) {
 					expect(reckoned(sum)).toBeCloseTo(result.value, 6);
 				}
-				for (const [name, worked, planned] of pairsOf(made)) {
+				for (const [name, worked, planned] of pairsOf(made, kitchen)) {
 					if (worked !== undefined) expect(worked, name).toBeCloseTo(planned ?? Number.NaN, 6);
 				}
 			}),
@@ -119,12 +120,12 @@ describe("the sums behind the figures", () => {
 			fc.property(recipes, orders, kitchens, (recipe, order, kitchen) => {
 				const made = workedIn(recipe, order, kitchen);
 				for (const place of PLACES) {
-					for (const { key, about, result } of made.workings[place]) {
+					for (const { key, about, result } of sumsAt(place, made, kitchen)) {
 						if (key !== "start") continue;
 						expect(made.tasks.find(({ id }) => id === about?.task)?.start).toBe(result.value);
 					}
 				}
-				const tender = made.workings.braise.filter(({ key }) => key.startsWith("tender"));
+				const tender = sumsAt("braise", made, kitchen).filter(({ key }) => key.startsWith("tender"));
 				expect(tender.map(({ result }) => result.value)).toEqual([
 					made.tender.low,
 					made.tender.likely,
@@ -142,7 +143,7 @@ describe("the sums behind the figures", () => {
 			fc.assert(
 				fc.property(recipes, orders, kitchens, (recipe, order, kitchen) => {
 					const made = workedIn(recipe, order, kitchen);
-					for (const working of Object.values(made.workings).flat()) {
+					for (const working of allSums(made, kitchen)) {
 						const told = sumWords(working, reading);
 						const again = workedOutAgain(told, working.result.unit);
 						if (again === null) continue;
@@ -161,17 +162,25 @@ describe("the sums behind the figures", () => {
 		const day = placeDay(givenDay([sitting("hall", dishes)]), { seed: 1, steps: 20_000 });
 		expect(day.dishes.size).toBe(3);
 		for (const dish of day.dishes.values()) {
-			for (const { sum, result } of Object.values(dish.workings).flat()) {
+			for (const { sum, result } of allSums(dish, KITCHEN)) {
 				expect(reckoned(sum)).toBeCloseTo(result.value, 6);
 			}
 		}
 	});
 });
 
+const sumsAt = (place: PlaceKey, plan: WorkedDish, kitchen: Kitchen) =>
+	sumsOf(place, { plan, kitchen, reading: readingIn("metric", "UTC", NOW) });
+const allSums = (plan: WorkedDish, kitchen: Kitchen) =>
+	PLACES.flatMap((place) => sumsAt(place, plan, kitchen));
+
 /** What the sums come to beside what the plan says; undefined where a dish has no such sum. */
-function pairsOf(made: WorkedDish): (readonly [string, number | undefined, number | undefined])[] {
+function pairsOf(
+	made: WorkedDish,
+	kitchen: Kitchen,
+): (readonly [string, number | undefined, number | undefined])[] {
 	const workingOf = (place: PlaceKey, key: string) =>
-		made.workings[place].find((working) => working.key === key)?.result.value;
+		sumsAt(place, made, kitchen).find((working) => working.key === key)?.result.value;
 	const { chain, liquid, sauce } = made;
 	const [first] = sauce?.remedies ?? [];
 	return [
@@ -189,6 +198,12 @@ function pairsOf(made: WorkedDish): (readonly [string, number | undefined, numbe
 		["reducing", workingOf("sauce", "toReduce"), first?.kind === "reduce" ? first.minutes : undefined],
 		["searing", workingOf("sear", "searMinutes"), made.colour?.minutes],
 		["a pan", workingOf("panUp", "panLiquid"), made.pans.pans[0]?.liquid_l],
+		["poured", workingOf("build", "poured"), made.pans.liquid_l],
+		[
+			"salt of the sauce",
+			workingOf("sauce", "saltOfSauce"),
+			made.salt_pct === null ? undefined : made.salt_pct / 100,
+		],
 	];
 }
 

@@ -1,6 +1,6 @@
 import { tastingsOf } from "#core/plan";
 import type { PlaceKey } from "#core/trade";
-import { type Headline, PLACE, type TableGiven } from "../places/index.ts";
+import { type Headline, PLACE, sumsOf, type TableGiven } from "../places/index.ts";
 import { tastingWords } from "../places/tastingWords.ts";
 import { type SumWords, sumWords } from "../places/workingWords.ts";
 import { type LineView, lineView } from "../ui/words/lineView.ts";
@@ -41,6 +41,6 @@ export function detailOf(key: PlaceKey, given: TableGiven): PlaceDetail {
 		tastings: tastingsOf(plan)
 			.filter(({ place: at }) => at === key)
 			.map((tasting) => tastingWords(tasting, reading)),
-		sums: plan.workings[key].map((working) => sumWords(working, reading)),
+		sums: sumsOf(key, given).map((working) => sumWords(working, reading)),
 	};
 }

@@ -281,7 +281,7 @@ function yieldBarView(plan: WorkedDish, { visit }: LongTableGiven) {
 	const { asPurchased_kg, trimmed_kg, cooked_kg, portions } = plan.chain;
 	const boned = trimmed_kg * (1 - (losses.boneShare ?? 0));
 	const parts = [
-		{ key: "trim", name: "trim", kg: asPurchased_kg - trimmed_kg },
+		{ key: "trim", name: "trim", kg: plan.sums.trim.result.value },
 		{ key: "bone", name: "bone", kg: trimmed_kg - boned },
 		{ key: "cookingLoss", name: "cooking loss", kg: boned - cooked_kg },
 		{ key: "cooked", name: "cooked", kg: cooked_kg },

@@ -128,7 +128,7 @@ describe("a dish of a placed day", () => {
 			tender: __,
 			liquor: ___,
 			wait_min: ____,
-			workings: _____,
+			tenderSums: _____,
 			warnings: ______,
 			...own
 		} = alone(needs);

@@ -1,3 +1,5 @@
+import { add, divide, figure, reckoned, subtract, type Working, working } from "../workings/index.ts";
+
 /** What goes into a pan, a batch or a dish, and what happens to it there. Masses kg unless named, volumes l. */
 export interface LiquidGiven {
 	/** Everything poured: stock, wine and marinade as they are after they were boiled down. */
@@ -73,6 +75,12 @@ export interface LiquidAccount {
 	readonly vegetables_kg: number;
 	readonly cooked_kg: number;
 	readonly gelatin_g: number;
+	/** How it came to that. */
+	readonly sums: {
+		readonly left: Working;
+		readonly toTheSauce: Working | null;
+		readonly saltWhenLifted: Working;
+	};
 }
 
 /**
@@ -87,13 +95,27 @@ export function liquidAccount(given: LiquidGiven): LiquidAccount {
 	const in_l = given.poured_l + fromVegetables_l + weeping_l;
 	const evaporated_l = Math.min(given.evaporated_l, in_l);
 	const absorbed_l = Math.min(given.absorbed_l, in_l - evaporated_l);
-	const left_l = in_l - evaporated_l - absorbed_l;
+	const left = working(
+		"left",
+		subtract(
+			add(
+				figure(given.poured_l, "l", "poured"),
+				figure(fromVegetables_l, "l", "fromVegetables"),
+				figure(weeping_l, "l", "outOfTheMeat"),
+			),
+			figure(evaporated_l, "l", "steamedAway"),
+			...(absorbed_l > 0 ? [figure(absorbed_l, "l", "takenUp")] : []),
+		),
+		"l",
+	);
+	const left_l = left.result.value;
 	const isDry = given.evaporated_l >= in_l && in_l > 0;
 	const vegetables_kg = given.vegetables_kg - fromVegetables_l;
 	const cooked_kg = given.cooked_kg + absorbed_l;
 	const { puree_l = 0 } = given;
 	const gone_l = Math.min(given.carried_l ?? 0, left_l);
-	const sharedBy_g = 1000 * (left_l + vegetables_kg + cooked_kg);
+	const toTheSauce = strained(left_l, gone_l, puree_l);
+	const saltWhenLifted = saltShared(given.salt_g, { left_l, vegetables_kg, cooked_kg });
 	return {
 		poured_l: given.poured_l,
 		fromVegetables_l,
@@ -103,13 +125,40 @@ export function liquidAccount(given: LiquidGiven): LiquidAccount {
 		left_l,
 		carried_l: gone_l,
 		puree_l,
-		forSauce_l: left_l - gone_l + puree_l,
+		forSauce_l: toTheSauce ? toTheSauce.result.value : left_l,
 		dryAt_min: isDry ? (given.minutes * in_l) / given.evaporated_l : null,
 		fat_kg: given.fat_kg + given.fatPoured_kg,
-		salt_pct: sharedBy_g > 0 ? (given.salt_g / sharedBy_g) * 100 : 0,
+		salt_pct: saltWhenLifted.result.value * 100,
 		salt_g: given.salt_g,
 		vegetables_kg,
 		cooked_kg,
 		gelatin_g: given.gelatin_g + given.gelatinPoured_g,
+		sums: { left, toTheSauce, saltWhenLifted },
 	};
+}
+
+/** What straining leaves of it for the sauce, or what a purée adds; null where vegetables stay as they are. */
+function strained(left_l: number, gone_l: number, puree_l: number): Working | null {
+	if (gone_l === 0 && puree_l === 0) return null;
+	const left = figure(left_l, "l", "liquidLeft");
+	const strainedOff = gone_l > 0 ? subtract(left, figure(gone_l, "l", "carriedOff")) : left;
+	return working(
+		"toTheSauce",
+		puree_l > 0 ? add(strainedOff, figure(puree_l, "l", "pureedBack")) : strainedOff,
+		"l",
+	);
+}
+
+/** Meat, vegetables and liquid share the salt evenly by the end, kg a kilo. */
+function saltShared(
+	salt_g: number,
+	{ left_l, vegetables_kg, cooked_kg }: Pick<LiquidAccount, "left_l" | "vegetables_kg" | "cooked_kg">,
+): Working {
+	const by = add(
+		figure(left_l, "l", "liquidLeft"),
+		figure(vegetables_kg, "kg", "vegetables"),
+		figure(cooked_kg, "kg", "meat"),
+	);
+	const salt = figure(salt_g / 1000, "kg", "salt");
+	return working("saltWhenLifted", reckoned(by) > 0 ? divide(salt, by) : figure(0, "share"), "share");
 }

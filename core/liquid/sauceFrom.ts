@@ -1,4 +1,19 @@
 import { MOST_STEAM_KG_PER_M2_H, reduceIn, STEAM_KJ_PER_KG, thicken } from "../sauce/index.ts";
+import {
+	add,
+	divide,
+	type Figure,
+	figure,
+	least,
+	lessShare,
+	most,
+	multiply,
+	reckoned,
+	type Sum,
+	subtract,
+	type Working,
+	working,
+} from "../workings/index.ts";
 import type { LiquidAccount } from "./liquidAccount.ts";
 
 /** Density of rendered fat, kg/l. */
@@ -41,6 +56,8 @@ export interface DrawnOff {
 	readonly litres: number;
 	readonly boilsAway_l: number;
 	readonly minutes: number;
+	/** How the litres came to what they are. */
+	readonly sum: Working;
 }
 
 /** What can be done to bring the liquid there is to the sauce that is wanted. */
@@ -109,6 +126,16 @@ export interface SaucePlan {
 	readonly fat_mm: number;
 	readonly fat_kg: number;
 	readonly remedies: readonly Remedy[];
+	/** How figures of it came to what they are; null where there is no sauce to make. */
+	readonly sums: {
+		readonly taken: Working;
+		readonly salt: Working | null;
+		readonly mark: Working | null;
+		readonly toReduce: Working | null;
+		/** What is left to boil away after the lift, where some boils before it. */
+		readonly boilsAfter: Working | null;
+		readonly thickeners: readonly Working[];
+	};
 }
 
 /**
@@ -129,16 +156,17 @@ export function sauceFrom(
 ): SaucePlan {
 	const there_l = account.forSauce_l;
 	const asked_l = wanted_l / (1 - finish.reduceBy);
-	const { take_l, limitedBy } = takenFor(account, wanted_l, asked_l, pots, finish);
+	const { taken: takenSum, limitedBy } = takenFor(account, wanted_l, asked_l, pots, finish);
+	const take_l = takenSum.result.value;
 	const area_m2 = pots.count * pots.goes * pots.floor_m2;
 	const boils_min = (take_l - Math.min(wanted_l, take_l)) / litresAMinute(pots);
 	const drawn = drawnOff(boils_min, there_l, pots, finish);
 	const over_l = Math.max(0, there_l - take_l);
-	const salt_pct =
-		wanted_l > 0
-			? (account.salt_pct * take_l) / wanted_l + finish.finishSalt_g / (wanted_l * 10)
-			: account.salt_pct;
-	const sauce = { account, wanted_l, take_l, pots, dredged_g, salt_pct };
+	const salt = saltOfSauce(account, { take_l, wanted_l, finishSalt_g: finish.finishSalt_g });
+	const salt_pct = salt ? salt.result.value * 100 : account.salt_pct;
+	const reduced = wanted_l > 0 && take_l >= wanted_l ? reducing(take_l, wanted_l, pots) : null;
+	const thickened = wanted_l > 0 ? thickenedWith(wanted_l, dredged_g) : null;
+	const sauce = { account, wanted_l, take_l, dredged_g, salt_pct };
 	const taken = there_l > 0 ? take_l / there_l : 0;
 	return {
 		there_l,
@@ -157,8 +185,58 @@ export function sauceFrom(
 		mark_mm: wanted_l / area_m2,
 		fat_mm: (taken * account.fat_kg) / RENDERED_FAT_KG_PER_L / area_m2,
 		fat_kg: account.fat_kg,
-		remedies: wanted_l > 0 ? remediesFor(sauce) : [],
+		remedies: thickened ? remediesFor(sauce, reduced, thickened) : [],
+		sums: {
+			taken: takenSum,
+			salt,
+			mark: wanted_l > 0 ? (reduced?.mark ?? markOf(wanted_l / (pots.count * pots.goes), pots)) : null,
+			toReduce: reduced?.toReduce ?? null,
+			boilsAfter: drawn ? boilsAfter(take_l - wanted_l, drawn) : null,
+			thickeners: thickened
+				? [thickened.starch, thickened.roux, thickened.kneadedButter].map(({ sum }) => sum)
+				: [],
+		},
 	};
+}
+
+function markOf(litres: number, { floor_m2 }: SaucePots): Working {
+	return working(
+		"mark",
+		divide(figure(litres, "l", "sauce"), figure(floor_m2, "number", "floorOfPot")),
+		"mm",
+	);
+}
+
+function boilsAfter(all_l: number, { boilsAway_l }: DrawnOff): Working {
+	return working(
+		"boilsAfter",
+		subtract(figure(all_l, "l", "boilsAway"), figure(boilsAway_l, "l", "boilsBefore")),
+		"l",
+	);
+}
+
+/** Reduction multiplies the salt of what is taken, and the finish brings its own; null where there is no sauce. */
+function saltOfSauce(
+	{ salt_pct }: LiquidAccount,
+	{
+		take_l,
+		wanted_l,
+		finishSalt_g,
+	}: { readonly take_l: number; readonly wanted_l: number; readonly finishSalt_g: number },
+): Working | null {
+	if (wanted_l <= 0) return null;
+	const sauce = figure(wanted_l, "l", "sauce");
+	const reduced = divide(
+		multiply(figure(salt_pct / 100, "share", "saltWhenLifted"), figure(take_l, "l", "taken")),
+		sauce,
+	);
+	const finish = divide(figure(finishSalt_g / 1000, "kg", "saltOfFinish"), sauce);
+	return working("saltOfSauce", finishSalt_g > 0 ? add(reduced, finish) : reduced, "share");
+}
+
+function thickenedWith(sauce_l: number, dredged_g: number) {
+	const by = (method: "starch" | "roux" | "kneadedButter") => thicken({ sauce_l, method, dredged_g });
+	return { starch: by("starch"), roux: by("roux"), kneadedButter: by("kneadedButter") };
 }
 
 /** Less by this share is no limit that a cook would notice. */
@@ -170,22 +248,41 @@ function takenFor(
 	wanted_l: number,
 	asked_l: number,
 	pots: SaucePots,
-	{ mostSalt_pct, finishSalt_g, most_min, before_min }: SauceFinish,
-): Pick<SaucePlan, "take_l" | "limitedBy"> {
-	const bySalt_l =
-		mostSalt_pct === null || salt_pct === 0
-			? Number.POSITIVE_INFINITY
-			: Math.max(wanted_l, (wanted_l * mostSalt_pct - finishSalt_g / 10) / salt_pct);
+	{ reduceBy, mostSalt_pct, finishSalt_g, most_min, before_min }: SauceFinish,
+): Pick<SaucePlan, "limitedBy"> & { readonly taken: Working } {
+	const wanted = figure(wanted_l, "l", "sauce");
+	const left = figure(left_l, "l", "thereIs");
 	const before_l = Math.min(before_min * litresAMinute(pots), mostDrawn(left_l) * DRAWN_BOILS_BY);
-	const byTime_l = wanted_l + most_min * litresAMinute(pots) + before_l;
-	const limits = [
-		["salt", bySalt_l],
-		["time", byTime_l],
-		["liquid", left_l],
-	] as const;
-	const [limitedBy, least_l] = limits.reduce((limit, other) => (other[1] < limit[1] ? other : limit));
-	if (least_l >= asked_l * (1 - HARDLY_LESS)) return { take_l: Math.min(asked_l, left_l), limitedBy: null };
-	return { take_l: Math.min(least_l, left_l), limitedBy };
+	const inTime_l = most_min * litresAMinute(pots) + before_l;
+	const limits: readonly (readonly [NonNullable<SaucePlan["limitedBy"]>, Sum])[] = [
+		...(mostSalt_pct === null || salt_pct === 0
+			? []
+			: [["salt", most(bySalt(wanted, mostSalt_pct, finishSalt_g, salt_pct), wanted)] as const]),
+		["time", add(wanted, figure(inTime_l, "l", "boilsAwayInTime"))],
+		["liquid", left],
+	];
+	const [limitedBy, limit] = limits.reduce((least, other) =>
+		reckoned(other[1]) < reckoned(least[1]) ? other : least,
+	);
+	const taken = (litres: Sum) => working("taken", least(litres, left), "l");
+	if (reckoned(limit) >= asked_l * (1 - HARDLY_LESS)) {
+		return { taken: taken(divide(wanted, lessShare(reduceBy, "boiledAway"))), limitedBy: null };
+	}
+	return {
+		taken:
+			limitedBy === "liquid"
+				? working("taken", least(figure(asked_l, "l", "takenForIt"), left), "l")
+				: taken(limit),
+		limitedBy,
+	};
+}
+
+/** What may be taken until the sauce has the most salt that the house allows. */
+function bySalt(wanted: Figure, mostSalt_pct: number, finishSalt_g: number, salt_pct: number): Sum {
+	const most_kg = multiply(wanted, figure(mostSalt_pct / 100, "share", "mostSalt"));
+	const left_kg =
+		finishSalt_g > 0 ? subtract(most_kg, figure(finishSalt_g / 1000, "kg", "saltOfFinish")) : most_kg;
+	return divide(left_kg, figure(salt_pct / 100, "share", "saltWhenLifted"));
 }
 
 /** Litres that all pots together boil away in a minute, by their heat and by their surface. */
@@ -208,7 +305,15 @@ function drawnOff(
 	const minutes = boils_min - most_min;
 	if (minutes <= HARDLY_A_MINUTE) return null;
 	const boilsAway_l = minutes * litresAMinute(pots);
-	return { litres: Math.min(mostDrawn(left_l), boilsAway_l / DRAWN_BOILS_BY), boilsAway_l, minutes };
+	const sum = working(
+		"drawnOff",
+		least(
+			divide(figure(boilsAway_l, "l", "boilsBefore"), figure(DRAWN_BOILS_BY, "share", "ofItBoilsAway")),
+			figure(mostDrawn(left_l), "l", "mayBeDrawn"),
+		),
+		"l",
+	);
+	return { litres: sum.result.value, boilsAway_l, minutes, sum };
 }
 
 /** Rounding. */
@@ -218,7 +323,6 @@ interface Sauce {
 	readonly account: LiquidAccount;
 	readonly wanted_l: number;
 	readonly take_l: number;
-	readonly pots: SaucePots;
 	readonly dredged_g: number;
 	readonly salt_pct: number;
 }
@@ -233,18 +337,23 @@ function gelatinOf(
 	return ((gelatin_g / (left_l + vegetables_kg)) * take_l) / in_l;
 }
 
-function remediesFor({ account, wanted_l, take_l, pots, dredged_g, salt_pct }: Sauce): Remedy[] {
+function remediesFor(
+	{ account, wanted_l, take_l, dredged_g, salt_pct }: Sauce,
+	reduced: ReturnType<typeof reducing> | null,
+	thickened: ReturnType<typeof thickenedWith>,
+): Remedy[] {
 	const glutenFree = dredged_g === 0;
-	const volume: Remedy =
-		take_l >= wanted_l
-			? { ...reducing(take_l, wanted_l, pots), kind: "reduce", to_l: wanted_l, salt_pct, glutenFree }
-			: { kind: "thin", stock_l: wanted_l - take_l, salt_pct, glutenFree };
-	const starch = thicken({ sauce_l: wanted_l, method: "starch", dredged_g });
+	const volume: Remedy = reduced
+		? {
+				...{ kind: "reduce", to_l: wanted_l, salt_pct, glutenFree },
+				...{ minutes: reduced.minutes, mark_mm: reduced.mark_mm, limitedBy: reduced.limitedBy },
+			}
+		: { kind: "thin", stock_l: wanted_l - take_l, salt_pct, glutenFree };
 	const floured = (["roux", "kneadedButter"] as const).map((method): Remedy => {
-		const { flour_g = 0, fat_g = 0 } = thicken({ sauce_l: wanted_l, method, dredged_g });
+		const { flour_g = 0, fat_g = 0 } = thickened[method];
 		return { kind: method, flour_g, fat_g, glutenFree: false };
 	});
-	const { starch_g = 0, water_g = 0 } = starch;
+	const { starch_g = 0, water_g = 0 } = thickened.starch;
 	return [
 		volume,
 		{ kind: "starch", starch_g, water_g, thirds_g: (starch_g + water_g) / 3, glutenFree },
@@ -261,11 +370,16 @@ function remediesFor({ account, wanted_l, take_l, pots, dredged_g, salt_pct }: S
 
 function reducing(take_l: number, wanted_l: number, pots: SaucePots) {
 	const fillings = pots.count * pots.goes;
-	const { minutes, mark_mm, limitedBy } = reduceIn({
+	const { mark_mm, limitedBy, sums } = reduceIn({
 		start_l: take_l / fillings,
 		target_l: wanted_l / fillings,
 		floor_m2: pots.floor_m2,
 		power_kW: pots.power_kW,
 	});
-	return { minutes: minutes * pots.goes, mark_mm, limitedBy };
+	// One filling after another.
+	const toReduce =
+		pots.goes > 1
+			? working("toReduce", multiply(sums.minutes.sum, figure(pots.goes, "count", "goes")), "min")
+			: sums.minutes;
+	return { minutes: toReduce.result.value, mark_mm, limitedBy, mark: sums.mark, toReduce };
 }

@@ -84,8 +84,8 @@ export interface Plan extends PlanFigures {
 	readonly wait_min: number;
 	/** Tender when the slowest pans go in as planned, ms since 1970 UTC. */
 	readonly tender: Range;
-	/** The sums behind the figures, by place. */
-	readonly workings: Readonly<Record<PlaceKey, readonly Working[]>>;
+	/** How that comes about, the soonest first. */
+	readonly tenderSums: readonly Working[];
 	readonly warnings: readonly PlanWarning[];
 }
 

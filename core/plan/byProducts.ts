@@ -50,11 +50,11 @@ export function byProductsOf(plan: Plan, { timeZone, keeps_days }: ByProductRule
 	});
 }
 
-function kilosOf({ chain, recipe, liquid, sauce }: Plan): Record<ByProductKind, number> {
+function kilosOf({ chain, sums, recipe, liquid, sauce }: Plan): Record<ByProductKind, number> {
 	const bone = isByPiece(recipe.portion) ? 0 : (recipe.losses.boneShare ?? 0);
 	const over_l = sauce ? Math.max(0, sauce.over_l - sauce.moistens_l) : 0;
 	return {
-		trim: chain.asPurchased_kg - chain.trimmed_kg,
+		trim: sums.trim.result.value,
 		bones: chain.trimmed_kg * bone,
 		fat: liquid?.fat_kg ?? 0,
 		// Braising liquid weighs about what water does.

@@ -9,6 +9,7 @@ import {
 	most,
 	multiply,
 	type Sum,
+	subtract,
 	type Working,
 	wholeDown,
 	wholeUp,
@@ -45,6 +46,8 @@ export interface CutSums {
 	readonly pieces: Working | null;
 	readonly asPurchased: Working | null;
 	readonly trimmed: Working;
+	/** What trimming takes off. */
+	readonly trim: Working;
 	readonly cooked: Working;
 	/** In whole packs. */
 	readonly packs: Working | null;
@@ -171,6 +174,7 @@ function weighed({ losses, piece, pack_kg }: Recipe, counted: Counted): CutBatch
 	const pieces = figureOf(counted.pieces);
 	const trimmed = counted.trimmed ?? working("trimmed", weighing(pieces, piece.weight_g, "aPiece"), "kg");
 	const asPurchased = counted.asPurchased ?? working("asPurchased", purchasedFor(trimmed.result, losses));
+	const trim = working("trimToStock", subtract(figureOf(asPurchased), trimmed.result));
 	const cooked = working("cooked", cookedFrom(trimmed.result, losses));
 	const packs =
 		pack_kg === undefined
@@ -191,7 +195,7 @@ function weighed({ losses, piece, pack_kg }: Recipe, counted: Counted): CutBatch
 		pieces: pieces.value,
 		piece,
 		sums: {
-			...{ made, taken, trimmed, cooked, packs, order },
+			...{ made, taken, trimmed, trim, cooked, packs, order },
 			pieces: sumOf(counted.pieces),
 			asPurchased: sumOf(asPurchased),
 		},

@@ -3,6 +3,15 @@ import { wholeUp } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { type BatchWork, type WorkMinutes, workMinutes } from "../tasks/index.ts";
 import { PLACES, type PlaceKey } from "../trade/index.ts";
+import {
+	add,
+	divide,
+	figure,
+	most,
+	type Working,
+	wholeUp as wholeUpSum,
+	working,
+} from "../workings/index.ts";
 import type { PlanChill } from "./planChill.ts";
 import type { PlanColour } from "./planColour.ts";
 import type { PlanReheat } from "./planReheat.ts";
@@ -18,6 +27,8 @@ export interface PlanWork {
 	/** Minutes on the wall of rest, sauce, chill and reheating, whole minutes. */
 	readonly rest_min: number;
 	readonly sauce_min: number;
+	/** How the minutes of the sauce came to what they are. */
+	readonly sauceSum: Working;
 	readonly chill_min: number;
 	readonly reheat_min: number;
 }
@@ -48,7 +59,16 @@ export function workOf(
 	beliefs: Beliefs,
 ): PlanWork {
 	const reduce_min = sauce?.after_min ?? 0;
-	const boiling_min = wholeUp(places.sauce.handsOn_min / hands + reduce_min);
+	const { handsOn_min, wall_min } = places.sauce;
+	const boiling = add(
+		divide(figure(handsOn_min, "min", "oneCook"), figure(hands, "count", "cooks")),
+		figure(reduce_min, "min", "reducing"),
+	);
+	const sauceSum = working(
+		"sauceMinutes",
+		most(wholeUpSum(boiling), figure(wall_min, "min", "bySteps")),
+		"min",
+	);
 	const orUsual = (place: "chill" | "reheat", usual_min: number) =>
 		places[place].wall_min > 0 ? places[place].wall_min : usual_min;
 	return {
@@ -56,7 +76,8 @@ export function workOf(
 		colour_min: colour ? wholeUp(colour.minutes) : 0,
 		reduce_min,
 		rest_min: wholeUp(recipe.rest_min),
-		sauce_min: Math.max(places.sauce.wall_min, boiling_min),
+		sauce_min: sauceSum.result.value,
+		sauceSum,
 		chill_min: chill
 			? wholeUp(places.chill.handsOn_min / hands) + chill.planned_min
 			: orUsual("chill", beliefs.madeAhead.chill_min),

@@ -1,3 +1,5 @@
+import type { PlacedTask } from "../tasks/index.ts";
+import { between, figure, type Working, working } from "../workings/index.ts";
 import type { PlanLine } from "./planLines.ts";
 
 /** What lies on the meat before it is cooked. */
@@ -27,4 +29,13 @@ export function marinadeOf({ lines }: { readonly lines: readonly PlanLine[] }): 
 function isUsuallyMarinade({ line, ingredient }: PlanLine): boolean {
 	if (line.marinade === false || line.role !== "liquid") return false;
 	return ingredient.category === "wine" || ingredient.category === "acid";
+}
+
+/** How long it really lies in its marinade; null where it lies in none. */
+export function inMarinade(tasks: readonly PlacedTask[]): Working | null {
+	const into = tasks.find(({ part }) => part === "marinade");
+	const out = tasks.find(({ after }) => after.some(({ task }) => task === into?.id));
+	if (!into || !out) return null;
+	const lies = between(figure(into.end, "instant", "marinadeIn"), figure(out.start, "instant", "drained"));
+	return working("inMarinade", lies, "min");
 }

@@ -1,14 +1,12 @@
 import type { Kitchen } from "../kitchen/index.ts";
-import type { Range } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
-import { minutesBefore, toFiveMinutes } from "../time/index.ts";
+import { add, figure, fiveDown, fiveNearest, fiveUp, working } from "../workings/index.ts";
 import { type LastTender, lastTender } from "./lastTender.ts";
 import { liquorOf } from "./liquor.ts";
 import { isOfLastGo, lastStartAt, type Plan, type PlanFigures } from "./Plan.ts";
 import { isMadeAhead } from "./planLiquid.ts";
 import { planWarnings } from "./planWarnings.ts";
-import { workingsOf } from "./workings/index.ts";
 
 /** The figures of a dish with its tasks on a clock, and all that follows from the clock. */
 export function onClock(figures: PlanFigures, tasks: readonly PlacedTask[], kitchen: Kitchen): Plan {
@@ -17,7 +15,7 @@ export function onClock(figures: PlanFigures, tasks: readonly PlacedTask[], kitc
 	const placed = {
 		...figures,
 		tasks: [...tasks].sort((a, b) => a.start - b.start || a.end - b.end),
-		tender: tenderFrom(lastTender(figures, tasks)),
+		...tenderFrom(lastTender(figures, tasks)),
 		liquor: liquorOf(
 			figures.sauce,
 			figures.liquid?.salt_pct ?? 0,
@@ -28,7 +26,7 @@ export function onClock(figures: PlanFigures, tasks: readonly PlacedTask[], kitc
 		),
 		wait_min: waitOf(recipe, tasks),
 	};
-	return { ...placed, workings: workingsOf(placed, kitchen), warnings: planWarnings(placed, kitchen) };
+	return { ...placed, warnings: planWarnings(placed, kitchen) };
 }
 
 /** Minutes that the meat lies out of its oven before the first plate: from the lift, or from hot again. */
@@ -40,8 +38,17 @@ export function waitOf(recipe: Recipe, tasks: readonly PlacedTask[]): number {
 }
 
 /** When pans are tender that go in at an instant, to the five minutes. */
-function tenderFrom({ start, tender_min: { low, likely, high } }: LastTender): Range {
-	const at = (minutes: number, round: (steps: number) => number) =>
-		toFiveMinutes(minutesBefore(start, -minutes), round);
-	return { low: at(low, Math.floor), likely: at(likely, Math.round), high: at(high, Math.ceil) };
+function tenderFrom({
+	start,
+	tender_min: { low, likely, high },
+}: LastTender): Pick<Plan, "tender" | "tenderSums"> {
+	const into = figure(start, "instant", "in");
+	const after = (minutes: number, name: string) => add(into, figure(minutes, "min", name));
+	const first = working("tenderFirst", fiveDown(after(low, "tenderLow")), "instant");
+	const middle = working("tenderLikely", fiveNearest(after(likely, "tenderLikely")), "instant");
+	const late = working("tenderLate", fiveUp(after(high, "tenderHigh")), "instant");
+	return {
+		tender: { low: first.result.value, likely: middle.result.value, high: late.result.value },
+		tenderSums: [first, middle, late],
+	};
 }

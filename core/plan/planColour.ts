@@ -14,6 +14,7 @@ import {
 	searPlan,
 	TOP_UP_ML,
 } from "../sear/index.ts";
+import { figure, multiply, type Working, working } from "../workings/index.ts";
 import type { ColourWay, DishOrder } from "./DishOrder.ts";
 import type { BatchSize } from "./sizeOfBatch.ts";
 
@@ -38,6 +39,8 @@ export interface PlanColour {
 	readonly fat_g: number | null;
 	/** Fat that skin and fat side give off while they are seared, kg; it is poured off and kept. */
 	readonly givenOff_kg: number;
+	/** How that came to what it is. */
+	readonly sums: { readonly givenOff: Working };
 }
 
 /** More loads than this are searing for its own sake: the tilting pan or trays come first. @see model, section D */
@@ -91,6 +94,12 @@ export function planColour(
 	const onTrays = recipe.schools?.colour === "oven" && oven !== null;
 	const way = order.colour ?? (onTrays ? "oven" : usualWay(pan, tilting, oven));
 	const taken = { pan, tilting, oven }[way];
+	const raw_kg = chain.trimmed_kg * (1 - (recipe.losses.boneShare ?? 0));
+	const givenOff = working(
+		"fatPouredOff",
+		multiply(figure(raw_kg, "kg", "rawMeat"), figure(ownFat, "share", "givenAtSearing")),
+		"kg",
+	);
 	return {
 		way,
 		pan,
@@ -99,7 +108,8 @@ export function planColour(
 		oven,
 		minutes: taken?.minutes ?? 0,
 		fat_g: taken === null ? null : way === "oven" ? 0 : (taken as SearPlan).fat_g,
-		givenOff_kg: ownFat * chain.trimmed_kg * (1 - (recipe.losses.boneShare ?? 0)),
+		givenOff_kg: givenOff.result.value,
+		sums: { givenOff },
 	};
 }
 

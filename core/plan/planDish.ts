@@ -26,7 +26,7 @@ import { type PlanLine, planLines } from "./planLines.ts";
 import { isMadeAhead, planLiquid } from "./planLiquid.ts";
 import { planPour } from "./planPour.ts";
 import { planReheat } from "./planReheat.ts";
-import { LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
+import { finishedSauce, LAST_PLATE_MIN, planSauce } from "./planSauce.ts";
 import type { SizedDish } from "./SizedDish.ts";
 import { planSecond } from "./secondMain.ts";
 import { planServing } from "./serving.ts";
@@ -175,8 +175,8 @@ function sharedCold(standing: Standing): Pick<Stands, "beside" | "given_min"> {
 	return { ...(beside ? { beside } : {}), ...(given_min === undefined ? {} : { given_min }) };
 }
 
-function sauceWanted({ sauce_ml }: Recipe, { portions }: YieldChain): number {
-	return (portions * sauce_ml) / 1000;
+function sauceWanted(recipe: Recipe, chain: YieldChain): number {
+	return finishedSauce(recipe, chain).result.value;
 }
 
 /** Minutes that it is held while it is plated, where the last plate would have waited too long. */

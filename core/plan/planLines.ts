@@ -3,6 +3,8 @@ import { millilitresOf, UNITS, WATER_G_PER_ML, wholeUp } from "../quantity/index
 import { asScaleLine, type Ingredient, ingredientOf, type Recipe, type RecipeLine } from "../recipe/index.ts";
 import { isFinerThan, type ScaleTo, scaleLines, weighAsCook } from "../scaling/index.ts";
 
+import { figure, multiply, type Working, working } from "../workings/index.ts";
+
 /** One line of the card at the size of the batch. Masses g, volumes ml. */
 export interface PlanLine {
 	readonly ingredient: Ingredient;
@@ -24,6 +26,8 @@ export interface PlanLine {
 	readonly straight: number | null;
 	/** Share by which the weighed amount is off the computed one. */
 	readonly roundedBy: number;
+	/** How a braising liquid's litres came about: what fills the pans, or what boiling down leaves; else null. */
+	readonly sum: Working | null;
 }
 
 /**
@@ -65,7 +69,9 @@ export function planLines(
 	return straight.map((planned) => {
 		const fills = planned.line.role === "liquid" && planned.line.reducedTo === undefined;
 		const line = asPlanLine(planned, fills ? fill : 1, to, scaleStep_g);
-		return { ...line, straight: straightOf(planned.line, planned.ingredient, to) };
+		const sum = fills ? fillsUp(planned, fill) : boiledDown({ ...planned, measure_ml: planned.ml });
+		const measure_ml = fills && sum ? sum.result.value * 1000 : line.measure_ml;
+		return { ...line, measure_ml, straight: straightOf(planned.line, planned.ingredient, to), sum };
 	});
 }
 
@@ -88,7 +94,7 @@ function asPlanLine(
 	share: number,
 	to: ScaleTo,
 	scaleStep_g: number,
-): Omit<PlanLine, "straight"> {
+): Omit<PlanLine, "straight" | "sum"> {
 	const card_ml = line.role === "liquid" ? ml : null;
 	if (amount_g === null) {
 		const none = {
@@ -116,6 +122,27 @@ function asPlanLine(
 		card_ml,
 		roundedBy: grams === 0 ? 0 : weigh_g / grams - 1,
 	};
+}
+
+/** The card's litres, by what fills the pans to their line. */
+function fillsUp({ ml, ingredient }: Sized, fill: number): Working | null {
+	if (!ml) return null;
+	const sum = multiply(figure(ml / 1000, "l", "byTheCard"), figure(fill, "number", "toFillThePans"));
+	return working("fillsUp", sum, "l", { name: ingredient.name });
+}
+
+/** What boiling down leaves of a liquid; null where it is not boiled down. */
+export function boiledDown({
+	line,
+	ingredient,
+	measure_ml,
+}: Pick<PlanLine, "line" | "ingredient" | "measure_ml">): Working | null {
+	if (line.role !== "liquid" || line.reducedTo === undefined) return null;
+	const left = multiply(
+		figure((measure_ml ?? 0) / 1000, "l", "in"),
+		figure(line.reducedTo, "share", "leftOfIt"),
+	);
+	return working("boiledDown", left, "l", { name: ingredient.name });
 }
 
 /** A damped line as it would be without the damping. */

@@ -3,6 +3,7 @@ import type { Beliefs } from "../beliefs/index.ts";
 import { afterStraining, type LiquidAccount, liquidAccount, type VegetablesAfter } from "../liquid/index.ts";
 import type { PanChoice } from "../pans/index.ts";
 import { inPan, type Recipe } from "../recipe/index.ts";
+import { add, figure, multiply, subtract, type Working, working } from "../workings/index.ts";
 import type { YieldChain } from "../yields/index.ts";
 import { goesIntoPan, joinsLate, liesUnderMeat, takesRoom } from "./panLines.ts";
 import type { PlanColour } from "./planColour.ts";
@@ -20,6 +21,8 @@ export interface SaltFrom {
 /** Salt that goes into the pan, line by line, the most first. */
 export interface PlanSalt {
 	readonly g: number;
+	/** How it came to that; null where nothing in it is salt. */
+	readonly sum: Working | null;
 	/** What finishes the sauce brings more of it, g. */
 	readonly finish_g: number;
 	readonly from: readonly SaltFrom[];
@@ -36,6 +39,8 @@ export interface PlanLiquid extends LiquidAccount {
 	readonly salt: PlanSalt;
 	/** Vegetables and fruit that give their water, the most first. */
 	readonly waterFrom: readonly WaterFrom[];
+	/** How their water came to what it is; null where none gives any. */
+	readonly waterSum: Working | null;
 	readonly juice: Juice;
 }
 
@@ -68,11 +73,12 @@ export function planLiquid(
 	const searFat_kg = weightOf(lines.filter(({ line }) => line.role === "searFat")) / 1000;
 	const inIt = lines.filter((line) => goesIntoPan(line) && line.line.role !== "liquid");
 	const waterFrom = waterOf(inIt);
+	const waterSum = waterWorking(waterFrom);
 	const salt = saltOf(lines);
 	const account = liquidAccount({
 		poured_l: pans.liquid_l + lateLiquid_l(lines),
 		vegetables_kg: weightOf(inIt.filter(({ ingredient }) => takesRoom(ingredient))) / 1000,
-		fromVegetables_l: waterFrom.reduce((sum, { kg, share }) => sum + kg * share, 0),
+		fromVegetables_l: waterSum?.result.value ?? 0,
 		cooked_kg: sumBy(meats, ({ cooked_kg }) => cooked_kg),
 		juice_l: juice.juice_l,
 		fat_kg: juice.fat_kg,
@@ -85,7 +91,7 @@ export function planLiquid(
 		minutes,
 		...strainedOf(recipe, inIt),
 	});
-	return { ...account, salt, waterFrom, juice };
+	return { ...account, salt, waterFrom, waterSum, juice };
 }
 
 /** The meat of each main without its bone, the first main's first. */
@@ -110,6 +116,8 @@ export interface Juice {
 	/** Dried on in the oven where the pieces were coloured there. */
 	readonly dried_l: number;
 	readonly juice_l: number;
+	/** How that came to what it is. */
+	readonly sum: Working;
 }
 
 /** Juice is three quarters of the cooking loss, less its fat; only the first main is coloured. @see model, section F */
@@ -128,14 +136,17 @@ function juiceOf(
 	const [{ raw_kg }] = meats;
 	const dried_l =
 		colour?.way === "oven" ? Math.min(raw_kg * liquid.juiceOnTrays, inPan_kg - fat_kg - searing_kg) : 0;
-	return {
-		loss_kg,
-		share: liquid.juiceOfLoss,
-		fat_kg,
-		searing_kg,
-		dried_l,
-		juice_l: inPan_kg - fat_kg - searing_kg - dried_l,
-	};
+	const sum = working(
+		"outOfTheMeat",
+		subtract(
+			multiply(figure(loss_kg, "kg", "lostByMeat"), figure(liquid.juiceOfLoss, "share", "inThePan")),
+			figure(fat_kg, "kg", "itsFat"),
+			...(searing_kg > 0 ? [figure(searing_kg, "kg", "fatAtSearing")] : []),
+			...(dried_l > 0 ? [figure(dried_l, "kg", "driedOnTrays")] : []),
+		),
+		"l",
+	);
+	return { loss_kg, share: liquid.juiceOfLoss, fat_kg, searing_kg, dried_l, juice_l: sum.result.value, sum };
 }
 
 /** What the meat drinks back on cooling, and what grains and pulses in the pan take up, litres. */
@@ -158,7 +169,7 @@ export function ownLiquid_l(
 	beliefs: Beliefs,
 ): number {
 	const inIt = lines.filter((line) => goesIntoPan(line) && line.line.role !== "liquid");
-	const water_l = waterOf(inIt).reduce((sum, { kg, share }) => sum + kg * share, 0);
+	const water_l = waterWorking(waterOf(inIt))?.result.value ?? 0;
 	const meats = meatsOf(recipe, chain, lines);
 	const { juice_l } = juiceOf(meats, colour, beliefs);
 	const { carried_l, puree_l } = strainedOf(recipe, inIt);
@@ -203,6 +214,15 @@ function waterOf(lines: readonly InPan[]): WaterFrom[] {
 		.sort((a, b) => b.kg * b.share - a.kg * a.share);
 }
 
+/** The water that vegetables and fruit give, all together. */
+function waterWorking(from: readonly WaterFrom[]): Working | null {
+	if (from.length === 0) return null;
+	const terms = from.map(({ name, kg, share }) =>
+		multiply(figure(kg, "kg", `name:${name}`), figure(share, "share")),
+	);
+	return working("fromVegetables", add(...terms), "l");
+}
+
 /** Salt of everything that goes into the pan, the liquids and the salt itself among it. */
 function saltOf(lines: readonly PlanLine[]): PlanSalt {
 	const from = lines
@@ -211,8 +231,13 @@ function saltOf(lines: readonly PlanLine[]): PlanSalt {
 		.filter(({ g }) => g > 0)
 		.sort((a, b) => b.g - a.g);
 	const finish = lines.filter(({ line }) => line.group === "finish" && line.role !== "salt");
+	const sum =
+		from.length === 0
+			? null
+			: working("saltIn", add(...from.map(({ name, g }) => figure(g / 1000, "kg", `name:${name}`))), "kg");
 	return {
-		g: from.reduce((sum, { g }) => sum + g, 0),
+		g: (sum?.result.value ?? 0) * 1000,
+		sum,
 		finish_g: finish.reduce((sum, line) => sum + saltIn(line), 0),
 		from,
 	};

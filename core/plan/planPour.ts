@@ -10,11 +10,23 @@ import {
 	type PanChoice,
 } from "../pans/index.ts";
 import { asScaleLine, ingredientOf, type Recipe } from "../recipe/index.ts";
+import {
+	add,
+	divide,
+	figure,
+	least,
+	lessShare,
+	most,
+	subtract,
+	type Working,
+	working,
+} from "../workings/index.ts";
 import type { YieldChain } from "../yields/index.ts";
 import type { DishOrder } from "./DishOrder.ts";
 import type { PlanColour } from "./planColour.ts";
+import { boiledDown } from "./planLines.ts";
 import { type InPan, ownLiquid_l } from "./planLiquid.ts";
-import { cardReduces } from "./planSauce.ts";
+import { cardReduces, finishedSauce } from "./planSauce.ts";
 import type { SizedDish } from "./SizedDish.ts";
 
 /** How much is poured, and what decides it: three figures, and the one that holds. */
@@ -35,6 +47,8 @@ export interface PlanPour {
 	readonly asked_l: number;
 	readonly steam_l: number;
 	readonly own_l: number;
+	/** How they came to what they are; what is poured by the chef's own line has no sum. */
+	readonly sums: { readonly asked: Working; readonly forSauce: Working; readonly toPour: Working | null };
 }
 
 /** Litres of steam that a kilo of meat in a covered pan loses in an hour: 0.15 to 0.25 for a pan of five kilos. */
@@ -73,11 +87,30 @@ function forSauce(
 	colour: Pick<PlanColour, "way" | "givenOff_kg"> | null,
 	steam_l: number,
 	beliefs: Beliefs,
-): Pick<PlanPour, "asked_l" | "own_l" | "steam_l" | "forSauce_l"> {
-	const wanted_l = (chain.portions * recipe.sauce_ml) / 1000;
-	const asked_l = wanted_l / (1 - cardReduces(recipe, lines));
+): ForSauce {
+	const sauce = finishedSauce(recipe, chain);
 	const own_l = ownLiquid_l(recipe, chain, lines, colour, beliefs);
-	return { asked_l, own_l, steam_l, forSauce_l: Math.max(0, asked_l + steam_l - own_l) };
+	const asked = working(
+		"takenForIt",
+		divide({ ...sauce.result, what: "sauce" }, lessShare(cardReduces(recipe, lines), "boiledAway")),
+		"l",
+	);
+	const forIt = working(
+		"forSauce",
+		most(
+			subtract(add(asked.result, figure(steam_l, "l", "steam")), figure(own_l, "l", "givenByItself")),
+			figure(0, "l"),
+		),
+		"l",
+	);
+	return {
+		...{ own_l, steam_l, asked_l: asked.result.value, forSauce_l: forIt.result.value },
+		sums: { asked, forSauce: forIt },
+	};
+}
+
+interface ForSauce extends Pick<PlanPour, "asked_l" | "own_l" | "steam_l" | "forSauce_l"> {
+	readonly sums: Pick<PlanPour["sums"], "asked" | "forSauce">;
 }
 
 /**
@@ -103,8 +136,16 @@ export function planPour(
 	const fixed_l = boiledDown_l(lines);
 	const asked = forSauce(recipe, size.chain, lines, colour, steam_l, beliefs);
 	const pour = { ...asked, most_l, least_l, fixed_l, cardLine: line };
-	if (order.lineSettled) return { ...pour, poured_l: most_l, decidedBy: "chef", line };
-	const wanted_l = Math.min(most_l, Math.max(asked.forSauce_l, least_l, fixed_l));
+	if (order.lineSettled) {
+		return { ...pour, poured_l: most_l, decidedBy: "chef", line, sums: { ...asked.sums, toPour: null } };
+	}
+	const needed = most(
+		figure(asked.forSauce_l, "l", "forTheSauce"),
+		figure(least_l, "l", "thirdUp"),
+		...(fixed_l > 0 ? [figure(fixed_l, "l", "boiledDownWine")] : []),
+	);
+	const toPour = working("toPour", least(needed, figure(most_l, "l", "toTheLine")), "l");
+	const wanted_l = toPour.result.value;
 	const poured = lineForLitres(litresAt, wanted_l, piece, line, layers);
 	const decided = [
 		["line", most_l],
@@ -113,7 +154,7 @@ export function planPour(
 		["wine", fixed_l],
 	] as const;
 	const [decidedBy] = decided.find(([, litres]) => litres === wanted_l) ?? decided[2];
-	return { ...pour, poured_l: litresAt(poured), decidedBy, line: poured };
+	return { ...pour, poured_l: litresAt(poured), decidedBy, line: poured, sums: { ...asked.sums, toPour } };
 }
 
 /** A line that gives more than so many times its sauce is more than the card needs. @see model, section B */
@@ -133,13 +174,7 @@ export function lineGivesTooMuch({
 }
 
 function boiledDown_l(lines: readonly InPan[]): number {
-	return lines.reduce(
-		(sum, { line, measure_ml }) =>
-			line.role === "liquid" && line.reducedTo !== undefined
-				? sum + ((measure_ml ?? 0) * line.reducedTo) / 1000
-				: sum,
-		0,
-	);
+	return lines.reduce((sum, line) => sum + (boiledDown(line)?.result.value ?? 0), 0);
 }
 
 function pouredAt(

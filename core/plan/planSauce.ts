@@ -1,6 +1,8 @@
 import type { Kitchen, Vessel } from "../kitchen/index.ts";
 import { type SaucePlan, sauceFrom } from "../liquid/index.ts";
 import type { Recipe } from "../recipe/index.ts";
+import { figure, multiply, type Working, working } from "../workings/index.ts";
+import type { YieldChain } from "../yields/index.ts";
 import type { PlanLine } from "./planLines.ts";
 import { dredgedFlour, type InPan, isMadeAhead, type PlanLiquid } from "./planLiquid.ts";
 import { LEAST_DEPTH_MM, saucePot } from "./saucePot.ts";
@@ -96,6 +98,15 @@ export function planSauce(
 		cardReduces: finish.reduceBy,
 		body: bodyOf(recipe, lines),
 	};
+}
+
+/** The finished sauce that all portions take. */
+export function finishedSauce({ sauce_ml }: Recipe, { portions }: Pick<YieldChain, "portions">): Working {
+	return working(
+		"finishedSauce",
+		multiply(figure(portions, "count", "portions"), figure(sauce_ml / 1000, "l", "aPortionOfSauce")),
+		"l",
+	);
 }
 
 /** How far the card's own finish reduces its sauce, a share. */

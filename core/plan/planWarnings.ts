@@ -8,7 +8,7 @@ import { cookedShare, isByPiece } from "../yields/index.ts";
 import { cutWarnings } from "./cutWarnings.ts";
 import { liquidWarnings } from "./liquidWarnings.ts";
 import { mainWarnings } from "./mainWarnings.ts";
-import { marinadeOf } from "./marinade.ts";
+import { inMarinade, marinadeOf } from "./marinade.ts";
 import type { Plan } from "./Plan.ts";
 import type { PlanWarning } from "./PlanWarning.ts";
 import { joinsLate, takesRoom, VEGETABLE_KG_PER_L } from "./panLines.ts";
@@ -20,7 +20,7 @@ import type { PlanLine } from "./planLines.ts";
 import { isMadeAhead, weightOf } from "./planLiquid.ts";
 import type { BatchSize } from "./sizeOfBatch.ts";
 
-type Planned = Omit<Plan, "workings" | "warnings">;
+type Planned = Omit<Plan, "warnings">;
 
 /** Everything that stands in the way of the plan, or is worth a second look. */
 export function planWarnings(planned: Planned, kitchen: Kitchen): PlanWarning[] {
@@ -279,11 +279,10 @@ function serviceWarnings({
 }
 
 function marinadeWarnings({ marinate }: Recipe, tasks: readonly PlacedTask[]): PlanWarning[] {
-	const into = tasks.find(({ part }) => part === "marinade");
-	const out = tasks.find(({ after }) => after.some(({ task }) => task === into?.id));
-	if (!marinate || !into || !out) return [];
-	const minutes = (out.start - into.end) / 60_000;
+	const lies = inMarinade(tasks);
+	if (!marinate || !lies) return [];
 	const { longest_min } = marinate;
+	const minutes = lies.result.value;
 	return minutes > longest_min ? [{ code: "marinatedTooLong", place: "marinate", minutes, longest_min }] : [];
 }
 

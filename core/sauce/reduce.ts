@@ -1,4 +1,5 @@
 import { refuse } from "../check/index.ts";
+import { divide, figure, multiply, reckoned, subtract, type Working, working } from "../workings/index.ts";
 import type { Reduction } from "./schemas.ts";
 
 /** Heat that turns a kilo of boiling water into steam, kJ/kg (steam tables, at 1 atm). */
@@ -20,6 +21,8 @@ export interface Reduced {
 	/** How deep the pot stands at the start and at the mark to stop at, mm. */
 	readonly from_mm: number;
 	readonly mark_mm: number;
+	/** How minutes and mark came to what they are. */
+	readonly sums: { readonly minutes: Working; readonly mark: Working };
 }
 
 /**
@@ -45,15 +48,26 @@ export function reduceIn({
 	if (target_l > start_l) {
 		throw refuse("target_l", `${target_l} l was given; ${start_l} l, what there is, or less is allowed`);
 	}
-	const steam_kg = start_l - target_l;
-	const byPower = (steam_kg * STEAM_KJ_PER_KG) / power_kW / 60;
-	const bySurface = (steam_kg / (area_m2 * MOST_STEAM_KG_PER_M2_H)) * 60;
-	const depth_mm = (litres: number) => litres / area_m2;
+	const steam = subtract(figure(start_l, "l", "taken"), figure(target_l, "l", "sauce"));
+	const floor = figure(area_m2, "number", "floorOfPot");
+	const byPower = divide(
+		multiply(steam, figure(STEAM_KJ_PER_KG, "number", "kJ")),
+		figure(power_kW, "number", "kW"),
+		figure(60, "number", "secondsAMinute"),
+	);
+	const bySurface = multiply(
+		divide(steam, floor, figure(MOST_STEAM_KG_PER_M2_H, "number", "mmAnHour")),
+		figure(60, "number", "minutesAnHour"),
+	);
+	const isBySurface = reckoned(bySurface) > reckoned(byPower);
+	const minutes = working("toReduce", isBySurface ? bySurface : byPower, "min");
+	const mark = working("mark", divide(figure(target_l, "l", "sauce"), floor), "mm");
 	return {
-		minutes: Math.max(byPower, bySurface),
+		minutes: minutes.result.value,
 		...(salt_pct === undefined ? {} : { salt_pct: (salt_pct * start_l) / target_l }),
-		limitedBy: bySurface > byPower ? "surface" : "power",
-		from_mm: depth_mm(start_l),
-		mark_mm: depth_mm(target_l),
+		limitedBy: isBySurface ? "surface" : "power",
+		from_mm: start_l / area_m2,
+		mark_mm: mark.result.value,
+		sums: { minutes, mark },
 	};
 }

@@ -1,3 +1,4 @@
+import { figure, most, multiply, subtract, type Working, working } from "../workings/index.ts";
 import type { Thickening } from "./schemas.ts";
 
 /**
@@ -20,6 +21,8 @@ export interface Thickened {
 	readonly fat_g?: number;
 	/** Whether no wheat flour is in the sauce, from the thickener or from dredging. */
 	readonly glutenFree: boolean;
+	/** How the starch or the flour came to what it is. */
+	readonly sum: Working;
 }
 
 /**
@@ -30,11 +33,21 @@ export interface Thickened {
  */
 export function thicken({ sauce_l, method, dredged_g = 0 }: Thickening): Thickened {
 	if (method === "starch") {
-		const stands = dredged_g * (STARCH_G_PER_L / ROUX_FLOUR_G_PER_L);
-		const starch_g = Math.max(0, sauce_l * STARCH_G_PER_L - stands);
-		return { starch_g, water_g: starch_g * SLURRY_WATER, glutenFree: dredged_g === 0 };
+		const stands_g = dredged_g * (STARCH_G_PER_L / ROUX_FLOUR_G_PER_L);
+		const sum = thickener("orStarch", sauce_l, STARCH_G_PER_L, stands_g);
+		const starch_g = sum.result.value * 1000;
+		return { starch_g, water_g: starch_g * SLURRY_WATER, glutenFree: dredged_g === 0, sum };
 	}
-	const perLitre = method === "roux" ? ROUX_FLOUR_G_PER_L : KNEADED_FLOUR_G_PER_L;
-	const flour_g = Math.max(0, sauce_l * perLitre - dredged_g);
-	return { flour_g, fat_g: flour_g, glutenFree: false };
+	const isRoux = method === "roux";
+	const perLitre = isRoux ? ROUX_FLOUR_G_PER_L : KNEADED_FLOUR_G_PER_L;
+	const sum = thickener(isRoux ? "orRoux" : "orKneaded", sauce_l, perLitre, dredged_g);
+	const flour_g = sum.result.value * 1000;
+	return { flour_g, fat_g: flour_g, glutenFree: false, sum };
+}
+
+/** So much a litre, less what is in it already. */
+function thickener(key: string, sauce_l: number, perLitre_g: number, there_g: number): Working {
+	const all = multiply(figure(sauce_l, "l", "sauce"), figure(perLitre_g / 1000, "kg/l", "aLitre"));
+	const less = most(subtract(all, figure(there_g / 1000, "kg", "flourInIt")), figure(0, "kg"));
+	return working(key, there_g > 0 ? less : all, "kg");
 }

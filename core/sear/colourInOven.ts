@@ -1,5 +1,16 @@
 import type { Oven } from "../ovens/index.ts";
 import { GASTRONORM, type PanType, type Piece, piecesPerPan, rungsHigh, shelfShare } from "../pans/index.ts";
+import {
+	add,
+	divide,
+	figure,
+	multiply,
+	reckoned,
+	subtract,
+	type Working,
+	wholeUp,
+	working,
+} from "../workings/index.ts";
 import { SEAR_GAP_MM } from "./searPlan.ts";
 
 /** Colouring on dry trays: 20 to 30 minutes at 230 °C fan; the middle. @see model, section D */
@@ -24,6 +35,8 @@ export interface OvenColouring {
 	readonly hands_min: number;
 	/** Tray slots times the minutes they are taken. */
 	readonly slot_min: number;
+	/** How trays, minutes and hands came to what they are. */
+	readonly sums: { readonly trays: Working; readonly minutes: Working; readonly hands: Working };
 }
 
 /**
@@ -50,18 +63,37 @@ function colouringIn(oven: Oven, tray: PanType, piece: Piece, pieces: number): O
 	const perTray = piecesPerPan(tray.shape, piece, SEAR_GAP_MM);
 	const atOnce = Math.min(tray.stock, slotsFor(oven, tray));
 	if (perTray === 0 || atOnce === 0) return null;
-	const count = Math.ceil(pieces / perTray);
-	const rounds = Math.ceil(count / atOnce);
+	const trays = working(
+		"trays",
+		wholeUp(divide(figure(pieces, "count", "pieces"), figure(perTray, "count", "aTray"))),
+		"count",
+	);
+	const rounds = wholeUp(divide(trays.result, figure(atOnce, "count", "atOnce")));
+	const between = subtract(rounds, figure(1, "number"));
+	const minutes = working(
+		"trayMinutes",
+		add(
+			multiply(rounds, figure(COLOUR_MIN, "min", "aFilling")),
+			multiply(between, figure(COLOUR_RECOVERY_MIN, "min", "betweenFillings")),
+		),
+		"min",
+	);
+	const hands = working(
+		"trayHands",
+		multiply(trays.result, figure(TRAY_HANDS_MIN, "min", "aTrayByHand")),
+		"min",
+	);
 	return {
 		oven,
 		tray,
 		perTray,
-		trays: count,
+		trays: trays.result.value,
 		atOnce,
-		rounds,
-		minutes: rounds * COLOUR_MIN + (rounds - 1) * COLOUR_RECOVERY_MIN,
-		hands_min: count * TRAY_HANDS_MIN,
-		slot_min: count * COLOUR_MIN,
+		rounds: reckoned(rounds),
+		minutes: minutes.result.value,
+		hands_min: hands.result.value,
+		slot_min: trays.result.value * COLOUR_MIN,
+		sums: { trays, minutes, hands },
 	};
 }
 

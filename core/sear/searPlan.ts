@@ -1,5 +1,16 @@
 import { refuse } from "../check/index.ts";
 import { areaOf, insideAt, type PanShape, type Piece, packLayer, panWords } from "../pans/index.ts";
+import {
+	add,
+	divide,
+	figure,
+	multiply,
+	reckoned,
+	type Sum,
+	type Working,
+	wholeUp,
+	working,
+} from "../workings/index.ts";
 
 /** Film of fat to start with, mm, its topping up before each further load, ml, and its density, kg/l. @see model, section D */
 export const FILM_MM = 0.4;
@@ -69,6 +80,8 @@ export interface SearPlan {
 	/** Times the pans are deglazed, and liquid for one of them, ml. */
 	readonly deglazings: number;
 	readonly deglaze_ml: number;
+	/** How loads, minutes and fat came to what they are. */
+	readonly sums: { readonly loads: Working; readonly minutes: Working; readonly fat: Working };
 }
 
 /**
@@ -94,25 +107,44 @@ export function searPlan(
 	if (perLoad === 0) {
 		throw refuse("piece", `lies no way round in the searing pan (${panWords(pan)})`);
 	}
-	const loads = Math.ceil(pieces / perLoad);
-	const handling_min = (Math.min(pieces, perLoad) * (way.handling_s ?? 0)) / 60;
-	const cycle_min = way.sides * way.minutesPerSide + way.recovery_min + handling_min;
-	const minutes = Math.ceil(loads / way.burners) * cycle_min;
+	const loadsSum = working(
+		"loads",
+		wholeUp(divide(figure(pieces, "count", "pieces"), figure(perLoad, "count", "aLoad"))),
+		"count",
+	);
+	const loads = loadsSum.result.value;
+	const burners = Math.min(way.burners, loads);
+	const aRound = roundOf(Math.min(pieces, perLoad), way);
+	const cycle_min = reckoned(aRound);
+	const rounds = wholeUp(divide(loadsSum.result, figure(burners, "count", "burners")));
+	const minutesSum = working("searMinutes", multiply(rounds, aRound), "min");
+	const minutes = minutesSum.result.value;
 	const area_mm2 = areaOf(floor);
 	const order = loadsInOrder(pieces, perLoad, way.burners, cycle_min, floured);
+	const { fat, ...fatGrams } = fatFor(order, way, area_mm2);
 	return {
 		perLoad,
 		loads,
 		minutes,
-		burners: Math.min(way.burners, loads),
+		burners,
 		cycle_min,
-		...fatFor(order, way, area_mm2),
-		hands_min: Math.ceil(Math.min(way.burners, loads) / BURNERS_A_COOK) * minutes,
+		...fatGrams,
+		hands_min: Math.ceil(burners / BURNERS_A_COOK) * minutes,
 		burner_min: loads * cycle_min,
 		order,
 		deglazings: order.filter(({ changeFat }) => changeFat).length,
 		deglaze_ml: (DEGLAZE_MM * area_mm2) / 1000,
+		sums: { loads: loadsSum, minutes: minutesSum, fat },
 	};
+}
+
+/** Minutes from one load to the next on one burner: each side, the heat again, and every piece by hand. */
+function roundOf(pieces: number, { sides, minutesPerSide, recovery_min, handling_s = 0 }: SearWay): Sum {
+	return add(
+		multiply(figure(sides, "count", "sides"), figure(minutesPerSide, "min", "aSide")),
+		figure(recovery_min, "min", "toHeatAgain"),
+		multiply(figure(pieces, "count", "pieces"), figure(handling_s / 60, "min", "toLayAndLift")),
+	);
 }
 
 /** Fresh fat is a film; what it loses to a load is topped up until it is changed. */
@@ -120,14 +152,18 @@ function fatFor(
 	order: readonly SearLoad[],
 	{ film_mm, topUp_ml }: SearWay,
 	area_mm2: number,
-): Pick<SearPlan, "fat_g" | "films" | "topUps" | "film_g" | "topUp_g"> {
+): Pick<SearPlan, "fat_g" | "films" | "topUps" | "film_g" | "topUp_g"> & { readonly fat: Working } {
 	const film_g = (film_mm * area_mm2 * FAT_KG_PER_L) / 1000;
 	const topUp_g = (topUp_ml ?? 0) * FAT_KG_PER_L;
 	// A pan's fat is changed after its last load too, so there are as many films as changes.
 	const changes = order.filter(({ changeFat }) => changeFat).length;
 	const films = topUp_ml === undefined ? order.length : changes;
 	const topUps = order.length - films;
-	return { films, topUps, film_g, topUp_g, fat_g: films * film_g + topUps * topUp_g };
+	const times = (count: number, grams: number, what: string) =>
+		multiply(figure(count, "count", "times"), figure(grams / 1000, "kg", what));
+	const film = times(films, film_g, "aFilm");
+	const fat = working("searFat", topUps > 0 ? add(film, times(topUps, topUp_g, "toTopUp")) : film, "kg");
+	return { films, topUps, film_g, topUp_g, fat_g: fat.result.value * 1000, fat };
 }
 
 /** Loads go round the burners; each pan's fat is changed when it is spent, and after its last load. */

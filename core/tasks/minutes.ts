@@ -1,6 +1,6 @@
-import { wholeUp } from "../quantity/index.ts";
 import type { RecipeStep } from "../recipe/index.ts";
 import type { PlaceKey } from "../trade/index.ts";
+import { add, divide, figure, type Working, wholeUp, working } from "../workings/index.ts";
 import { exactly, type TaskMinutes } from "./Task.ts";
 
 /** Minutes of work: for one cook, with nobody there, and on the wall with the hands there are. */
@@ -8,6 +8,8 @@ export interface WorkMinutes {
 	readonly handsOn_min: number;
 	readonly waiting_min: number;
 	readonly wall_min: number;
+	/** How the minutes on the wall came to what they are. */
+	readonly sum: Working;
 }
 
 /** How big a batch is, as far as the hands feel it. */
@@ -90,11 +92,17 @@ export function workMinutes(
 	const unsaid = place === undefined || growing ? 0 : (countedMinutes(place, batch) ?? 0);
 	const handsOn_min = handsOnOf(steps, batch).reduce((sum, minutes) => sum + minutes, unsaid);
 	const waiting_min = steps.reduce((sum, step) => sum + step.waiting_min, 0);
-	return { handsOn_min, waiting_min, wall_min: wholeUp(handsOn_min / hands + waiting_min) };
+	const shared = divide(figure(handsOn_min, "min", "oneCook"), figure(hands, "count", "cooks"));
+	const all = waiting_min > 0 ? add(shared, figure(waiting_min, "min", "waiting")) : shared;
+	const sum = working("work", wholeUp(all), "min");
+	return { handsOn_min, waiting_min, wall_min: sum.result.value, sum };
 }
 
 /** The same as minutes of a task. */
-export function taskMinutes({ handsOn_min, waiting_min, wall_min }: WorkMinutes, hands: number): TaskMinutes {
+export function taskMinutes(
+	{ handsOn_min, waiting_min, wall_min }: Omit<WorkMinutes, "sum">,
+	hands: number,
+): TaskMinutes {
 	return {
 		handsOn: exactly(handsOn_min / hands),
 		waiting: exactly(waiting_min),

@@ -15,6 +15,7 @@ export const braise: Place = {
 	clock: (time) => `in ${time}`,
 	task: taskWords,
 	headline,
+	sums: ({ plan }) => plan.tenderSums,
 	takes: joinsLate,
 	drawing: braiseView,
 	paper,

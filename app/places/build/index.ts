@@ -5,8 +5,10 @@ import { durationWords } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
+import { workAt } from "../sums.ts";
 import { spiceWords } from "../words.ts";
 import { accountView } from "./account.view.ts";
+import { liquidSums } from "./sums.ts";
 
 /** Less than this is no surplus, litres. */
 const A_LADLE_L = 0.2;
@@ -61,6 +63,7 @@ export const build: Place = {
 			},
 		],
 	}),
+	sums: ({ plan }) => [...liquidSums(plan), ...workAt(plan, "build")],
 	takes: (planned) => {
 		const { line } = planned;
 		if (joinsLate(planned)) return false;

@@ -1,8 +1,10 @@
 import type { WorkedDish } from "#core/day";
 import { ordered_kg, startAt } from "#core/plan";
+import { wantedWorking } from "#core/yields";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+import { present } from "../sums.ts";
 import { mainName, portionWords } from "../words.ts";
 import { makingView } from "./making.view.ts";
 import { spareWords } from "./spareWords.ts";
@@ -30,6 +32,19 @@ export const buy: Place = {
 	// What is bought stands in its own table, as purchased.
 	takes: NO_LINES,
 	drawing: (given) => makingView(given) ?? undefined,
+	sums: ({ plan: { order, sums } }) => [
+		wantedWorking(order),
+		...present(
+			sums.made,
+			sums.taken,
+			sums.pieces,
+			sums.trimmed,
+			sums.cooked,
+			sums.asPurchased,
+			sums.packs,
+			sums.order,
+		),
+	],
 };
 
 /** One story: what is needed, what is ordered for it, and what of that is over. */

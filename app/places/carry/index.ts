@@ -4,6 +4,7 @@ import { durationWords } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+import { workAt } from "../sums.ts";
 import { carryView } from "./carry.view.ts";
 
 const boxesWords = (boxes: number) => counted(boxes, "insulated box", "insulated boxes");
@@ -60,6 +61,7 @@ export const carry: Place = {
 			facts: planned ? factsOf(planned, reading) : [],
 		};
 	},
+	sums: ({ plan }) => workAt(plan, "carry"),
 	takes: NO_LINES,
 	drawing: carryView,
 	paper: ({ plan, reading }) =>

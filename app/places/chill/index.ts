@@ -5,6 +5,7 @@ import { durationWords } from "#core/time";
 import { coolingWords } from "../../ui/words/cautions.ts";
 import { coolerWords } from "../../ui/words/warningWords.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+import { workAt } from "../sums.ts";
 import { chillView } from "./chill.view.ts";
 
 /** Where it is cooled, and how; where nothing that cools is counted, what is usual. */
@@ -36,6 +37,7 @@ export const chill: Place = {
 			],
 		};
 	},
+	sums: ({ plan }) => workAt(plan, "chill"),
 	takes: NO_LINES,
 	drawing: chillView,
 	paper: ({ plan, kitchen, reading }) => {

@@ -3,6 +3,8 @@ import { marinadeOf, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
+import { workAt } from "../sums.ts";
+import { marinadeSums } from "./sums.ts";
 import { vesselView } from "./vessel.view.ts";
 
 export const marinate: Place = {
@@ -22,6 +24,7 @@ export const marinate: Place = {
 			facts: [{ figure: durationWords(plan.recipe.marinate?.longest_min ?? 0), label: "at the most" }],
 		};
 	},
+	sums: ({ plan }) => [...marinadeSums(plan), ...workAt(plan, "marinate")],
 	takes: (line, plan) => marinadeOf(plan).lines.includes(line),
 	drawing: vesselView,
 };

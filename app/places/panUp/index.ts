@@ -6,14 +6,17 @@ import type { PlacedTask } from "#core/tasks";
 import { LIDS } from "#core/trade";
 import { counted } from "../../ui/words/reading.ts";
 import { type Headline, NO_LINES, type Place, type PlaceGiven, type TableGiven } from "../Place.ts";
+import { present, workAt } from "../sums.ts";
 import { fewPansWords, pansWords } from "../words.ts";
 import { panUpView } from "./panUp.view.ts";
+import { panSums } from "./sums.ts";
 
 export const panUp: Place = {
 	key: "panUp",
 	figure: ({ plan }) => fewPansWords(plan),
 	task: (task, { plan }) => `Pan up, ${inGoWords(task, plan)}`,
 	headline,
+	sums: (given) => [...present(given.plan.sums.pieces), ...panSums(given), ...workAt(given.plan, "panUp")],
 	takes: NO_LINES,
 	drawing: (given: TableGiven) => (given.plan.pans.pans.length > 0 ? panUpView(given) : undefined),
 	paper: ({ plan }) => [

@@ -2,9 +2,11 @@ import type { WorkedDish } from "#core/day";
 import { startAt } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import type { ServedIn } from "#core/recipe";
+import { wantedWorking } from "#core/yields";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { PaperLine, Place, PlaceGiven } from "../Place.ts";
+import { present, workAt } from "../sums.ts";
 import { portionWords, spiceWords } from "../words.ts";
 import { servedView } from "./served.view.ts";
 
@@ -124,5 +126,6 @@ export const plate: Place = {
 	},
 	paper,
 	drawing: servedView,
+	sums: ({ plan }) => [wantedWorking(plan.order), ...present(plan.sums.made), ...workAt(plan, "plate")],
 	takes: ({ line }) => line.group === "side" || line.group === "garnish",
 };

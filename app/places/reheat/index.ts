@@ -4,6 +4,7 @@ import { durationWords, likelyDuration } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+import { workAt } from "../sums.ts";
 import { reheatView } from "./reheat.view.ts";
 
 export const reheat: Place = {
@@ -22,6 +23,7 @@ export const reheat: Place = {
 			facts: factsOf(plan, reading),
 		};
 	},
+	sums: ({ plan }) => workAt(plan, "reheat"),
 	takes: NO_LINES,
 	drawing: reheatView,
 	paper: ({ plan, kitchen, reading }) => {

@@ -4,13 +4,16 @@ import { ALLERGENS } from "#core/recipe";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
+import { workAt } from "../sums.ts";
 import { potView, saltWords } from "./pot.view.ts";
+import { sauceSums } from "./sums.ts";
 
 export const sauce: Place = {
 	key: "sauce",
 	figure: ({ plan, reading }) => reading.volume(plan.sauce_l),
 	task: (_, { plan, reading }) => `Finish ${reading.volume(plan.sauce_l)} of sauce`,
 	headline,
+	sums: ({ plan }) => [...sauceSums(plan), ...workAt(plan, "sauce")],
 	takes: ({ line }) => line.role === "thickener" || line.group === "finish",
 	drawing: potView,
 	paper,

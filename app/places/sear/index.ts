@@ -4,6 +4,7 @@ import { durationWords } from "#core/time";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
 import { colourView } from "./colour.view.ts";
+import { colourSums } from "./sums.ts";
 
 export const sear: Place = {
 	key: "sear",
@@ -18,6 +19,7 @@ export const sear: Place = {
 		return `${way.verb}, ${what}, ${durationWords(task.minutes.planned)}`;
 	},
 	headline,
+	sums: ({ plan }) => (plan.colour ? colourSums(plan.colour, plan.recipe) : []),
 	takes: ({ line }) => line.role === "searFat" || line.role === "salt",
 	drawing: colourView,
 	paper,

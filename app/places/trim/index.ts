@@ -3,6 +3,7 @@ import { durationWords } from "#core/time";
 import { pieceDrawing } from "../../ui/drawings/pieceDrawing.ts";
 import { counted } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";
+import { present, workAt } from "../sums.ts";
 import { pieceWeightWords, pieceWords } from "../words.ts";
 
 export const trim: Place = {
@@ -14,7 +15,7 @@ export const trim: Place = {
 		says: `${pieceWeightWords(plan.recipe, reading)} each; ${pieceWords(plan.recipe, reading)}. Start by ${reading.clock(startAt(plan, "trim"))}.`,
 		facts: [
 			{
-				figure: reading.mass(plan.chain.asPurchased_kg - plan.chain.trimmed_kg),
+				figure: reading.mass(plan.sums.trim.result.value),
 				label: "trim, to stock",
 			},
 			...(plan.second && plan.recipe.second
@@ -31,6 +32,12 @@ export const trim: Place = {
 			},
 		],
 	}),
+	sums: ({ plan }) => [
+		plan.sums.trimmed,
+		plan.sums.trim,
+		...present(plan.sums.pieces),
+		...workAt(plan, "trim"),
+	],
 	takes: ({ line }) => line.role === "main" || line.role === "second",
 	drawing: ({ plan: { recipe }, reading }) =>
 		[recipe.piece, ...(recipe.second ? [recipe.second.piece] : [])].map((piece) =>

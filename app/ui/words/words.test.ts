@@ -76,6 +76,7 @@ describe("a line in words", () => {
 		card_ml: null,
 		straight: null,
 		roundedBy: 0,
+		sum: null,
 		...more,
 	});
 

@@ -1,6 +1,8 @@
+import { reckoned, type Working } from "../../workings/index.ts";
 import { type LiquidLine, lineUp } from "./liquidLine.ts";
 import { depthOf, emptyPanWeight, heightOf, type PanShape, volumeBelow } from "./PanShape.ts";
 import type { Piece } from "./Piece.ts";
+import { dipSum, liftedSum, lineSum, liquidSum, type PanParts, panWorkings } from "./panSums.ts";
 import { type Bed, bedHeight, type Layers, NO_BED, pileIn } from "./pile.ts";
 
 /** Density of braising liquid, kg/l; stock and wine are within 3 % of water. */
@@ -61,16 +63,47 @@ export interface FilledPan {
 	readonly warnings: readonly PanWarning[];
 }
 
+/** What a pan is filled by, up to a line; a line above the rim is poured to the brim. */
+function partsOf(
+	pan: PanShape,
+	piece: Piece,
+	pieces: number,
+	line: LiquidLine,
+	bed: Bed,
+	layers: Layers,
+): PanParts & { readonly height_mm: number } {
+	const { bed_mm, height_mm, pieceBelow_l, bedBelow_l } = pileIn(pan, piece, pieces, bed, layers);
+	const up_mm = lineUp(height_mm, line);
+	const depth_mm = depthOf(pan);
+	const reached = Math.min(bed_mm + up_mm, depth_mm);
+	return {
+		...{ bed_mm, up_mm, depth_mm, height_mm, pieces },
+		inside_l: volumeBelow(pan, reached),
+		piece_l: pieceBelow_l(reached),
+		bed_l: bedBelow_l(reached),
+	};
+}
+
 /**
- * Liquid that brings one pan to its line.
+ * How the figures of a filled pan came about: its line, its liquid, its dip, what is lifted.
  *
- * @param line_mm height of the liquid line above the floor, mm
- * @param solid_l what lies below the line, litres
- * @returns litres to pour; 0 when what lies there already reaches the line
- * @see model, section C
+ * @param line   as it was poured
+ * @param layers how many pieces lie on one another
  */
-export function litresToLine(pan: PanShape, line_mm: number, solid_l: number): number {
-	return Math.max(0, volumeBelow(pan, line_mm) - solid_l);
+export function fillingWorkings(
+	pan: PanShape,
+	piece: Piece,
+	{ pieces, bed, line_mm, contents_kg }: Pick<FilledPan, "pieces" | "bed" | "line_mm" | "contents_kg">,
+	line: LiquidLine,
+	layers: Layers = 1,
+): Working[] {
+	const parts = partsOf(pan, piece, pieces, line, bed, layers);
+	return panWorkings({
+		line: lineSum(parts),
+		liquid: liquidSum(parts),
+		dip: dipSum(parts.depth_mm, line_mm),
+		lifted: liftedSum(contents_kg, emptyPanWeight(pan)),
+	});
 }
 
 /**
@@ -92,13 +125,12 @@ export function fillPan(
 	layers: Layers = 1,
 	over: Over = NOTHING_OVER,
 ): FilledPan {
-	const { bed_mm, height_mm, pieceBelow_l, bedBelow_l } = pileIn(pan, piece, pieces, bed, layers);
-	const line_mm = bed_mm + lineUp(height_mm, line);
-	const depth = depthOf(pan);
+	const { height_mm, ...parts } = partsOf(pan, piece, pieces, line, bed, layers);
+	const { bed_mm, depth_mm: depth } = parts;
+	const line_mm = reckoned(lineSum(parts));
 	const top = depth - limits.headspace_mm;
 	const reached = Math.min(line_mm, depth);
-	const solid_l = pieces * pieceBelow_l(reached) + bedBelow_l(reached);
-	const liquid_l = litresToLine(pan, reached, solid_l);
+	const liquid_l = reckoned(liquidSum(parts));
 	const { joins, topping_mm, topping_kg } = over;
 	const joined_mm =
 		joins.volume_l > 0
@@ -110,7 +142,7 @@ export function fillPan(
 		bed.weight_kg +
 		joins.weight_kg +
 		topping_kg;
-	const lifted_kg = contents_kg + emptyPanWeight(pan);
+	const lifted_kg = reckoned(liftedSum(contents_kg, emptyPanWeight(pan)));
 	const warnings: PanWarning[] = [];
 	if (joined_mm > top) warnings.push("overfull");
 	if (lifted_kg > limits.liftLimit_kg) warnings.push("heavy");
@@ -126,7 +158,7 @@ export function fillPan(
 		pile_mm: height_mm,
 		line_mm,
 		joined_mm,
-		dip_mm: Math.max(0, depth - line_mm),
+		dip_mm: reckoned(dipSum(depth, line_mm)),
 		contents_kg,
 		lifted_kg,
 		pieceOver_mm,

@@ -1,11 +1,11 @@
 export {
 	type FilledPan,
+	fillingWorkings,
 	fillPan,
 	HEADSPACE_LID_MM,
 	HEADSPACE_OPEN_MM,
 	LIFT_LIMIT_KG,
 	LIQUID_KG_PER_L,
-	litresToLine,
 	NOTHING_OVER,
 	type Over,
 	type PanLimits,
