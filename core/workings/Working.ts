@@ -1,3 +1,5 @@
+import { wholeDown as toWholeDown, wholeUp as toWholeUp } from "../quantity/index.ts";
+
 /** What a figure is measured in; masses kg, volumes l, lengths mm, instants ms since 1970 UTC. */
 export type WorkingUnit =
 	| "kg"
@@ -62,8 +64,6 @@ export function isFigure(sum: Sum): sum is Figure {
 
 const MINUTE_MS = 60_000;
 const FIVE_MIN_MS = 5 * MINUTE_MS;
-/** Slack for sums that binary fractions leave a hair beside a whole number. */
-const HAIR = 1e-9;
 
 /**
  * What a sum comes to. Minutes taken from an instant are minutes of its clock.
@@ -84,9 +84,9 @@ export function reckoned(sum: Sum): number {
 		case "divide":
 			return rest.reduce((all, term) => all / term, first);
 		case "wholeUp":
-			return Math.ceil(first - HAIR * Math.max(1, Math.abs(first)));
+			return toWholeUp(first);
 		case "wholeDown":
-			return Math.floor(first + HAIR * Math.max(1, Math.abs(first)));
+			return toWholeDown(first);
 		case "fiveDown":
 			return Math.floor(first / FIVE_MIN_MS) * FIVE_MIN_MS;
 		case "fiveNearest":
