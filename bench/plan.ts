@@ -11,7 +11,7 @@ const RUNS = 400;
 /** Length of the yardstick: so many square roots, sums and products. */
 const LOOP = 1_000_000;
 
-const KITCHEN: Kitchen = {
+export const KITCHEN: Kitchen = {
 	equipment: {
 		pans: [
 			{ id: "a", name: "GN 1/1-65", shape: { gn: "1/1", depth_mm: 65 }, stock: 60 },
@@ -50,7 +50,7 @@ const KITCHEN: Kitchen = {
 	},
 };
 
-const ORDER: DishOrder = {
+export const ORDER: DishOrder = {
 	id: "dish",
 	serviceAt: Date.UTC(2026, 10, 28, 19, 30),
 	covers: COVERS,

@@ -2,12 +2,12 @@ import type { Beliefs } from "../beliefs/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import {
 	type ChosenPan,
-	fillPan,
 	type Layers,
 	LEAST_LINE,
 	type LiquidLine,
 	lineForLitres,
 	type PanChoice,
+	pouring,
 } from "../pans/index.ts";
 import { asScaleLine, ingredientOf, type Recipe } from "../recipe/index.ts";
 import {
@@ -188,13 +188,9 @@ function pouredAt(
 	for (const pan of pans) {
 		// Pans of a kind with as many pieces stand beside each other.
 		if (!last || last.pan.type !== pan.type || last.pan.pieces !== pan.pieces) {
-			const { liquid_l } = fillPan(pan.type.shape, piece, pan.pieces, line, pan.bed, NO_LIMITS, layers);
-			last = { pan, litres: liquid_l };
+			last = { pan, litres: pouring(pan.type.shape, piece, pan.pieces, pan.bed, layers)(line) };
 		}
 		sum += last.litres;
 	}
 	return sum;
 }
-
-/** Litres alone are asked. */
-const NO_LIMITS = { headspace_mm: 0, liftLimit_kg: Number.POSITIVE_INFINITY };

@@ -245,9 +245,9 @@ function cheapest(
 	let least = new Float64Array(pieces + 1).fill(Number.POSITIVE_INFINITY);
 	least[0] = 0;
 	const taken = candidates.map((candidate) => {
-		const { next, counts } = withKind(least, candidate, cost);
-		least = next;
-		return counts;
+		const held = withKind(least, candidate, cost);
+		least = held.cost;
+		return held.counts;
 	});
 	let left = pieces;
 	return [...candidates.entries()]
@@ -260,31 +260,68 @@ function cheapest(
 		.reverse();
 }
 
-/** The least cost for every number of pieces once this kind may be used too, and how many of it that takes. */
+/** Least cost, and how many of one kind that takes, for every number of pieces still to be held. */
+interface Held {
+	readonly cost: Float64Array<ArrayBuffer>;
+	readonly counts: Uint32Array<ArrayBuffer>;
+}
+
+/**
+ * The least cost for every number of pieces once this kind may be used too. So many of a kind fill
+ * whole levels and cost the same each time: those are taken in ones, twos, fours and so on, and what
+ * is over a whole level is looked at for itself. That is as exact as looking at every count.
+ */
 function withKind(
-	before: Float64Array,
+	before: Float64Array<ArrayBuffer>,
 	candidate: Candidate,
 	cost: (candidate: Candidate, count: number) => number,
-): { next: Float64Array<ArrayBuffer>; counts: Uint32Array } {
-	const next = new Float64Array(before);
-	const counts = new Uint32Array(before.length);
-	const most = Math.min(candidate.type.stock, Math.ceil((before.length - 1) / candidate.capacity));
-	for (let count = 1; count <= most; count += 1) {
-		const price = cost(candidate, count);
-		const holds = Math.min(count * candidate.capacity, before.length - 1);
-		// So many pans hold all of it by themselves; where one fewer does, that was no dearer.
-		const alone = (before[0] as number) + price;
-		for (let pieces = (count - 1) * candidate.capacity + 1; pieces <= holds; pieces += 1) {
-			if (alone >= (next[pieces] as number)) continue;
-			next[pieces] = alone;
-			counts[pieces] = count;
-		}
-		for (let pieces = holds + 1; pieces < before.length; pieces += 1) {
-			const withIt = (before[pieces - holds] as number) + price;
-			if (withIt >= (next[pieces] as number)) continue;
-			next[pieces] = withIt;
-			counts[pieces] = count;
-		}
+): Held {
+	const { capacity, type } = candidate;
+	const most = Math.min(type.stock, Math.ceil((before.length - 1) / capacity));
+	const level = pansALevel(candidate);
+	const levels = Math.floor(most / level);
+	const none: Held = { cost: before, counts: new Uint32Array(before.length) };
+	const price = (count: number) => cost(candidate, count);
+	let whole = none;
+	for (let left = levels - 1, some = 1; left > 0; some *= 2) {
+		const taken = Math.min(some, left);
+		whole = orWith(whole, whole, taken * level * capacity, taken * price(level), taken * level);
+		left -= taken;
 	}
-	return { next, counts };
+	let best = whole;
+	// All whole levels but one with so many more; and where that is all there are, those themselves.
+	for (let more = 1; more < level && (levels > 0 || more <= most); more += 1) {
+		best = orWith(best, whole, more * capacity, price(more), more);
+	}
+	for (let count = levels * level; levels > 0 && count <= most; count += 1) {
+		best = orWith(best, none, count * capacity, price(count), count);
+	}
+	return best;
 }
+
+/** The better, for every number of pieces, of what there is and of something with so many pans more. */
+function orWith(now: Held, from: Held, holds: number, price: number, more: number): Held {
+	const cost = new Float64Array(now.cost);
+	const counts = new Uint32Array(now.counts);
+	// So many pans hold all of it by themselves, or what is left is held by others.
+	for (let pieces = 1; pieces < cost.length; pieces += 1) {
+		const left = Math.max(0, pieces - holds);
+		const withIt = (from.cost[left] as number) + price;
+		if (withIt >= (cost[pieces] as number)) continue;
+		cost[pieces] = withIt;
+		counts[pieces] = (from.counts[left] as number) + more;
+	}
+	return { cost, counts };
+}
+
+/** Pans of a kind that fill whole levels, as few as that takes. */
+function pansALevel({ share }: Candidate): number {
+	for (let pans = 1; pans <= MOST_A_LEVEL; pans += 1) {
+		const levels = pans * share;
+		if (Math.abs(levels - Math.round(levels)) < 1e-9 && levels > 0.5) return pans;
+	}
+	return Number.POSITIVE_INFINITY;
+}
+
+/** Gastronorm pans stand no more than nine to a level. */
+const MOST_A_LEVEL = 18;

@@ -15,6 +15,7 @@ import {
 	type PanType,
 	type Piece,
 	POURED_FILL,
+	pouring,
 	rungsHigh,
 	shelfShare,
 	volumeBelow,
@@ -79,8 +80,21 @@ export function rungsOf({ share, high }: Pick<Candidate, "share" | "high">, coun
 export function candidatesFor(load: PanLoad, stock: readonly PanType[], limits: PanLimits): Candidate[] {
 	return stock
 		.filter((type) => type.stock > 0 && (load.among?.includes(type.id) ?? true))
-		.map((type) => candidate(type, load, limits))
+		.map((type) => ({ ...knownCandidate(type, load, limits), type }))
 		.filter(({ capacity, wished }) => capacity > 0 && wished !== 0);
+}
+
+/** What a kind is for a load, whatever there is of it: asked for in every round of a choice. */
+const known = new WeakMap<PanLoad, Map<string, { readonly limits: PanLimits; readonly found: Candidate }>>();
+
+function knownCandidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
+	const ofLoad = known.get(load) ?? new Map();
+	known.set(load, ofLoad);
+	const before = ofLoad.get(type.id);
+	if (before && before.limits === limits && before.found.type.shape === type.shape) return before.found;
+	const found = candidate(type, load, limits);
+	ofLoad.set(type.id, { limits, found });
+	return found;
 }
 
 /** A pan that is over-full or too heavy for one, and one that does not close over its pieces. */
@@ -113,15 +127,23 @@ function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
 /** A pan filled to less than this share is not filled less, but left on the shelf. */
 const LEAST_SHARE = 0.6;
 
-/** The most pieces with which a pan has no drawback; all it holds, where that would be too few. */
+/**
+ * The most pieces with which a pan has no drawback; all it holds, where that would be too few. A pan
+ * with more pieces is heavier and fuller, never less so: the number is halved in on.
+ */
 function lighterCapacity(type: PanType, load: PanLoad, holds: number, limits: PanLimits): number {
-	const least = Math.ceil(holds * LEAST_SHARE);
-	for (let pieces = Math.min(holds, load.pieces); pieces >= least; pieces -= 1) {
-		if (drawbackOf(fillOne(type, load, pieces, limits), limitsOf(type, load, limits)) === 0) {
-			return pieces === load.pieces ? holds : pieces;
-		}
+	const within = limitsOf(type, load, limits);
+	const isGood = (pieces: number) => drawbackOf(fillOne(type, load, pieces, limits), within) === 0;
+	const most = Math.min(holds, load.pieces);
+	if (isGood(most)) return most === load.pieces ? holds : most;
+	let [good, bad] = [Math.ceil(holds * LEAST_SHARE), most];
+	if (good >= bad || !isGood(good)) return holds;
+	while (bad - good > 1) {
+		const middle = Math.floor((good + bad) / 2);
+		if (isGood(middle)) good = middle;
+		else bad = middle;
 	}
-	return holds;
+	return good;
 }
 
 /** The further over the carrying limit, the worse. */
@@ -141,7 +163,7 @@ export function fillOne(type: PanType, load: PanLoad, pieces: number, limits: Pa
 	const over = load.over ? shareOver(load.over, share) : NOTHING_OVER;
 	const at = (line: LiquidLine) => fillPan(type.shape, piece, pieces, line, bed, within, layers, over);
 	if (load.wanted_l === undefined) return at(load.line);
-	const litresAt = (line: LiquidLine) => at(line).liquid_l;
+	const litresAt = pouring(type.shape, piece, pieces, bed, layers);
 	return at(lineForLitres(litresAt, load.wanted_l * share, piece, load.line, layers));
 }
 

@@ -3,7 +3,7 @@ import { type LiquidLine, lineUp } from "./liquidLine.ts";
 import { depthOf, emptyPanWeight, heightOf, type PanShape, volumeBelow } from "./PanShape.ts";
 import type { Piece } from "./Piece.ts";
 import { dipSum, liftedSum, lineSum, liquidSum, type PanParts, panWorkings } from "./panSums.ts";
-import { type Bed, bedHeight, type Layers, NO_BED, pileIn } from "./pile.ts";
+import { type Bed, bedHeight, type Layers, NO_BED, type Pile, pileIn } from "./pile.ts";
 
 /** Density of braising liquid, kg/l; stock and wine are within 3 % of water. */
 export const LIQUID_KG_PER_L = 1;
@@ -66,13 +66,10 @@ export interface FilledPan {
 /** What a pan is filled by, up to a line; a line above the rim is poured to the brim. */
 function partsOf(
 	pan: PanShape,
-	piece: Piece,
 	pieces: number,
 	line: LiquidLine,
-	bed: Bed,
-	layers: Layers,
+	{ bed_mm, height_mm, pieceBelow_l, bedBelow_l }: Pile,
 ): PanParts & { readonly height_mm: number } {
-	const { bed_mm, height_mm, pieceBelow_l, bedBelow_l } = pileIn(pan, piece, pieces, bed, layers);
 	const up_mm = lineUp(height_mm, line);
 	const depth_mm = depthOf(pan);
 	const reached = Math.min(bed_mm + up_mm, depth_mm);
@@ -82,6 +79,21 @@ function partsOf(
 		piece_l: pieceBelow_l(reached),
 		bed_l: bedBelow_l(reached),
 	};
+}
+
+/**
+ * Litres to pour into a pan of so many pieces for one line after another: what lies in it is worked
+ * out once.
+ */
+export function pouring(
+	pan: PanShape,
+	piece: Piece,
+	pieces: number,
+	bed: Bed,
+	layers: Layers,
+): (line: LiquidLine) => number {
+	const pile = pileIn(pan, piece, pieces, bed, layers);
+	return (line) => reckoned(liquidSum(partsOf(pan, pieces, line, pile)));
 }
 
 /**
@@ -97,7 +109,7 @@ export function fillingWorkings(
 	line: LiquidLine,
 	layers: Layers = 1,
 ): Working[] {
-	const parts = partsOf(pan, piece, pieces, line, bed, layers);
+	const parts = partsOf(pan, pieces, line, pileIn(pan, piece, pieces, bed, layers));
 	return panWorkings({
 		line: lineSum(parts),
 		liquid: liquidSum(parts),
@@ -125,7 +137,8 @@ export function fillPan(
 	layers: Layers = 1,
 	over: Over = NOTHING_OVER,
 ): FilledPan {
-	const { height_mm, ...parts } = partsOf(pan, piece, pieces, line, bed, layers);
+	const pile = pileIn(pan, piece, pieces, bed, layers);
+	const { height_mm, ...parts } = partsOf(pan, pieces, line, pile);
 	const { bed_mm, depth_mm: depth } = parts;
 	const line_mm = reckoned(lineSum(parts));
 	const top = depth - limits.headspace_mm;

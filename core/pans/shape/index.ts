@@ -10,6 +10,7 @@ export {
 	type Over,
 	type PanLimits,
 	type PanWarning,
+	pouring,
 	UNDER_COVER_MM,
 } from "./fillPan.ts";
 export {
