@@ -24,7 +24,7 @@ export function requireWithinLimits(
 	{ covers, uptake, spare, hands, basis }: DishOrder,
 ): void {
 	if (uptake === 0) throw refuse("uptake", "the other dishes feed all covers; nobody is left for this one");
-	const broken = outsideLimits(recipe);
+	const broken = brokenLimits(recipe);
 	if (broken.length > 0) {
 		const first = broken
 			.slice(0, MOST_SAID)
@@ -38,6 +38,15 @@ export function requireWithinLimits(
 		if (!(error instanceof Refusal)) throw error;
 		throw refuse("order", `what was asked for breaks a limit and is not planned. ${error.message}`);
 	}
+}
+
+/** A card is held against the limits once, however often it is planned. */
+const held = new WeakMap<Recipe, ReturnType<typeof outsideLimits>>();
+
+function brokenLimits(recipe: Recipe): ReturnType<typeof outsideLimits> {
+	const broken = held.get(recipe) ?? outsideLimits(recipe);
+	held.set(recipe, broken);
+	return broken;
 }
 
 /** Limits that are named; whoever mends these finds the rest. */

@@ -282,36 +282,41 @@ function withKind(
 	const levels = Math.floor(most / level);
 	const none: Held = { cost: before, counts: new Uint32Array(before.length) };
 	const price = (count: number) => cost(candidate, count);
-	let whole = none;
+	const whole = copyOf(none);
 	for (let left = levels - 1, some = 1; left > 0; some *= 2) {
 		const taken = Math.min(some, left);
-		whole = orWith(whole, whole, taken * level * capacity, taken * price(level), taken * level);
+		takeBetter(whole, whole, taken * level * capacity, taken * price(level), taken * level);
 		left -= taken;
 	}
-	let best = whole;
+	const best = level > 1 ? copyOf(whole) : whole;
 	// All whole levels but one with so many more; and where that is all there are, those themselves.
 	for (let more = 1; more < level && (levels > 0 || more <= most); more += 1) {
-		best = orWith(best, whole, more * capacity, price(more), more);
+		takeBetter(best, whole, more * capacity, price(more), more);
 	}
 	for (let count = levels * level; levels > 0 && count <= most; count += 1) {
-		best = orWith(best, none, count * capacity, price(count), count);
+		takeBetter(best, none, count * capacity, price(count), count);
 	}
 	return best;
 }
 
-/** The better, for every number of pieces, of what there is and of something with so many pans more. */
-function orWith(now: Held, from: Held, holds: number, price: number, more: number): Held {
-	const cost = new Float64Array(now.cost);
-	const counts = new Uint32Array(now.counts);
-	// So many pans hold all of it by themselves, or what is left is held by others.
-	for (let pieces = 1; pieces < cost.length; pieces += 1) {
-		const left = Math.max(0, pieces - holds);
+function copyOf({ cost, counts }: Held): Held {
+	return { cost: new Float64Array(cost), counts: new Uint32Array(counts) };
+}
+
+/**
+ * Takes, for every number of pieces, something with so many pans more where that is cheaper; from the
+ * most pieces down, so that it is taken once where both are the same.
+ */
+function takeBetter(now: Held, from: Held, holds: number, price: number, more: number): void {
+	const { cost, counts } = now;
+	for (let pieces = cost.length - 1; pieces > 0; pieces -= 1) {
+		// So many pans hold all of it by themselves, or what is left is held by others.
+		const left = pieces > holds ? pieces - holds : 0;
 		const withIt = (from.cost[left] as number) + price;
 		if (withIt >= (cost[pieces] as number)) continue;
 		cost[pieces] = withIt;
 		counts[pieces] = (from.counts[left] as number) + more;
 	}
-	return { cost, counts };
 }
 
 /** Pans of a kind that fill whole levels, as few as that takes. */
