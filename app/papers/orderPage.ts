@@ -60,7 +60,7 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 		note: sitting.note,
 		house: visit.house.name,
 		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}${order.stamp}`,
-		orderBy: order.orderBy === null ? null : reading.clock(order.orderBy),
+		orderBy: order.orderBy === null ? null : `${reading.day(order.orderBy)} ${reading.time(order.orderBy)}`,
 		paper: visit.preferences.paper,
 		without: order.without,
 		total: costWords(order.cost, currency),
