@@ -1,5 +1,6 @@
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { GuestNotes, Paper, PaperHead, SinceNumber } from "../ui/parts/Paper.tsx";
+import { shownAs } from "../ui/parts/shown.ts";
 import type { cuttingPage } from "./paperPages.ts";
 
 /** What the butcher, or whoever cuts, is told of one dish. */
@@ -16,7 +17,7 @@ export function CuttingPaper({ view }: { readonly view: Awaited<ReturnType<typeo
 			{view.refused === null ? null : <p>There is no plan for this: {view.refused}</p>}
 			<ColumnTable
 				columns={[
-					{ words: "Figure", cell: ({ figure }) => <b>{figure}</b> },
+					{ words: "Figure", cell: ({ figure, shown }) => <b {...shownAs(shown)}>{figure}</b> },
 					{ words: "What", cell: ({ label }) => label },
 				]}
 				rows={view.figures}

@@ -113,10 +113,22 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 						columns={[
 							{ words: "No.", cell: ({ number }) => number },
 							{ words: "Pan", wrap: "never", cell: ({ name }) => name },
-							{ words: "Pieces", number: true, cell: ({ pieces }) => pieces },
-							{ words: "Pour", number: true, cell: ({ liquid }) => liquid },
+							{
+								words: "Pieces",
+								number: true,
+								cell: ({ pieces, shown }) => <span {...shownAs(shown.pieces)}>{pieces}</span>,
+							},
+							{
+								words: "Pour",
+								number: true,
+								cell: ({ liquid, shown }) => <span {...shownAs(shown.poured)}>{liquid}</span>,
+							},
 							{ words: "Dip", number: true, cell: ({ dip }) => dip },
-							{ words: "Carry", number: true, cell: ({ lifted }) => lifted },
+							{
+								words: "Carry",
+								number: true,
+								cell: ({ lifted, shown }) => <span {...shownAs(shown.carried)}>{lifted}</span>,
+							},
 						]}
 						rows={sheet.pans}
 						keyOf={({ number }) => number}

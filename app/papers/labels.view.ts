@@ -5,6 +5,7 @@ import { ALLERGENS } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
 import type { Sitting } from "#db";
+import { panShown } from "../places/shownAt.ts";
 import type { Shown } from "../ui/parts/shown.ts";
 import type { WorkedRow } from "../ui/server/worked.server.ts";
 import type { Reading } from "../ui/words/reading.ts";
@@ -32,15 +33,16 @@ export function labelsView(row: WorkedRow, sitting: Sitting, reading: Reading, t
 	return {
 		...head,
 		allergens: allergenWords(plan),
-		labels: plan.pans.pans.map(
-			(pan, index): PanLabel => ({
+		labels: plan.pans.pans.map((pan, index): PanLabel => {
+			const own = panShown(pan, `${dish.id}#${index}`);
+			return {
 				number: `${tag}${index + 1} of ${plan.pans.pans.length}`,
 				pan: plan.pans.goes > 1 ? `${pan.type.name}, go ${pan.go} of ${plan.pans.goes}` : pan.type.name,
 				figures: [
-					{ label: pan.pieces === 1 ? "piece" : "pieces", figure: String(pan.pieces) },
+					{ label: pan.pieces === 1 ? "piece" : "pieces", figure: String(pan.pieces), shown: own.pieces },
 					{ label: `dip; liquid ${lineWords(plan.recipe.braise.line)}`, figure: reading.length(pan.dip_mm) },
-					{ label: "poured", figure: reading.volume(pan.liquid_l) },
-					{ label: "to carry", figure: reading.mass(pan.lifted_kg) },
+					{ label: "poured", figure: reading.volume(pan.liquid_l), shown: own.poured },
+					{ label: "to carry", figure: reading.mass(pan.lifted_kg), shown: own.carried },
 					{
 						label: LIDS[dish.recipe.braise.lid],
 						figure: reading.temperature(setFor(pan, plan)),
@@ -52,8 +54,8 @@ export function labelsView(row: WorkedRow, sitting: Sitting, reading: Reading, t
 						...ofTask(pan, plan, "start"),
 					},
 				],
-			}),
-		),
+			};
+		}),
 		refused: null,
 	};
 }

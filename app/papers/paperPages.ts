@@ -2,6 +2,7 @@ import type { WorkedDish } from "#core/day";
 import { startAt } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/time";
+import type { Shown } from "../ui/parts/shown.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, percent, type Reading } from "../ui/words/reading.ts";
 import { type DishOfSitting, type DishOnPaper, dishOnPaper } from "./dishOnPaper.ts";
@@ -62,7 +63,12 @@ export function cuttingOf(onPaper: DishOnPaper) {
 /** A piece may be off by this share and is still done with the others. */
 const TOLERANCE = 0.1;
 
-function figuresOf(recipe: Recipe, plan: WorkedDish, reading: Reading): { figure: string; label: string }[] {
+function figuresOf(
+	recipe: Recipe,
+	plan: WorkedDish,
+	reading: Reading,
+): { figure: string; label: string; shown?: Shown }[] {
+	const of = plan.order.id;
 	const { piece, losses } = recipe;
 	const weight = piece.weight_g / 1000;
 	const size =
@@ -72,7 +78,11 @@ function figuresOf(recipe: Recipe, plan: WorkedDish, reading: Reading): { figure
 				? `${reading.length(piece.diameter_mm)} across`
 				: `${reading.length(piece.length_mm)} long, ${reading.length(piece.diameter_mm)} thick`;
 	return [
-		{ figure: counted(plan.pieces, "piece"), label: "to be cut" },
+		{
+			figure: counted(plan.pieces, "piece"),
+			label: "to be cut",
+			shown: { what: "pieces", of, value: plan.pieces },
+		},
 		{ figure: reading.mass(weight), label: "each, trimmed" },
 		{
 			figure: `${reading.mass(weight * (1 - TOLERANCE))} to ${reading.mass(weight * (1 + TOLERANCE))}`,
@@ -81,12 +91,27 @@ function figuresOf(recipe: Recipe, plan: WorkedDish, reading: Reading): { figure
 		{ figure: size, label: "size of a piece" },
 		...(plan.chain.order_kg === undefined
 			? []
-			: [{ figure: reading.mass(plan.chain.order_kg), label: "pack total, for this dish alone" }]),
-		{ figure: reading.mass(plan.chain.asPurchased_kg), label: "weight needed, out of the delivery" },
-		{ figure: reading.mass(plan.chain.trimmed_kg), label: "weight cut, all pieces trimmed" },
+			: [
+					{
+						figure: reading.mass(plan.chain.order_kg),
+						label: "pack total, for this dish alone",
+						shown: { what: "ordered", of, value: plan.chain.order_kg } as const,
+					},
+				]),
+		{
+			figure: reading.mass(plan.chain.asPurchased_kg),
+			label: "weight needed, out of the delivery",
+			shown: { what: "needed", of, value: plan.chain.asPurchased_kg },
+		},
+		{
+			figure: reading.mass(plan.chain.trimmed_kg),
+			label: "weight cut, all pieces trimmed",
+			shown: { what: "trimmed", of, value: plan.chain.trimmed_kg },
+		},
 		{
 			figure: `${reading.mass(plan.sums.trim.result.value)}, ${percent(losses.trimLoss)}`,
 			label: "trim and bones, to stock",
+			shown: { what: "trim", of, value: plan.sums.trim.result.value },
 		},
 		{ figure: durationWords(plan.work.places.trim.handsOn_min), label: "of work for one" },
 	];

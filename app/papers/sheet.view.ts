@@ -10,13 +10,13 @@ import { checksOf } from "../places/braise/checks.ts";
 import { PLACE, type PlaceGiven, tasksOf } from "../places/index.ts";
 import { lineState } from "../places/panUp/lineModel.ts";
 import { panUpView } from "../places/panUp/panUp.view.ts";
-import { boughtOf, shownAt, startShown } from "../places/shownAt.ts";
+import { boughtOf, panShown, shownAt, startShown } from "../places/shownAt.ts";
 import { fewPansWords, setWords } from "../places/words.ts";
 import type { WorkedRow } from "../ui/server/worked.server.ts";
 import { allergenLines, allergenView } from "../ui/words/allergenView.ts";
 import { cautionsOf } from "../ui/words/cautions.ts";
 import { guestLines } from "../ui/words/guestWords.ts";
-import { lineView } from "../ui/words/lineView.ts";
+import { linesOf } from "../ui/words/lineView.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import { versionWords } from "../ui/words/stateWords.ts";
 import { stepViews } from "../ui/words/stepView.ts";
@@ -118,6 +118,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			liquid: reading.volume(pan.liquid_l),
 			dip: reading.length(pan.dip_mm),
 			lifted: reading.mass(pan.lifted_kg),
+			shown: panShown(pan, `${dish.id}#${index}`),
 		})),
 		cover: paper("Pan up").join(". "),
 		ovens: ["Oven", "Heat", "Chill", "Reheat", "Hold", "Carry"].flatMap(paper),
@@ -127,7 +128,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		),
 		sear: paper("Sear")[0] ?? null,
 		sauce: paper("Sauce")[0] ?? null,
-		lines: plan.lines.map((line) => lineView(line, reading)),
+		lines: linesOf(plan, reading),
 		steps: stepViews(recipe.steps, plan.batch, sitting.hands),
 		checks: checksOf(given),
 		allergens: allergenLines(allergenView(plan.allergens, policy.allergenList)),

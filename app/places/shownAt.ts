@@ -27,6 +27,18 @@ export function shownAt(key: PlaceKey, plan: WorkedDish): Shown | null {
 	}
 }
 
+/** What the figures of one pan are. @param of the dish and its place among the pans: "goat#3" */
+export function panShown(
+	{ pieces, liquid_l, lifted_kg }: WorkedDish["pans"]["pans"][number],
+	of: string,
+): { readonly pieces: Shown; readonly poured: Shown; readonly carried: Shown } {
+	return {
+		pieces: { what: "panPieces", of, value: pieces },
+		poured: { what: "panPoured", of, value: liquid_l },
+		carried: { what: "panCarried", of, value: lifted_kg },
+	};
+}
+
 /** When a place begins. */
 export function startShown(plan: WorkedDish, key: PlaceKey): Shown | null {
 	const task = taskAt(plan, key);

@@ -3,7 +3,7 @@ import type { PlaceKey } from "#core/trade";
 import { type Headline, PLACE, sumsOf, type TableGiven } from "../places/index.ts";
 import { tastingWords } from "../places/tastingWords.ts";
 import { type SumWords, sumWords } from "../places/workingWords.ts";
-import { type LineView, lineView } from "../ui/words/lineView.ts";
+import { type LineView, linesOf } from "../ui/words/lineView.ts";
 import { type StepView, stepViews } from "../ui/words/stepView.ts";
 import { warningsNow } from "../ui/words/warningsNow.ts";
 import { type WarningWords, warningWords } from "../ui/words/warningWords.ts";
@@ -29,7 +29,9 @@ export function detailOf(key: PlaceKey, given: TableGiven): PlaceDetail {
 		key,
 		...place.headline(given),
 		drawing: place.drawing?.(given) ?? null,
-		lines: plan.lines.filter((line) => place.takes(line, plan)).map((line) => lineView(line, reading)),
+		lines: linesOf(plan, reading).filter((_, index) =>
+			plan.lines.slice(index, index + 1).some((line) => place.takes(line, plan)),
+		),
 		steps: stepViews(
 			plan.recipe.steps.filter((step) => step.place === key),
 			plan.batch,

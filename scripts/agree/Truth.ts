@@ -1,3 +1,4 @@
+import { countBy, groupBy, sumBy } from "es-toolkit";
 import { braise } from "#core/braise";
 import type { DatesShown } from "../../app/ui/server/worked.server.ts";
 import { minutesOf } from "./minutesOf.ts";
@@ -51,39 +52,69 @@ export function truthOf({ day, all }: DatesShown, timeZone: string): Truth {
 				rows.flatMap(({ dish, plan }): [string, TrueDish][] => {
 					if (!plan) return [];
 					wrong.push(...notBorneOut(plan, tasks));
-					const { chain, pans } = plan;
-					const kinds = new Map<string, number>();
-					for (const { type, go } of pans.pans) {
-						const key = `${type.id} ${go}`;
-						kinds.set(key, (kinds.get(key) ?? 0) + 1);
-					}
-					const atOnce = new Map<string, number>();
-					for (const [key, count] of kinds) {
-						const [type = ""] = key.split(" ");
-						atOnce.set(type, Math.max(atOnce.get(type) ?? 0, count));
-					}
-					const own = day.tasks.filter((task) => task.for === dish.id && task.figures.group !== undefined);
-					const set = own.flatMap(({ uses }) => uses.flatMap(({ set_C }) => set_C ?? []));
 					return [
-						[
-							dish.id,
-							{
-								ordered: chain.order_kg ?? chain.asPurchased_kg,
-								trimmed: chain.trimmed_kg,
-								poured: pans.pans.reduce((sum, { liquid_l }) => sum + liquid_l, 0),
-								sauce: plan.sauce_l,
-								portions: chain.portions,
-								pieces: plan.pieces,
-								pans: [...atOnce.values()].reduce((sum, count) => sum + count, 0),
-								set: [...new Set(set)].sort((a, b) => a - b).join(" "),
-							},
-						],
+						...linesOf(dish.id, plan),
+						...pansOf(dish.id, plan),
+						[dish.id, { ...figuresOf(plan), set: setOf(dish.id, day) }],
 					];
 				}),
 			),
 		),
 	);
 	return { tasks, dishes, ovens: [...ovens.values()], timeZone, wrong };
+}
+
+type Worked = NonNullable<DatesShown["all"][number]["sittings"][number]["rows"][number]["plan"]>;
+
+/** What of a dish stands on many screens. */
+function figuresOf({ chain, pans, liquid, pieces, sauce_l }: Worked): TrueDish {
+	return {
+		needed: chain.asPurchased_kg,
+		trim: chain.asPurchased_kg - chain.trimmed_kg,
+		cooked: chain.cooked_kg,
+		ordered: chain.order_kg ?? chain.asPurchased_kg,
+		trimmed: chain.trimmed_kg,
+		poured: pans.pans.reduce((sum, { liquid_l }) => sum + liquid_l, 0),
+		sauce: sauce_l,
+		portions: chain.portions,
+		pieces,
+		pans: atOnce(pans.pans),
+		...(liquid ? { left: liquid.left_l, steamed: liquid.evaporated_l } : {}),
+	};
+}
+
+/** Pans of all kinds that are filled at once, of several fillings the most. */
+function atOnce(pans: Worked["pans"]["pans"]): number {
+	const kinds = Object.values(groupBy(pans, ({ type }) => type.id));
+	return sumBy(kinds, (alike) => Math.max(...Object.values(countBy(alike, ({ go }) => go))));
+}
+
+/** What the ovens of a dish are set to, each once. */
+function setOf(dish: string, { tasks }: DatesShown["day"]): string {
+	const own = tasks.filter((task) => task.for === dish && task.figures.group !== undefined);
+	const set = own.flatMap(({ uses }) => uses.flatMap(({ set_C }) => set_C ?? []));
+	return [...new Set(set)].sort((a, b) => a - b).join(" ");
+}
+
+/** Each line of a dish as it is weighed, measured or counted, and on a portion: its weight over its portions. */
+function linesOf(dish: string, { lines, chain }: Worked): [string, TrueDish][] {
+	return lines.map(({ weigh_g, measure_ml, count, amount_g }, index) => [
+		`${dish}#${index}`,
+		{
+			...(weigh_g === null ? {} : { lineKg: weigh_g / 1000 }),
+			...(measure_ml === null ? {} : { lineLitres: measure_ml / 1000 }),
+			...(count === null ? {} : { lineCount: count }),
+			...(amount_g === null ? {} : { linePortion: amount_g / chain.portions / 1000 }),
+		},
+	]);
+}
+
+/** Each pan of a dish, under a name of its own: lines and pans are counted alike. */
+function pansOf(dish: string, { pans }: Worked): [string, TrueDish][] {
+	return pans.pans.map(({ pieces, liquid_l, lifted_kg }, index) => [
+		`${dish}#${index} pan`,
+		{ panPieces: pieces, panPoured: liquid_l, panCarried: lifted_kg },
+	]);
 }
 
 /** Minutes that do not lie in what the heat of the placed oven gives, and litres that do not follow from it. */

@@ -34,7 +34,7 @@ function ofTask({ of, value, text }: ShownFigure, what: OfTask, truth: Truth): s
 
 function ofDish(figure: ShownFigure, truth: Truth): string[] {
 	const { what, of, value, text, unit } = figure;
-	const dish = truth.dishes.get(of);
+	const dish = truth.dishes.get(what.startsWith("pan") && what !== "pans" ? `${of} pan` : of);
 	if (!dish) return ["the day has no such dish"];
 	const has = dish[what];
 	if (has === undefined) return ["nobody knows what that is"];
@@ -81,6 +81,6 @@ export function saysValue(text: string, value: number, unit: string): boolean {
 	const said = Number(number.replaceAll(",", "")) / (written === "g" || written === "ml" ? 1000 : 1);
 	if (unit === "count") return said === value;
 	const step = number.includes(".") ? 10 ** -(number.split(".")[1]?.length ?? 0) : 1;
-	const thousandth = written === "g" || written === "ml" ? 0.01 : step;
-	return Math.abs(said - value) <= Math.max(ROUNDED * value, thousandth);
+	const digit = written === "g" || written === "ml" ? step / 1000 : step;
+	return Math.abs(said - value) <= Math.max(ROUNDED * value, digit);
 }

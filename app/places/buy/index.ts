@@ -2,8 +2,10 @@ import type { WorkedDish } from "#core/day";
 import { ordered_kg, startAt } from "#core/plan";
 import { wantedWorking } from "#core/yields";
 import type { Fact } from "../../ui/parts/Facts.tsx";
+import type { Shown } from "../../ui/parts/shown.ts";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
+import { boughtOf } from "../shownAt.ts";
 import { present } from "../sums.ts";
 import { mainName, portionWords } from "../words.ts";
 import { makingView } from "./making.view.ts";
@@ -48,12 +50,14 @@ export const buy: Place = {
 };
 
 /** One story: what is needed, what is ordered for it, and what of that is over. */
-function boughtFacts({ chain, setBy }: WorkedDish, { mass }: Reading): Fact[] {
+function boughtFacts(plan: WorkedDish, { mass }: Reading): Fact[] {
+	const { chain, setBy, order } = plan;
 	const { asPurchased_kg: needed_kg, order_kg = needed_kg } = chain;
+	const needed: Shown = { what: "needed", of: order.id, value: needed_kg };
 	if (setBy === "meat") return [{ figure: mass(needed_kg), label: "on hand" }];
 	return [
-		{ figure: mass(needed_kg), label: "needed" },
-		{ figure: mass(order_kg), label: "ordered" },
+		{ figure: mass(needed_kg), label: "needed", shown: needed },
+		{ figure: mass(order_kg), label: "ordered", shown: boughtOf(plan) },
 		{ figure: spareWords(chain, { mass }), label: "spare" },
 	];
 }

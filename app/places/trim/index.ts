@@ -17,6 +17,7 @@ export const trim: Place = {
 			{
 				figure: reading.mass(plan.sums.trim.result.value),
 				label: "trim, to stock",
+				shown: { what: "trim", of: plan.order.id, value: plan.sums.trim.result.value },
 			},
 			...(plan.second && plan.recipe.second
 				? [

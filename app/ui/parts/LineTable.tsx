@@ -1,11 +1,17 @@
 import type { LineView } from "../words/lineView.ts";
 import { type Column, ColumnTable, type RowGroup } from "./ColumnTable.tsx";
 import { Muted } from "./parts.tsx";
+import { shownAs } from "./shown.ts";
 
 const AMOUNTS: readonly Column<LineView>[] = [
-	{ words: "Amount", number: true, cell: ({ amount }) => <b>{amount}</b> },
+	{ words: "Amount", number: true, cell: ({ amount, shown }) => <b {...shownAs(shown?.amount)}>{amount}</b> },
 	{ words: "Of main", number: true, cell: ({ percentOfMain }) => percentOfMain },
-	{ words: "A portion", number: true, hideBelow: "sm", cell: ({ perPortion }) => perPortion },
+	{
+		words: "A portion",
+		number: true,
+		hideBelow: "sm",
+		cell: ({ perPortion, shown }) => perPortion && <span {...shownAs(shown?.portion)}>{perPortion}</span>,
+	},
 ];
 
 const ON_SCREEN: readonly Column<LineView>[] = [

@@ -8,7 +8,23 @@ export const SHOWN_UNITS = {
 	/** What its pans are set to, each once, apart by spaces. */
 	set: "°C",
 	ordered: "kg",
+	/** Out of the delivery, and what trimming takes off of it. */
+	needed: "kg",
+	trim: "kg",
 	trimmed: "kg",
+	cooked: "kg",
+	/** What the pans have when the meat is lifted, and what has steamed away by then. */
+	left: "l",
+	steamed: "l",
+	/** A line of the card, by its place on it: as it is weighed, measured or counted, and on each portion. */
+	lineKg: "kg",
+	lineLitres: "l",
+	lineCount: "count",
+	linePortion: "kg",
+	/** One pan, by its place among them: pieces, what is poured, and what is carried. */
+	panPieces: "count",
+	panPoured: "l",
+	panCarried: "kg",
 	poured: "l",
 	sauce: "l",
 	portions: "count",
@@ -19,7 +35,7 @@ export const SHOWN_UNITS = {
 /** A figure on a screen or on paper, as another program can hold it against the day. */
 export interface Shown {
 	readonly what: keyof typeof SHOWN_UNITS;
-	/** The task, or the dish. */
+	/** The task, or the dish; a line or a pan as "goat#3", counted from nought. */
 	readonly of: string;
 	readonly value: number | string;
 }

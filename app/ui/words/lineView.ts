@@ -1,5 +1,7 @@
+import type { WorkedDish } from "#core/day";
 import type { PlanLine } from "#core/plan";
 import { clausesOf, gramsOrNull, type Ingredient, ingredientOf, isBoughtByVolume } from "#core/recipe";
+import type { Shown } from "../parts/shown.ts";
 import { counted, perCent, type Reading } from "./reading.ts";
 
 /** One line of the batch as it is read. */
@@ -13,6 +15,29 @@ export interface LineView {
 	readonly group: string;
 	/** What has to be known beside the amount: straight against damped, rounding, counting out. */
 	readonly note: string;
+	/** What its figures are of a dish in its day; left out where it stands on none. */
+	readonly shown?: { readonly amount: Shown; readonly portion: Shown | null };
+}
+
+/** Every line of a dish in its day, as it is read. */
+export function linesOf({ lines, order }: WorkedDish, reading: Reading): LineView[] {
+	return lines.map((line, index) => {
+		const of = `${order.id}#${index}`;
+		const { perPortion_g } = line;
+		return {
+			...lineView(line, reading),
+			shown: {
+				amount: amountShown(line, of),
+				portion: perPortion_g === null ? null : { what: "linePortion", of, value: perPortion_g / 1000 },
+			},
+		};
+	});
+}
+
+function amountShown({ count, measure_ml, weigh_g }: PlanLine, of: string): Shown {
+	if (count !== null) return { what: "lineCount", of, value: count };
+	if (measure_ml !== null) return { what: "lineLitres", of, value: measure_ml / 1000 };
+	return { what: "lineKg", of, value: (weigh_g ?? 0) / 1000 };
 }
 
 /** Rounding further off than this is shown. */
