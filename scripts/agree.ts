@@ -176,7 +176,10 @@ function pagesOf(
 			["day", `/day/${date}`] as const,
 			["day sheet", `/day/${date}/paper`] as const,
 		]),
-		...sittings.map(({ id }) => ["sitting", `/sittings/${id}`] as const),
+		...sittings.flatMap(({ id }) => [
+			["sitting", `/sittings/${id}`] as const,
+			["order sheet", `/sittings/${id}/order`] as const,
+		]),
 		...tables.flatMap((table) => [
 			...places.map((place) => ["long table", `${table}?place=${place}`] as const),
 			["sheet", `${table}/sheet`] as const,

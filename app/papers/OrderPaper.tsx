@@ -3,6 +3,7 @@ import { upperFirst } from "es-toolkit";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { GuestNotes, LetterKey, LONG_LIST, Paper, PaperHead, SinceNumber } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
+import { shownAs } from "../ui/parts/shown.ts";
 import type { orderPage } from "./orderPage.ts";
 
 type OrderView = Awaited<ReturnType<typeof orderPage>>;
@@ -62,9 +63,10 @@ export function OrderPaper({ view }: { readonly view: OrderView }) {
 								{upperFirst(name)}: {total}
 							</b>
 							<ul>
-								{cuts.map(({ dish, what, how }) => (
+								{cuts.map(({ dish, needed, cut, how }) => (
 									<li key={dish}>
-										<b>{what}</b>, {dish}: {how.join("; ")}.
+										<b {...shownAs(needed.shown)}>{needed.words}</b> needed,{" "}
+										<b {...shownAs(cut.shown)}>{cut.words}</b> cut, {dish}: {how.join("; ")}.
 									</li>
 								))}
 							</ul>

@@ -3,6 +3,7 @@ import type { ByProductUses } from "#core/plan";
 import { CATEGORIES, type Ingredient, type Recipe } from "#core/recipe";
 import type { Losses } from "#core/yields";
 import { pieceWeightWords, pieceWords } from "../places/words.ts";
+import type { Shown } from "../ui/parts/shown.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 
 /** What a butcher is asked for of one dish. */
@@ -10,10 +11,17 @@ export interface ButcherRequest {
 	readonly dish: string;
 	/** What it is cut from, as it is ordered for all dishes together. */
 	readonly from: Ingredient;
-	/** "5.7 kg needed, 5.2 kg cut" */
-	readonly what: string;
+	/** "5.7 kg" needed out of the delivery, "5.2 kg" cut of it. */
+	readonly needed: Weighed;
+	readonly cut: Weighed;
 	/** How it is cut, a thing each. */
 	readonly how: readonly string[];
+}
+
+interface Weighed {
+	readonly words: string;
+	/** What it is of the dish in its day; left out for a second main. */
+	readonly shown?: Shown;
 }
 
 /** A cut thicker than it is long is asked across the bone. */
@@ -27,7 +35,7 @@ export function butcherWords(plan: WorkedDish, uses: ByProductUses, reading: Rea
 	const own = {
 		dish: recipe.name,
 		from: main,
-		what: neededAndCut(chain, reading),
+		...neededAndCut(chain, reading, plan.order.id),
 		how: [
 			`${counted(plan.pieces, "piece")} of ${pieceWeightWords(recipe, reading)}, trimmed`,
 			pieceWords(recipe, reading),
@@ -41,7 +49,7 @@ export function butcherWords(plan: WorkedDish, uses: ByProductUses, reading: Rea
 		{
 			dish: recipe.name,
 			from: second.ingredient,
-			what: neededAndCut(second, reading),
+			...neededAndCut(second, reading),
 			how: [
 				`${counted(second.pieces, "piece")} of ${pieceWeightWords(recipe.second, reading)}, trimmed`,
 				pieceWords(recipe.second, reading),
@@ -60,8 +68,14 @@ function rackWords({ bones, perPiece }: NonNullable<Recipe["rack"]>): string[] {
 function neededAndCut(
 	{ asPurchased_kg, trimmed_kg }: Pick<WorkedDish["chain"], "asPurchased_kg" | "trimmed_kg">,
 	{ mass }: Reading,
-): string {
-	return `${mass(asPurchased_kg)} needed, ${mass(trimmed_kg)} cut`;
+	of?: string,
+): Pick<ButcherRequest, "needed" | "cut"> {
+	const shown = (what: "needed" | "trimmed", value: number) =>
+		of === undefined ? {} : { shown: { what, of, value } };
+	return {
+		needed: { words: mass(asPurchased_kg), ...shown("needed", asPurchased_kg) },
+		cut: { words: mass(trimmed_kg), ...shown("trimmed", trimmed_kg) },
+	};
 }
 
 /** Nothing is said of a bone where the card says nothing of it. */

@@ -89,7 +89,7 @@ function butcherView({ cuts, groups, here }: Order, reading: Reading, ordered: (
 		return {
 			name: from.name,
 			total: row ? `${ordered(row)} ordered` : isHere ? "here already" : "from the store",
-			cuts: all.map(({ dish, what, how }) => ({ dish, what, how })),
+			cuts: all.map(({ from: _, ...cut }) => cut),
 		};
 	});
 }
