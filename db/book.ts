@@ -1,7 +1,6 @@
 import { and, asc, desc, eq, inArray, or } from "drizzle-orm";
 import { groupBy } from "es-toolkit";
 import isEqual from "fast-deep-equal";
-import { nanoid } from "nanoid";
 import { refuse } from "#core/check";
 import {
 	checkPreparation,
@@ -19,6 +18,7 @@ import {
 import { record } from "./events.ts";
 import { readIngredients, readPreparations } from "./knownIngredients.ts";
 import { reindex } from "./listing.ts";
+import { newId } from "./newId.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import { recipe, recipeListing, recipeState, recipeVersion } from "./schema.ts";
@@ -230,7 +230,7 @@ async function writeVersion(
 		const kind = isPreparation(doc) ? "preparation" : "dish";
 		await tx.insert(recipe).values({ id, kind, createdAt: now }).onConflictDoNothing();
 	}
-	const versionId = nanoid(10);
+	const versionId = newId();
 	await tx
 		.insert(recipeVersion)
 		.values({ id: versionId, recipeId: id, number, doc, createdAt: now, createdBy: who, reason });

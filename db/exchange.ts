@@ -1,6 +1,5 @@
 import { asc, desc, eq, inArray, lt, sql } from "drizzle-orm";
 import { chunk, groupBy } from "es-toolkit";
-import { nanoid } from "nanoid";
 import {
 	type BookFile,
 	emptyBook,
@@ -12,6 +11,7 @@ import {
 import { isPreparation, namedIn, stateOf } from "#core/recipe";
 import { retireOthers } from "./book.ts";
 import { AT_ONCE, reindex } from "./listing.ts";
+import { newId } from "./newId.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import {
@@ -256,7 +256,7 @@ async function writeRecipes(tx: Transaction, entries: readonly RecipeEntry[]): P
 			});
 	}
 	const versions = entries.flatMap(({ id, versions: own }) =>
-		own.map(({ life, ...version }) => ({ life, row: { ...version, id: nanoid(10), recipeId: id } })),
+		own.map(({ life, ...version }) => ({ life, row: { ...version, id: newId(), recipeId: id } })),
 	);
 	for (const some of chunk(versions, AT_ONCE))
 		await tx.insert(recipeVersion).values(some.map(({ row }) => row));
@@ -316,7 +316,7 @@ async function makeRoom(tx: Transaction, at: number, length: number): Promise<vo
 
 /** Holds a file that is to be looked at before it is taken in. @returns its id */
 export function stageImport(store: Store, name: string, text: string, who: string): Promise<string> {
-	const id = nanoid(16);
+	const id = newId(16);
 	const at = Date.now();
 	return store.write(async (tx) => {
 		await makeRoom(tx, at, text.length);

@@ -99,6 +99,7 @@ export {
 	readTags,
 	type Sought,
 } from "./listing.ts";
+export { newId } from "./newId.ts";
 export {
 	type Crossing,
 	type NewReading,

@@ -1,6 +1,5 @@
 import { asc, eq } from "drizzle-orm";
 import { sortBy } from "es-toolkit";
-import { nanoid } from "nanoid";
 import { USUAL_UA_W_PER_K } from "#core/carry";
 import {
 	type CarryBox,
@@ -19,6 +18,7 @@ import { HOUSE_CODE_KEYS, HOUSE_CODES, type HouseCode } from "#core/safety";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
 import { type Made, readKnown } from "./knownIngredients.ts";
+import { newId } from "./newId.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
 import { cook, type EventSubject, house, houseCode, oven, panType, standingPlace } from "./schema.ts";
@@ -212,7 +212,7 @@ export function addEquipment<S extends EquipmentSubject>(
 	who: string,
 	fields: Omit<(typeof TABLES)[S]["$inferInsert"], "id" | "version" | "retired">,
 ): Promise<string> {
-	const id = nanoid(10);
+	const id = newId();
 	return store.write(async (tx) => {
 		await tx.insert(TABLES[subject]).values({ ...fields, id } as never);
 		await record(tx, {

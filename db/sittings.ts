@@ -1,12 +1,12 @@
 import { and, asc, eq, gte, inArray, lt } from "drizzle-orm";
 import { groupBy } from "es-toolkit";
 import isEqual from "fast-deep-equal";
-import { nanoid } from "nanoid";
 import { isPreparation, type Recipe, type RecipeState } from "#core/recipe";
 import { type SittingDish, sharedOut } from "#core/sitting";
 import { withLife } from "./book.ts";
 import { changeRow } from "./changeRow.ts";
 import { changesBetween, record } from "./events.ts";
+import { newId } from "./newId.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
 import { type Change, recipeVersion, sitting, sittingDish } from "./schema.ts";
@@ -96,7 +96,7 @@ export function addSitting(
 	details: SittingDetails,
 	dishes: readonly SittingDish[] = [],
 ): Promise<string> {
-	const id = nanoid(10);
+	const id = newId();
 	return store.write(async (tx) => {
 		await tx.insert(sitting).values({ ...details, id });
 		await writeDishes(tx, id, dishes, []);

@@ -109,8 +109,9 @@ test("every figure shows its arithmetic, and pulling an end of the yield bar tri
 		page.getByText("180 covers × 62 % taking it × (1 + 5 % spare), up to a whole one"),
 	).toBeVisible();
 	await expect(
-		page.getByText("(34.2 kg as purchased ÷ 4.5 kg a pack, up to a whole one) × 4.5 kg a pack"),
+		page.getByText("34.2 kg as purchased ÷ 4.5 kg a pack, up to a whole one", { exact: true }),
 	).toBeVisible();
+	await expect(page.getByText("8 packs × 4.5 kg a pack", { exact: true })).toBeVisible();
 	const end = page.getByRole("slider", { name: "Weight bought" });
 	await end.scrollIntoViewIfNeeded();
 	const box = await end.boundingBox();

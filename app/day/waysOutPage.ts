@@ -37,10 +37,13 @@ export async function waysOutPage(
 		timeZone: reading.timeZone,
 		temperature: reading.temperature,
 	};
+	// An order that frees all of it asks for nothing; one that only helps stands after what frees more.
+	const inOrder = better ? [orderWay(better, date)] : [];
+	const isEnough = better?.missing_min === 0;
 	return {
 		says: saysOf(found.ways, found.proven, found.tried),
 		ways: [
-			...(better ? [orderWay(better, date)] : []),
+			...(isEnough ? inOrder : []),
 			...found.ways.map((way) => ({
 				id: JSON.stringify(way.remedies),
 				words: way.remedies.map((remedy) => remedyWords(remedy, names)).join(", and "),
@@ -49,6 +52,7 @@ export async function waysOutPage(
 					? null
 					: trialAddress(date, changesIn(way.remedies)),
 			})),
+			...(isEnough ? [] : inOrder),
 		],
 	};
 }

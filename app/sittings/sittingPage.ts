@@ -1,7 +1,6 @@
-import { nanoid } from "nanoid";
 import type { GuestSizes } from "#core/sitting";
 import { wallClock } from "#core/time";
-import { namesOfVersions, readBook, readHouseCodes, readKitchen, readSitting } from "#db";
+import { namesOfVersions, newId, readBook, readHouseCodes, readKitchen, readSitting } from "#db";
 import { tasksOf } from "../places/index.ts";
 import { codeChoices } from "../ui/server/codeChoices.ts";
 import { inCodeOf } from "../ui/server/needs.server.ts";
@@ -51,7 +50,7 @@ export async function sittingPage(
 		id: sitting.id,
 		version: sitting.version,
 		/** The next dish that is added gets this, so that what is sent twice is added once. */
-		newId: nanoid(10),
+		newId: newId(),
 		removed: removed.map(({ dish, who, at }) => ({
 			id: dish.id,
 			says: `${names.get(dish.recipeVersionId)?.name ?? "A dish"} was taken off by ${who}, ${reading.clock(at)}.`,

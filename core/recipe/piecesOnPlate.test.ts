@@ -24,6 +24,12 @@ describe("the pieces of a plate", () => {
 	});
 });
 
+it("what is pulled apart has no pieces on a plate, and goes into any portion", () => {
+	const pulled = { ...card(300, 160), servedIn: "pulled" as const };
+	expect(piecesOnPlate(pulled)).toBe(0);
+	expect(pieceOff(pulled)).toBeNull();
+});
+
 describe("a piece and a portion", () => {
 	it("agree within a tenth, which is still within it", () => {
 		expect(pieceOff(card(275, 160))).toBeNull();

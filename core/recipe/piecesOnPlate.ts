@@ -1,7 +1,9 @@
 import { cookedShare, isByPiece } from "../yields/index.ts";
 import type { Recipe } from "./Recipe.ts";
 
-type Plated = Pick<Recipe, "portion" | "losses"> & { readonly piece: Pick<Recipe["piece"], "weight_g"> };
+type Plated = Pick<Recipe, "portion" | "losses" | "servedIn"> & {
+	readonly piece: Pick<Recipe["piece"], "weight_g">;
+};
 
 /** More than so many pieces on a plate are not counted but weighed. */
 const MOST_ON_PLATE = 3;
@@ -17,8 +19,9 @@ const MOST_CUT_FOR = 4;
  * @returns 0 where a piece is cut for several, or many small ones make a portion
  * @example piecesOnPlate({ portion: { portion_g: 160 }, piece: { weight_g: 250, … }, losses: { cookingLoss: 0.36, … } }) // 1
  */
-export function piecesOnPlate({ portion, piece, losses }: Plated): number {
-	if (isByPiece(portion)) return 0;
+export function piecesOnPlate({ portion, piece, losses, servedIn }: Plated): number {
+	// What is pulled apart has no pieces any more.
+	if (isByPiece(portion) || servedIn === "pulled") return 0;
 	const share = (piece.weight_g * cookedShare(losses)) / portion.portion_g;
 	if (share >= 0.75) return share < 1.5 ? 1 : 0;
 	const whole = Math.round(1 / share);
@@ -27,7 +30,7 @@ export function piecesOnPlate({ portion, piece, losses }: Plated): number {
 
 /** Whether a plate gets whole pieces, or an even cut of a joint, or so many small ones that it does not matter. */
 export function isWholeOnPlate(recipe: Plated): boolean {
-	if (isByPiece(recipe.portion)) return true;
+	if (isByPiece(recipe.portion) || recipe.servedIn === "pulled") return true;
 	if (piecesOnPlate(recipe) > 0) return true;
 	const share = (recipe.piece.weight_g * cookedShare(recipe.losses)) / recipe.portion.portion_g;
 	const cutFor = Math.round(share);

@@ -37,5 +37,6 @@ export function pieceOffIn(draft: Draft): PieceOff | null {
 		portion: portionTyped(fields),
 		losses: lossesTyped(fields),
 		piece: { weight_g: fields.grams("pieceWeight") },
+		...(fields.text("servedIn") === "pulled" ? { servedIn: "pulled" as const } : {}),
 	});
 }
