@@ -29,9 +29,7 @@ export function detailOf(key: PlaceKey, given: TableGiven): PlaceDetail {
 		key,
 		...place.headline(given),
 		drawing: place.drawing?.(given) ?? null,
-		lines: linesOf(plan, reading).filter((_, index) =>
-			plan.lines.slice(index, index + 1).some((line) => place.takes(line, plan)),
-		),
+		lines: linesOf(plan, reading, (line) => place.takes(line, plan)),
 		steps: stepViews(
 			plan.recipe.steps.filter((step) => step.place === key),
 			plan.batch,

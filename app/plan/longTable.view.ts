@@ -244,9 +244,10 @@ function rippling(
 	{ visit, now: { kitchen } }: LongTableGiven,
 ): RipplingPlace[] {
 	const { reading } = visit;
+	const warnings = warningsNow(plan, kitchen, reading);
 	const places = placesOf({ plan, kitchen, reading }).map((place) => ({
 		...place,
-		misses: missedAt(place.key, warningsNow(plan, kitchen, reading)),
+		misses: missedAt(place.key, warnings),
 	}));
 	if (!before || before === plan) return places;
 	const old = new Map(placesOf({ plan: before, kitchen, reading }).map((place) => [place.key, place]));

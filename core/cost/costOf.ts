@@ -1,4 +1,4 @@
-import { type PlanFigures, ready_kg } from "../plan/index.ts";
+import { type PlanFigures, purchased_kg, ready_kg } from "../plan/index.ts";
 import { type Ingredient, missingIn, type Recipe, trimLossOf } from "../recipe/index.ts";
 
 /** What one line of a dish costs. Money in minor units, unrounded; masses kg. */
@@ -89,7 +89,7 @@ export function costOfPlan(plan: PlanFigures, recipe: Recipe, menuPrice_minor: n
 			ingredient,
 			edible_kg: ready_kg(planLine),
 			trimLoss: trimLossOf(recipe, line, ingredient),
-			...(line.role === "main" ? { asPurchased_kg: plan.chain.asPurchased_kg } : {}),
+			asPurchased_kg: purchased_kg(planLine, recipe, plan.chain) ?? 0,
 		};
 	});
 	const { portions, cooked_kg } = plan.chain;

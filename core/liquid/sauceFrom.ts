@@ -1,4 +1,4 @@
-import { MOST_STEAM_KG_PER_M2_H, reduceIn, STEAM_KJ_PER_KG, thicken } from "../sauce/index.ts";
+import { MOST_STEAM_KG_PER_M2_H, markAt, reduceIn, STEAM_KJ_PER_KG, thicken } from "../sauce/index.ts";
 import {
 	add,
 	divide,
@@ -155,8 +155,8 @@ export function sauceFrom(
 	finish: SauceFinish,
 ): SaucePlan {
 	const there_l = account.forSauce_l;
-	const asked_l = wanted_l / (1 - finish.reduceBy);
-	const { taken: takenSum, limitedBy } = takenFor(account, wanted_l, asked_l, pots, finish);
+	const asked = divide(figure(wanted_l, "l", "sauce"), lessShare(finish.reduceBy, "boiledAway"));
+	const { taken: takenSum, limitedBy } = takenFor(account, wanted_l, asked, pots, finish);
 	const take_l = takenSum.result.value;
 	const area_m2 = pots.count * pots.goes * pots.floor_m2;
 	const boils_min = (take_l - Math.min(wanted_l, take_l)) / litresAMinute(pots);
@@ -172,7 +172,7 @@ export function sauceFrom(
 		there_l,
 		wanted_l,
 		take_l,
-		asked_l,
+		asked_l: reckoned(asked),
 		reduceBy: take_l > 0 ? Math.max(0, 1 - wanted_l / take_l) : 0,
 		limitedBy,
 		drawn,
@@ -189,7 +189,8 @@ export function sauceFrom(
 		sums: {
 			taken: takenSum,
 			salt,
-			mark: wanted_l > 0 ? (reduced?.mark ?? markOf(wanted_l / (pots.count * pots.goes), pots)) : null,
+			mark:
+				wanted_l > 0 ? (reduced?.mark ?? markAt(wanted_l / (pots.count * pots.goes), pots.floor_m2)) : null,
 			toReduce: reduced?.toReduce ?? null,
 			boilsAfter: drawn ? boilsAfter(take_l - wanted_l, drawn) : null,
 			thickeners: thickened
@@ -197,14 +198,6 @@ export function sauceFrom(
 				: [],
 		},
 	};
-}
-
-function markOf(litres: number, { floor_m2 }: SaucePots): Working {
-	return working(
-		"mark",
-		divide(figure(litres, "l", "sauce"), figure(floor_m2, "number", "floorOfPot")),
-		"mm",
-	);
 }
 
 function boilsAfter(all_l: number, { boilsAway_l }: DrawnOff): Working {
@@ -246,9 +239,9 @@ const HARDLY_LESS = 0.02;
 function takenFor(
 	{ forSauce_l: left_l, salt_pct }: LiquidAccount,
 	wanted_l: number,
-	asked_l: number,
+	asked: Sum,
 	pots: SaucePots,
-	{ reduceBy, mostSalt_pct, finishSalt_g, most_min, before_min }: SauceFinish,
+	{ mostSalt_pct, finishSalt_g, most_min, before_min }: SauceFinish,
 ): Pick<SaucePlan, "limitedBy"> & { readonly taken: Working } {
 	const wanted = figure(wanted_l, "l", "sauce");
 	const left = figure(left_l, "l", "thereIs");
@@ -265,16 +258,8 @@ function takenFor(
 		reckoned(other[1]) < reckoned(least[1]) ? other : least,
 	);
 	const taken = (litres: Sum) => working("taken", least(litres, left), "l");
-	if (reckoned(limit) >= asked_l * (1 - HARDLY_LESS)) {
-		return { taken: taken(divide(wanted, lessShare(reduceBy, "boiledAway"))), limitedBy: null };
-	}
-	return {
-		taken:
-			limitedBy === "liquid"
-				? working("taken", least(figure(asked_l, "l", "takenForIt"), left), "l")
-				: taken(limit),
-		limitedBy,
-	};
+	if (reckoned(limit) >= reckoned(asked) * (1 - HARDLY_LESS)) return { taken: taken(asked), limitedBy: null };
+	return { taken: taken(limitedBy === "liquid" ? asked : limit), limitedBy };
 }
 
 /** What may be taken until the sauce has the most salt that the house allows. */

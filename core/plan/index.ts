@@ -56,7 +56,7 @@ export type { PlanSauce, SauceBody } from "./planSauce.ts";
 export { FIRST_LOOK, finishedSauce, MOST_WAIT_MIN, USUAL_REDUCTION } from "./planSauce.ts";
 export { type DishToPlan, planSitting, type SittingDish } from "./planSitting.ts";
 export { USUALLY_AHEAD } from "./planWarnings.ts";
-export { ordered_kg, ready_kg } from "./purchased.ts";
+export { ordered_kg, purchased_kg, ready_kg } from "./purchased.ts";
 export type { SizedDish } from "./SizedDish.ts";
 export type { PlanSecond } from "./secondMain.ts";
 export type { PlanServing } from "./serving.ts";

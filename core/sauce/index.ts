@@ -1,4 +1,4 @@
-export { MOST_STEAM_KG_PER_M2_H, type Reduced, reduce, reduceIn, STEAM_KJ_PER_KG } from "./reduce.ts";
+export { MOST_STEAM_KG_PER_M2_H, markAt, type Reduced, reduce, reduceIn, STEAM_KJ_PER_KG } from "./reduce.ts";
 export { Reduction, THICKENERS, type Thickener, Thickening } from "./schemas.ts";
 export {
 	KNEADED_FLOUR_G_PER_L,

@@ -37,6 +37,12 @@ export function reduce({ pot, ...rest }: Reduction): Reduced {
 	return reduceIn({ ...rest, floor_m2: (Math.PI / 4) * (pot.diameter_mm / 1000) ** 2 });
 }
 
+/** How high so much sauce stands over a floor, mm: the mark on a stick. */
+export function markAt(litres: number, floor_m2: number): Working {
+	const sum = divide(figure(litres, "l", "sauce"), figure(floor_m2, "number", "floorOfPot"));
+	return working("mark", sum, "mm");
+}
+
 /** The same in a pan of any shape, by the surface of what boils in it. */
 export function reduceIn({
 	start_l,
@@ -61,7 +67,7 @@ export function reduceIn({
 	);
 	const isBySurface = reckoned(bySurface) > reckoned(byPower);
 	const minutes = working("toReduce", isBySurface ? bySurface : byPower, "min");
-	const mark = working("mark", divide(figure(target_l, "l", "sauce"), floor), "mm");
+	const mark = markAt(target_l, area_m2);
 	return {
 		minutes: minutes.result.value,
 		...(salt_pct === undefined ? {} : { salt_pct: (salt_pct * start_l) / target_l }),

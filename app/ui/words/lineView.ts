@@ -19,18 +19,19 @@ export interface LineView {
 	readonly shown?: { readonly amount: Shown; readonly portion: Shown | null };
 }
 
-/** Every line of a dish in its day, as it is read. */
-export function linesOf({ lines, order }: WorkedDish, reading: Reading): LineView[] {
-	return lines.map((line, index) => {
+/** The lines of a dish in its day, as they are read. @param isAsked which of them; every one where it is left out */
+export function linesOf(
+	{ lines, order }: WorkedDish,
+	reading: Reading,
+	isAsked: (line: PlanLine) => boolean = () => true,
+): LineView[] {
+	return lines.flatMap((line, index) => {
+		if (!isAsked(line)) return [];
 		const of = `${order.id}#${index}`;
 		const { perPortion_g } = line;
-		return {
-			...lineView(line, reading),
-			shown: {
-				amount: amountShown(line, of),
-				portion: perPortion_g === null ? null : { what: "linePortion", of, value: perPortion_g / 1000 },
-			},
-		};
+		const portion: Shown | null =
+			perPortion_g === null ? null : { what: "linePortion", of, value: perPortion_g / 1000 };
+		return [{ ...lineView(line, reading), shown: { amount: amountShown(line, of), portion } }];
 	});
 }
 
