@@ -34,7 +34,7 @@ export function labelsView(row: WorkedRow, sitting: Sitting, reading: Reading, t
 		...head,
 		allergens: allergenWords(plan),
 		labels: plan.pans.pans.map((pan, index): PanLabel => {
-			const own = panShown(pan, `${dish.id}#${index}`);
+			const own = panShown(pan, dish.id, index);
 			return {
 				number: `${tag}${index + 1} of ${plan.pans.pans.length}`,
 				pan: plan.pans.goes > 1 ? `${pan.type.name}, go ${pan.go} of ${plan.pans.goes}` : pan.type.name,

@@ -118,7 +118,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 			liquid: reading.volume(pan.liquid_l),
 			dip: reading.length(pan.dip_mm),
 			lifted: reading.mass(pan.lifted_kg),
-			shown: panShown(pan, `${dish.id}#${index}`),
+			shown: panShown(pan, dish.id, index),
 		})),
 		cover: paper("Pan up").join(". "),
 		ovens: ["Oven", "Heat", "Chill", "Reheat", "Hold", "Carry"].flatMap(paper),

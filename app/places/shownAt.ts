@@ -27,11 +27,13 @@ export function shownAt(key: PlaceKey, plan: WorkedDish): Shown | null {
 	}
 }
 
-/** What the figures of one pan are. @param of the dish and its place among the pans: "goat#3" */
+/** What the figures of one pan of a dish are. @param index its place among the pans, from nought */
 export function panShown(
 	{ pieces, liquid_l, lifted_kg }: WorkedDish["pans"]["pans"][number],
-	of: string,
+	dish: string,
+	index: number,
 ): { readonly pieces: Shown; readonly poured: Shown; readonly carried: Shown } {
+	const of = `${dish} pan ${index}`;
 	return {
 		pieces: { what: "panPieces", of, value: pieces },
 		poured: { what: "panPoured", of, value: liquid_l },

@@ -109,10 +109,10 @@ function linesOf(dish: string, { lines, chain }: Worked): [string, TrueDish][] {
 	]);
 }
 
-/** Each pan of a dish, under a name of its own: lines and pans are counted alike. */
+/** Each pan of a dish. */
 function pansOf(dish: string, { pans }: Worked): [string, TrueDish][] {
 	return pans.pans.map(({ pieces, liquid_l, lifted_kg }, index) => [
-		`${dish}#${index} pan`,
+		`${dish} pan ${index}`,
 		{ panPieces: pieces, panPoured: liquid_l, panCarried: lifted_kg },
 	]);
 }

@@ -34,7 +34,7 @@ function ofTask({ of, value, text }: ShownFigure, what: OfTask, truth: Truth): s
 
 function ofDish(figure: ShownFigure, truth: Truth): string[] {
 	const { what, of, value, text, unit } = figure;
-	const dish = truth.dishes.get(what.startsWith("pan") && what !== "pans" ? `${of} pan` : of);
+	const dish = truth.dishes.get(of);
 	if (!dish) return ["the day has no such dish"];
 	const has = dish[what];
 	if (has === undefined) return ["nobody knows what that is"];

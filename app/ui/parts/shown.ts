@@ -35,7 +35,7 @@ export const SHOWN_UNITS = {
 /** A figure on a screen or on paper, as another program can hold it against the day. */
 export interface Shown {
 	readonly what: keyof typeof SHOWN_UNITS;
-	/** The task, or the dish; a line or a pan as "goat#3", counted from nought. */
+	/** The task, or the dish; a line of it as "goat#3" and a pan as "goat pan 3", counted from nought. */
 	readonly of: string;
 	readonly value: number | string;
 }
