@@ -96,7 +96,7 @@ export async function workedDates(
 	const found = key === null ? undefined : kept.get(key);
 	if (found) return found;
 	const making = readHolding(db, from, to, trial).then((holding) => {
-		const all = placeInTurn(keptOf(db).dates, holding);
+		const all = placeInTurn(keptOf(db), holding);
 		return all.filter(({ date }) => date >= from);
 	});
 	if (key !== null) {
@@ -191,29 +191,32 @@ export function refusedIn(dates: readonly WorkedDate[]) {
 interface Kept {
 	readonly ranges: LRUCache<string, Promise<readonly WorkedDate[]>>;
 	readonly dates: LRUCache<string, WorkedDate>;
+	readonly steps: LRUCache<string, DateStep>;
 }
 
 const keptBy = new WeakMap<Database, Kept>();
 const MOST_RANGES = 12;
 const MOST_DATES = 96;
+const MOST_STEPS = 96;
 
 function keptOf(db: Database): Kept {
 	const kept = keptBy.get(db) ?? {
 		ranges: new LRUCache({ max: MOST_RANGES }),
 		dates: new LRUCache<string, WorkedDate>({ max: MOST_DATES }),
+		steps: new LRUCache<string, DateStep>({ max: MOST_STEPS }),
 	};
 	keptBy.set(db, kept);
 	return kept;
 }
 
 /** Each date round what those before it have in hand: who is served sooner comes first. */
-function placeInTurn(kept: LRUCache<string, WorkedDate>, holding: Holding): WorkedDate[] {
+function placeInTurn(kept: Kept, holding: Holding): WorkedDate[] {
 	const placed: WorkedDate[] = [];
 	for (const facts of holding.dates) {
 		const held = heldIn(placed, facts);
 		const mark = markOf([holding.stamp, factsKey(facts), held]);
-		const found = kept.get(mark) ?? placeDate({ holding, facts, held, mark });
-		kept.set(mark, found);
+		const found = kept.dates.get(mark) ?? placeDate(kept, { holding, facts, held }, mark);
+		kept.dates.set(mark, found);
 		placed.push(withFacts(found, facts));
 	}
 	return placed;
@@ -230,7 +233,10 @@ function withFacts(placed: WorkedDate, { sittings, told, issue }: DateFacts): Wo
 	};
 }
 
-function factsKey({ date, sittings, tells, issue }: Omit<DateFacts, "told">) {
+/** What of a date decides how it is placed. */
+type DatePlaced = Omit<DateFacts, "told" | "tells"> & { readonly tells: readonly Tell[] };
+
+function factsKey({ date, sittings, tells, issue }: DatePlaced) {
 	return [
 		date,
 		sittings.map(({ sitting: { name: _, room: __, note: ___, version: ____, ...facts } }) => facts),
@@ -264,36 +270,17 @@ interface DateAsked {
 	readonly holding: Holding;
 	readonly facts: DateFacts;
 	readonly held: readonly HeldUse[];
-	readonly mark: string;
-	/** What nobody lends, thought to be there. */
-	readonly room?: readonly Remedy[];
-	readonly settings?: SolverSettings;
 }
 
 /**
  * One date: as it was issued where nothing it was made from has changed since, else placed; then, in
  * the order in which it was told, placed again for each moment at which something was. Trying is
- * one moment more, so that it gives what keeping gives.
+ * one moment more, so that it gives what keeping gives, and costs one placing.
  */
-function placeDate({ holding, facts, held, mark, room = [], settings }: DateAsked): WorkedDate {
-	const { told, tells, issue, date } = facts;
-	const known = tells.filter(({ at }) => issue !== null && at <= issue.at).map(({ change }) => change);
-	const since = tells.filter(({ at }) => issue === null || at > issue.at);
-	const place = (given: DayGiven) => placeDay(withRoom(given, room), ...(settings ? [settings] : []));
-	let { given, needs } = givenOf(holding, facts, known);
-	const stands =
-		issue?.doc.made === madeFrom(holding.stamp, facts) ? restoredDay(issue.doc.day, given) : null;
-	let day = stands ?? place({ ...given, held, ...(issue ? { before: issue.doc.day, now: issue.at } : {}) });
-	const changes = [...known];
-	for (const at of [...new Set(since.map((one) => one.at))].sort((a, b) => a - b)) {
-		const news = since.filter((one) => one.at === at).map(({ change }) => change);
-		changes.push(...news);
-		({ given, needs } = givenOf(holding, facts, changes));
-		// In another order all that has not begun is placed anew.
-		const isOrdered = news.some(({ kind }) => kind === "order");
-		const before = isOrdered ? { tasks: day.tasks.filter(({ start }) => start <= at) } : day;
-		day = place({ ...given, held, before, now: at });
-	}
+function placeDate(kept: Kept, asked: DateAsked, mark: string): WorkedDate {
+	const { holding, facts, held } = asked;
+	const { told, issue, date } = facts;
+	const { day, given, needs, asIssued } = stepOf(kept, asked);
 	const sittings = needs.map((one): WorkedSitting => {
 		const rows = one.dishes.map(({ dish, card, needs: asked }): WorkedRow => {
 			const plan = day.dishes.get(dish.id);
@@ -303,8 +290,96 @@ function placeDate({ holding, facts, held, mark, room = [], settings }: DateAske
 		return { ...one, rows, batches: day.batches.get(one.sitting.id) ?? [] };
 	});
 	const made = (at: number) => madeFrom(holding.stamp, facts, at);
-	const asIssued = stands !== null && since.length === 0;
 	return { date, day, given: { ...given, held }, sittings, told, issue, asIssued, mark, made };
+}
+
+/** What was told of a date at one moment. */
+type Tell = Pick<ToldChange, "at" | "change">;
+
+/** A date as it stands once something was told, and what it was placed from. */
+interface DateStep {
+	readonly day: WorkedDay;
+	readonly given: DayGiven;
+	readonly needs: readonly SittingNeeds[];
+	/** All that was told up to then. */
+	readonly tells: readonly Tell[];
+	readonly asIssued: boolean;
+}
+
+/** A date as it stands after all that was told of it. */
+function stepOf(kept: Kept, asked: DateAsked): DateStep {
+	const { tells, issue } = asked.facts;
+	const since = tells.filter(({ at }) => issue === null || at > issue.at);
+	const moments = [...new Set(since.map(({ at }) => at))].sort((a, b) => a - b);
+	return moments.reduce(
+		(step, at) => placedAgain(kept, asked, step, { at, news: since.filter((one) => one.at === at) }),
+		asIssuedOrPlaced(kept, asked),
+	);
+}
+
+/** A date before anything was told of it since it was issued; where it was not, before anything was. */
+function asIssuedOrPlaced(kept: Kept, asked: DateAsked): DateStep {
+	const { holding, facts, held } = asked;
+	const { issue } = facts;
+	const tells = facts.tells.filter(({ at }) => issue !== null && at <= issue.at);
+	return onceKept(kept, asked, tells, (from) => {
+		const stands =
+			issue?.doc.made === madeFrom(holding.stamp, facts) ? restoredDay(issue.doc.day, from.given) : null;
+		const before = issue ? { before: issue.doc.day, now: issue.at } : {};
+		const day = stands ?? placeDay({ ...from.given, held, ...before });
+		return { ...from, day, asIssued: stands !== null };
+	});
+}
+
+interface Moment {
+	readonly at: number;
+	readonly news: readonly Tell[];
+	/** What nobody lends, thought to be there. */
+	readonly room?: readonly Remedy[];
+	readonly settings?: SolverSettings;
+}
+
+/** A date placed once more for what was told of it at a moment: what had begun by then stays. */
+function placedAgain(kept: Kept, asked: DateAsked, step: DateStep, moment: Moment): DateStep {
+	const { at, news, room = [], settings } = moment;
+	const place = (from: Omit<DateStep, "day" | "asIssued">): DateStep => {
+		// In another order all that has not begun is placed anew.
+		const isOrdered = news.some(({ change }) => change.kind === "order");
+		const before = isOrdered ? { tasks: step.day.tasks.filter(({ start }) => start <= at) } : step.day;
+		const given = { ...withRoom(from.given, room), held: asked.held, before, now: at };
+		return { ...from, day: placeDay(given, settings), asIssued: false };
+	};
+	const tells = [...step.tells, ...news];
+	// What nobody lends is tried once and never asked for again.
+	return room.length > 0 ? place(startOf(asked, tells)) : onceKept(kept, asked, tells, place, settings);
+}
+
+/** A step that was made before, as long as all that it was made from is the same. */
+function onceKept(
+	kept: Kept,
+	asked: DateAsked,
+	tells: readonly Tell[],
+	make: (from: Omit<DateStep, "day" | "asIssued">) => DateStep,
+	settings: SolverSettings | null = null,
+): DateStep {
+	const { holding, facts, held } = asked;
+	const key = markOf([holding.stamp, factsKey({ ...facts, tells }), held, settings]);
+	const found = kept.steps.get(key);
+	if (found) return found;
+	const made = make(startOf(asked, tells));
+	kept.steps.set(key, made);
+	return made;
+}
+
+function startOf({ holding, facts }: DateAsked, tells: readonly Tell[]) {
+	return {
+		...givenOf(
+			holding,
+			facts,
+			tells.map(({ change }) => change),
+		),
+		tells,
+	};
 }
 
 function givenOf(
@@ -341,16 +416,16 @@ export async function remediedDate(
 	remedies: readonly Remedy[],
 	now: number,
 ): Promise<WorkedDay> {
-	const trial: Trial = { now, told: { date, changes: changesIn(remedies) } };
-	const holding = await readHolding(db, date, date, trial);
-	const before = placeInTurn(keptOf(db).dates, {
-		...holding,
-		dates: holding.dates.filter((one) => one.date < date),
-	});
+	const holding = await readHolding(db, date, date);
+	const kept = keptOf(db);
+	const dates = holding.dates.filter((one) => one.date < date);
 	const facts = holding.dates.find((one) => one.date === date);
 	if (!facts) throw new Error(`nothing is served on ${date}`);
-	const held = heldIn(before, facts);
-	return placeDate({ holding, facts, held, mark: "", room: remedies, settings: MANY_TIMES }).day;
+	const held = heldIn(placeInTurn(kept, { ...holding, dates }), facts);
+	const asked = { holding, facts, held };
+	const news = changesIn(remedies).map((change) => ({ at: now, change }));
+	const moment = { at: now, news, room: remedies, settings: MANY_TIMES };
+	return placedAgain(kept, asked, stepOf(kept, asked), moment).day;
 }
 
 /** What a date is issued from: while nothing of it has changed, the day is what was issued. */
