@@ -8,7 +8,10 @@ const twoServerFiles: Plugin = {
 		name === "ssr" ? { build: { rollupOptions: { output: { entryFileNames: "[name].js" } } } } : undefined,
 };
 
-export default defineConfig({
+export default defineConfig(({ command }) => ({
+	// Placed days are kept for the next start by the build that placed them.
+	define:
+		command === "build" ? { "process.env.WIDE_TABLE_BUILD": JSON.stringify(Date.now().toString(36)) } : {},
 	plugins: [reactRouter(), twoServerFiles],
 	environments: {
 		ssr: {
@@ -29,4 +32,4 @@ export default defineConfig({
 		},
 	},
 	build: { target: "es2022", assetsInlineLimit: 0 },
-});
+}));

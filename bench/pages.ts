@@ -43,11 +43,45 @@ export async function benchPages(): Promise<void> {
 		report("first content, bare page", `${theirs.firstContent_ms.toFixed(0)} ms`);
 		report("first content, long table", `${ours.firstContent_ms.toFixed(0)} ms`);
 		report("first content, ratio", (ours.firstContent_ms / theirs.firstContent_ms).toFixed(2));
+		await benchStarts(house);
 	} finally {
 		await browser.close();
 		bare.server.close();
 		await house.stop();
 	}
+}
+
+/** After a start, so long is waited before anybody asks, ms. */
+const SETTLED_MS = 5_000;
+
+/** Today as the first page that is asked for after a start, at once and a little later. */
+async function benchStarts(house: House): Promise<void> {
+	console.log("\nToday after a start: the first time against the second");
+	for (const [words, wait_ms] of [
+		["at once", 0],
+		[`${SETTLED_MS / 1000} s later`, SETTLED_MS],
+	] as const) {
+		await house.restart();
+		await new Promise((done) => setTimeout(done, wait_ms));
+		const first = await answeredIn(house.url);
+		const second = median([
+			await answeredIn(house.url),
+			await answeredIn(house.url),
+			await answeredIn(house.url),
+		]);
+		report(`asked ${words}`, `${first.toFixed(0)} ms`);
+		report(
+			`  ratio to the second, ${second.toFixed(0)} ms`,
+			(first / second).toFixed(1),
+			wait_ms > 0 ? "at most 4" : "",
+		);
+	}
+}
+
+async function answeredIn(url: string): Promise<number> {
+	const begun = performance.now();
+	await (await fetch(url)).text();
+	return performance.now() - begun;
 }
 
 async function longTable(browser: Browser, house: House): Promise<string> {

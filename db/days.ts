@@ -1,10 +1,10 @@
-import { and, asc, desc, eq, gte, lte, max } from "drizzle-orm";
+import { and, asc, desc, eq, gte, lte, max, notInArray } from "drizzle-orm";
 import { refuse } from "#core/check";
 import type { DayChange, IssuedDay } from "#core/day";
 import { MOST_CHANGES } from "#core/day";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
-import { dayChange, dayFigures, dayIssue } from "./schema.ts";
+import { dayChange, dayFigures, dayIssue, placedDate } from "./schema.ts";
 
 /** Something told of a day, by whom and when. */
 export interface ToldChange {
@@ -129,4 +129,39 @@ export async function readIssue(db: Reader, number: number): Promise<DayIssueRow
 	const [row] = await db.select().from(dayIssue).where(eq(dayIssue.number, number));
 	if (!row) throw new Missing("number of the day", String(number));
 	return row;
+}
+
+export type PlacedDateRow = typeof placedDate.$inferSelect;
+
+/** A placed date that was kept under its mark; null where none was. */
+export async function readPlacedDate(db: Reader, mark: string): Promise<PlacedDateRow | null> {
+	const [row] = await db.select().from(placedDate).where(eq(placedDate.mark, mark));
+	return row ?? null;
+}
+
+/**
+ * Keeps placed dates by their marks, and forgets those that were kept longest ago.
+ *
+ * @param most so many are kept
+ */
+export function keepPlacedDates(
+	store: Store,
+	rows: readonly Pick<PlacedDateRow, "mark" | "asIssued" | "doc">[],
+	most: number,
+): Promise<void> {
+	return store.write(async (tx) => {
+		const at = Date.now();
+		for (const row of rows) {
+			await tx
+				.insert(placedDate)
+				.values({ ...row, at })
+				.onConflictDoUpdate({ target: placedDate.mark, set: { at } });
+		}
+		const newest = tx
+			.select({ mark: placedDate.mark })
+			.from(placedDate)
+			.orderBy(desc(placedDate.at))
+			.limit(most);
+		await tx.delete(placedDate).where(notInArray(placedDate.mark, newest));
+	});
 }

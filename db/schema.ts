@@ -224,6 +224,16 @@ export const dayFigures = sqliteTable("day_figures", {
 	doc: bytes("doc").notNull(),
 });
 
+/** Dates as they were placed, by the mark of all they were placed from: what is lost here is placed again. */
+export const placedDate = sqliteTable("placed_date", {
+	/** Of the build that placed it, and of what it was placed from. */
+	mark: text("mark").primaryKey(),
+	at: integer("at").notNull(),
+	asIssued: integer("as_issued", { mode: "boolean" }).notNull(),
+	/** Compressed, as with a number. */
+	doc: bytes("doc").notNull(),
+});
+
 export const ingredient = sqliteTable("ingredient", {
 	/** Slug, as recipes name it. */
 	id: text("id").primaryKey(),

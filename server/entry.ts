@@ -83,6 +83,8 @@ export async function start(): Promise<void> {
 	const config = readConfig(process.env);
 	const store = await openStore(config);
 	const pool = new HeavyPool(config);
+	// The threads begin while this one reads its pages.
+	const warm = pool.warm();
 	const live = new Live(store);
 	await pages();
 	const server = makeApp(config, store, pool, live).listen(config.PORT, config.HOST);
@@ -96,7 +98,7 @@ export async function start(): Promise<void> {
 		);
 	server.once("listening", () => {
 		process.send?.("listening");
-		void pool.warm();
+		void warm.then(() => askOnce(config));
 		// Whoever started it is gone: nobody would stop it.
 		process.once("disconnect", end);
 		keepCopies(config, (line) => console.error(`No copy of the database was made: ${line}`));
@@ -109,6 +111,16 @@ export async function start(): Promise<void> {
 	});
 	for (const signal of ["SIGTERM", "SIGINT"] as const) process.once(signal, end);
 }
+
+/** Asks for the first page as somebody would, so that whoever does so first finds it written before. */
+async function askOnce({ HOST, PORT }: Config): Promise<void> {
+	await fetch(`http://${HOST}:${PORT}/`, { signal: AbortSignal.timeout(ASKED_ONCE_MS) })
+		.then((answer) => answer.arrayBuffer())
+		// Nobody waits for it.
+		.catch(() => {});
+}
+
+const ASKED_ONCE_MS = 30_000;
 
 function whyNotListening(error: NodeJS.ErrnoException, { HOST, PORT }: Config): string {
 	if (error.code === "EADDRINUSE") {

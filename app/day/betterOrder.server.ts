@@ -20,6 +20,6 @@ export async function betterOrder(
 		const [tried] = await workedDates(db, date, date, { now, told: { date, changes } });
 		return tried?.day ?? day;
 	};
-	const best = await bestOrder(day, orderOf(given), place, told);
+	const best = await bestOrder(day, orderOf(given()), place, told);
 	return best.missing_min < best.was_min ? best : null;
 }

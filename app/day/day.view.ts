@@ -155,7 +155,11 @@ export function tagsShown({ served, all }: Pick<DatesShown, "served" | "all">): 
 export function shownOf({ served, all, slice }: DatesShown): Pick<Given, "day" | "kitchen" | "sittings"> {
 	const [one] = served.length > 0 ? served : all;
 	if (!one) throw new Error("a day on which nothing goes on");
-	return { day: slice, kitchen: one.given.kitchen, sittings: served.flatMap(({ given }) => given.sittings) };
+	return {
+		day: slice,
+		kitchen: one.given().kitchen,
+		sittings: served.flatMap(({ given }) => given().sittings),
+	};
 }
 
 /** The wall of ovens through a day, with hands and hob under it, and everybody's list. */

@@ -1,9 +1,9 @@
 import { dayCsv, dayIcs, dayJson, liftablesOf } from "#core/day";
 import { fromWallClock, onDay, wallClock } from "#core/time";
 import { issueDay, readKitchen, readSittings, tellDayChanges } from "#db";
-import { frozenFigures } from "../ui/server/frozen.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { datesShown, refusedIn, workedDates } from "../ui/server/worked.server.ts";
+import { writtenDate } from "../ui/server/writtenDate.ts";
 import { betterOrder } from "./betterOrder.server.ts";
 import { dayView, shownOf, tagsShown } from "./day.view.ts";
 import { issuedDay } from "./issued.ts";
@@ -22,7 +22,7 @@ export async function dayFile(
 ) {
 	if (fromWallClock(date, "12:00", house.timeZone) === undefined) return null;
 	const { day, all } = await datesShown(store.db, date, date);
-	const { policy } = all[0]?.given.kitchen ?? (await readKitchen(store.db, []));
+	const { policy } = all[0]?.given().kitchen ?? (await readKitchen(store.db, []));
 	const file = dayJson(day, date, date, policy);
 	if (name === "day.csv") return dayCsv(file);
 	if (name === "day.ics") return dayIcs(file, `${house.name}, ${date}`, reading.now);
@@ -75,7 +75,7 @@ export async function dayPage(
 		...shownOf(shown),
 		reading,
 		date,
-		liftables: own ? [...liftablesOf(own.day, own.given).values()] : [],
+		liftables: own ? [...liftablesOf(own.day, own.given()).values()] : [],
 		// On trial a dish keeps the letter that it has.
 		tags: tagsShown(stands ?? shown),
 	});
@@ -96,5 +96,5 @@ export async function issueTheDay({ store, who }: HouseVisit, { date }: { date: 
 	const better = stands && (await betterOrder(store.db, stands, Date.now()));
 	if (better) await tellDayChanges(store, who, date, [{ kind: "order", order: better.order }]);
 	const [own] = await workedDates(store.db, date, date);
-	return own ? issueDay(store, who, date, issuedDay(own, Date.now()), frozenFigures(own)) : null;
+	return own ? issueDay(store, who, date, issuedDay(own, Date.now()), writtenDate(own)) : null;
 }

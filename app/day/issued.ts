@@ -9,7 +9,8 @@ import { tagsIssued } from "./issuedTags.ts";
  * @param at when it is issued, ms since 1970 UTC
  */
 export function issuedDay(date: WorkedDate, at: number): IssuedDay {
-	const { day, sittings, given } = date;
+	const { day, sittings } = date;
+	const given = date.given();
 	const tags = tagsOf(dishesIn([date]), new Map(tagsIssued(date)));
 	const nameOf = (id: string) => given.kitchen.equipment.pans.find((pan) => pan.id === id)?.name ?? id;
 	const { from, to, equipment, tasks, late_min, waiting_rung_min, bound_waiting_rung_min, unmet } = day;

@@ -59,7 +59,7 @@ function standingOnPaper({ reading }: HouseVisit, shown: DatesShown): DayOnPaper
 	const { day, kitchen, sittings: services } = shownOf(shown);
 	const names = {
 		day: shown.day,
-		sittings: shown.all.flatMap(({ given }) => given.sittings),
+		sittings: shown.all.flatMap(({ given }) => given().sittings),
 		timeZone: reading.timeZone,
 		temperature: reading.temperature,
 	};

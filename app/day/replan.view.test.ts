@@ -4,9 +4,9 @@ import type { DayChange } from "#core/day";
 import { issueDay, readDayChanges, readSitting } from "#db";
 import { orderPage } from "../papers/orderPage.ts";
 import { labelsPage, sheetPage } from "../papers/paperPages.ts";
-import { frozenFigures } from "../ui/server/frozen.server.ts";
 import { visitFor } from "../ui/server/visit.ts";
 import { datesShown } from "../ui/server/worked.server.ts";
+import { writtenDate } from "../ui/server/writtenDate.ts";
 import { issuedDay } from "./issued.ts";
 import { issuedTags } from "./issuedTags.ts";
 import { keepTrial } from "./keepTrial.server.ts";
@@ -38,8 +38,8 @@ const shown = async (changes: readonly DayChange[] = []) =>
 		trial: { changes, unclear: [] },
 		told: null,
 	});
-const sittingId = () => supper.own.given.sittings[0]?.id ?? "";
-const dishId = () => supper.own.given.sittings[0]?.dishes[0]?.dish.order.id ?? "";
+const sittingId = () => supper.own.given().sittings[0]?.id ?? "";
+const dishId = () => supper.own.given().sittings[0]?.dishes[0]?.dish.order.id ?? "";
 const keep = async (...changes: DayChange[]) =>
 	keepTrial(
 		await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" }),
@@ -87,7 +87,7 @@ describe("a number", () => {
 		const doc = issuedDay(own, Date.now());
 		expect(doc.sittings[0]?.dishes.map(({ tag }) => tag).sort()).toEqual(["A", "B", "C"]);
 		expect(doc.sittings[0]?.dishes[0]?.pans.length).toBeGreaterThan(0);
-		await issueDay(supper.store, "Ada", supper.date, doc, frozenFigures(own));
+		await issueDay(supper.store, "Ada", supper.date, doc, writtenDate(own));
 		const visit = await visitFor({ store: supper.store, preferences, who: "Ada", nonce: "" });
 		const given = { sittingId: sittingId(), dishId: dishId() };
 		before = {

@@ -74,7 +74,7 @@ export function replanView({ shown, stands, reading, date, trial, told }: Given)
 	const { slice: day } = shown;
 	const names: DayNames = {
 		day,
-		sittings: shown.all.flatMap(({ given }) => given.sittings),
+		sittings: shown.all.flatMap(({ given }) => given().sittings),
 		timeZone: reading.timeZone,
 		temperature: reading.temperature,
 	};
@@ -130,7 +130,7 @@ function choicesOf({ served, all, slice }: DatesShown, reading: Reading): Replan
 	return {
 		things: slice.equipment.filter(({ kind }) => kind === "oven" || kind === "cook").map(asChoice),
 		dishes: served.flatMap(({ given }) =>
-			given.sittings.flatMap(({ dishes }) =>
+			given().sittings.flatMap(({ dishes }) =>
 				dishes.map(({ dish: { order, recipe } }) => ({ id: order.id, name: recipe.name })),
 			),
 		),
@@ -141,7 +141,7 @@ function choicesOf({ served, all, slice }: DatesShown, reading: Reading): Replan
 				name: sitting.name,
 				covers: sitting.covers,
 			})),
-		pans: one ? lentKinds(one.given.kitchen) : [],
+		pans: one ? lentKinds(one.given().kitchen) : [],
 		tasks: slice.tasks
 			.filter(({ end, start, part }) => end > start && part !== "order")
 			.map((task) => ({ id: task.id, name: `${reading.time(task.start)} ${taskName(task)}` })),

@@ -29,7 +29,7 @@ export async function supperView(units: "metric" | "us" = "metric"): Promise<Sup
 	const [own] = shown.served;
 	if (!own) throw new Error("no day of the supper");
 	const reading = readingIn(units, ZONE, NOW);
-	const liftables = [...liftablesOf(own.day, own.given).values()];
+	const liftables = [...liftablesOf(own.day, own.given()).values()];
 	const view = dayView({ ...shownOf(shown), reading, date, liftables, tags: tagsShown(shown) });
 	return { store, date, own, shown, reading, view };
 }

@@ -26,7 +26,8 @@ export async function waysOutPage(
 ): Promise<WaysOutView> {
 	const [own] = await workedDates(store.db, date, date);
 	if (!own || own.day.unmet.length === 0) return NOTHING_MISSING;
-	const { day, given } = own;
+	const { day } = own;
+	const given = own.given();
 	const better = await betterOrder(store.db, own, reading.now, told);
 	const ahead = new Map([...day.dishes].map(([id, { recipe }]) => [id, isMadeAhead(recipe)]));
 	const place = (remedies: readonly Remedy[]) => remediedDate(store.db, date, remedies, reading.now);

@@ -22,7 +22,7 @@ export function figuresWith(
 		dishes: rows.map(({ dish, card }) => ({ ...dish, recipe: card, ...(dish.id === dishId ? other : {}) })),
 		kitchen,
 		// What is lent is in the kitchen already.
-		changes: changesOf(on.given.changes ?? [], "heat"),
+		changes: changesOf(on.given().changes ?? [], "heat"),
 		stamp: `${on.mark} otherwise`,
 	});
 	const found = dishes.find(({ dish }) => dish.id === dishId)?.needs;

@@ -1,5 +1,6 @@
 import { onDay, wallClock } from "#core/time";
 import { readSittings } from "#db";
+import { storeDates } from "../ui/server/storedDates.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { workedDates } from "../ui/server/worked.server.ts";
 import { DAYS_AHEAD, todayView } from "./today.view.ts";
@@ -21,6 +22,7 @@ export async function todayPage({ store, reading, house }: HouseVisit) {
 	const last = soonest.at(-1);
 	const dateOf = (at: number) => wallClock(at, house.timeZone).date;
 	const dates = last ? await workedDates(store.db, dateOf(start), dateOf(last.serviceAt)) : [];
+	await storeDates(store, dates);
 	const worked = new Map(dates.flatMap(({ sittings }) => sittings.map((one) => [one.sitting.id, one])));
 	const shown = soonest.map((sitting) => ({ sitting, worked: worked.get(sitting.id) ?? null }));
 	const days = dates.map(({ day }) => day);

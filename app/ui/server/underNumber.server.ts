@@ -72,7 +72,7 @@ function sinceIssue(on: WorkedDate, { number, at, doc }: DayIssueRow, reading: R
 			.map(({ change }) =>
 				changeWords(change, {
 					day: on.day,
-					sittings: on.given.sittings,
+					sittings: on.given().sittings,
 					timeZone: reading.timeZone,
 					temperature: reading.temperature,
 				}),

@@ -1,71 +1,49 @@
 import { LRUCache } from "lru-cache";
 import {
 	changesIn,
-	chillsIn,
-	type DayChange,
 	type DayGiven,
 	daysTogether,
-	type HeldUse,
 	markOf,
-	placeDay,
 	type Remedy,
-	restoredDay,
 	type SolverSettings,
 	sliceOf,
 	touches,
-	type WorkedBatch,
 	type WorkedDay,
-	type WorkedDish,
-	withBorrowed,
-	withRoom,
 } from "#core/day";
-import type { Kitchen } from "#core/kitchen";
-import type { Recipe } from "#core/recipe";
 import { fromWallClock, laterDay, wallClock } from "#core/time";
 import {
 	type Database,
 	type DayIssueRow,
-	type DishWithRecipe,
 	newestEvent,
 	newestOfDays,
 	readHouse,
 	type Sitting,
 	type ToldChange,
 } from "#db";
-import { type DateFacts, type Holding, REACH_DAYS, readHolding, type Trial } from "./holds.server.ts";
-import { inCodeOf, type SittingNeeds, sittingNeeds } from "./needs.server.ts";
+import {
+	type DateAsked,
+	type DateSteps,
+	factsKey,
+	heldIn,
+	madeFrom,
+	newDateSteps,
+	placedAgain,
+	startOf,
+	stepOf,
+} from "./dateSteps.server.ts";
+import { type DateFacts, type Holding, readHolding, type Trial } from "./holds.server.ts";
+import { storedDate } from "./storedDates.server.ts";
+import type { WorkedRow, WorkedSitting } from "./writtenDate.ts";
 
 export type { Trial } from "./holds.server.ts";
-
-interface RowOf {
-	/** With its recipe as it is cooked. */
-	readonly dish: DishWithRecipe;
-	/** The recipe as the book has it. */
-	readonly card: Recipe;
-}
-
-/** A dish of a sitting as its day has it. */
-export type WorkedRow = RowOf &
-	(
-		| { readonly plan: WorkedDish; readonly refused?: undefined }
-		/** Why it is not planned, in a sentence for the chef. */
-		| { readonly plan?: undefined; readonly refused: string }
-	);
-
-/** A sitting as its day has it. */
-export interface WorkedSitting {
-	readonly sitting: Sitting;
-	readonly kitchen: Kitchen;
-	readonly rows: readonly WorkedRow[];
-	readonly batches: readonly WorkedBatch[];
-}
+export type { WorkedRow, WorkedSitting } from "./writtenDate.ts";
 
 /** One date of the house, placed beside those before it. */
 export interface WorkedDate {
 	readonly date: string;
 	readonly day: WorkedDay;
-	/** What it was placed from. */
-	readonly given: DayGiven;
+	/** What it was placed from: worked out when it is asked for, for a date that was read back. */
+	readonly given: () => DayGiven;
 	readonly sittings: readonly WorkedSitting[];
 	readonly told: readonly ToldChange[];
 	readonly issue: DayIssueRow | null;
@@ -95,10 +73,9 @@ export async function workedDates(
 	const kept = keptOf(db).ranges;
 	const found = key === null ? undefined : kept.get(key);
 	if (found) return found;
-	const making = readHolding(db, from, to, trial).then((holding) => {
-		const all = placeInTurn(keptOf(db), holding);
-		return all.filter(({ date }) => date >= from);
-	});
+	const making = readHolding(db, from, to, trial)
+		.then((holding) => placeInTurn(db, holding))
+		.then((all) => all.filter(({ date }) => date >= from));
 	if (key !== null) {
 		kept.set(key, making);
 		making.catch(() => kept.delete(key));
@@ -191,35 +168,57 @@ export function refusedIn(dates: readonly WorkedDate[]) {
 interface Kept {
 	readonly ranges: LRUCache<string, Promise<readonly WorkedDate[]>>;
 	readonly dates: LRUCache<string, WorkedDate>;
-	readonly steps: LRUCache<string, DateStep>;
+	readonly steps: DateSteps;
 }
 
 const keptBy = new WeakMap<Database, Kept>();
 const MOST_RANGES = 12;
 const MOST_DATES = 96;
-const MOST_STEPS = 96;
 
 function keptOf(db: Database): Kept {
 	const kept = keptBy.get(db) ?? {
 		ranges: new LRUCache({ max: MOST_RANGES }),
 		dates: new LRUCache<string, WorkedDate>({ max: MOST_DATES }),
-		steps: new LRUCache<string, DateStep>({ max: MOST_STEPS }),
+		steps: newDateSteps(),
 	};
 	keptBy.set(db, kept);
 	return kept;
 }
 
 /** Each date round what those before it have in hand: who is served sooner comes first. */
-function placeInTurn(kept: Kept, holding: Holding): WorkedDate[] {
+async function placeInTurn(db: Database, holding: Holding): Promise<WorkedDate[]> {
+	const { dates, steps } = keptOf(db);
 	const placed: WorkedDate[] = [];
 	for (const facts of holding.dates) {
-		const held = heldIn(placed, facts);
-		const mark = markOf([holding.stamp, factsKey(facts), held]);
-		const found = kept.dates.get(mark) ?? placeDate(kept, { holding, facts, held }, mark);
-		kept.dates.set(mark, found);
+		const asked = { holding, facts, held: heldIn(placed, facts) };
+		const mark = markOf([holding.stamp, factsKey(facts), asked.held]);
+		const found = dates.get(mark) ?? (await readBackDate(db, asked, mark)) ?? placeDate(steps, asked, mark);
+		dates.set(mark, found);
 		placed.push(withFacts(found, facts));
 	}
 	return placed;
+}
+
+/** A date that was placed before this house was started, and that nothing has changed since. */
+async function readBackDate(db: Database, asked: DateAsked, mark: string): Promise<WorkedDate | null> {
+	const stored = await storedDate(db, mark);
+	if (!stored) return null;
+	const { held } = asked;
+	let given: DayGiven | null = null;
+	return {
+		...dateOf(asked, mark),
+		...stored,
+		given: () => {
+			given ??= { ...startOf(asked).given, held };
+			return given;
+		},
+	};
+}
+
+function dateOf({ holding, facts }: DateAsked, mark: string) {
+	const { told, issue, date } = facts;
+	const made = (at: number) => madeFrom(holding.stamp, facts, at);
+	return { date, told, issue, mark, made };
 }
 
 /** A date that was placed before, with what is written of its sittings now: names, notes and versions place nothing. */
@@ -233,177 +232,23 @@ function withFacts(placed: WorkedDate, { sittings, told, issue }: DateFacts): Wo
 	};
 }
 
-/** What of a date decides how it is placed. */
-type DatePlaced = Omit<DateFacts, "told" | "tells"> & { readonly tells: readonly Tell[] };
-
-function factsKey({ date, sittings, tells, issue }: DatePlaced) {
-	return [
-		date,
-		sittings.map(({ sitting: { name: _, room: __, note: ___, version: ____, ...facts } }) => facts),
-		tells.map(({ change, at }) => [change, at]),
-		issue?.number ?? null,
-	];
-}
-
-const REACH_MS = REACH_DAYS * 86_400_000;
-
-/** Uses of dates before that may still be going on while anything of this one is done. */
-function heldIn(before: readonly WorkedDate[], { sittings }: DateFacts): HeldUse[] {
-	const from = Math.min(...sittings.map(({ sitting }) => sitting.serviceAt)) - REACH_MS;
-	return before
-		.flatMap(({ day }) => {
-			const cooled = chillsIn(day, day.dishes);
-			return day.tasks.flatMap((task) =>
-				task.uses.map((use): HeldUse => {
-					const load = cooled.find(
-						({ of, chiller, from: starts }) =>
-							of === task.for && chiller === use.equipment && starts === use.from,
-					)?.load;
-					return load ? { ...use, cooled: load } : use;
-				}),
-			);
-		})
-		.filter(({ to }) => to > from);
-}
-
-interface DateAsked {
-	readonly holding: Holding;
-	readonly facts: DateFacts;
-	readonly held: readonly HeldUse[];
-}
-
 /**
  * One date: as it was issued where nothing it was made from has changed since, else placed; then, in
  * the order in which it was told, placed again for each moment at which something was. Trying is
  * one moment more, so that it gives what keeping gives, and costs one placing.
  */
-function placeDate(kept: Kept, asked: DateAsked, mark: string): WorkedDate {
-	const { holding, facts, held } = asked;
-	const { told, issue, date } = facts;
-	const { day, given, needs, asIssued } = stepOf(kept, asked);
-	const sittings = needs.map((one): WorkedSitting => {
-		const rows = one.dishes.map(({ dish, card, needs: asked }): WorkedRow => {
+function placeDate(steps: DateSteps, asked: DateAsked, mark: string): WorkedDate {
+	const { day, given, needs, asIssued } = stepOf(steps, asked);
+	const sittings = needs.map(({ sitting, kitchen, dishes }): WorkedSitting => {
+		const rows = dishes.map(({ dish, card, needs: asked }): WorkedRow => {
 			const plan = day.dishes.get(dish.id);
 			if (plan) return { dish, card, plan };
 			return { dish, card, refused: "refused" in asked ? asked.refused : "" };
 		});
-		return { ...one, rows, batches: day.batches.get(one.sitting.id) ?? [] };
+		return { sitting, kitchen, rows, batches: day.batches.get(sitting.id) ?? [] };
 	});
-	const made = (at: number) => madeFrom(holding.stamp, facts, at);
-	return { date, day, given: { ...given, held }, sittings, told, issue, asIssued, mark, made };
-}
-
-/** What was told of a date at one moment. */
-type Tell = Pick<ToldChange, "at" | "change">;
-
-/** A date as it stands once something was told, and what it was placed from. */
-interface DateStep {
-	readonly day: WorkedDay;
-	readonly given: DayGiven;
-	readonly needs: readonly SittingNeeds[];
-	/** All that was told up to then. */
-	readonly tells: readonly Tell[];
-	readonly asIssued: boolean;
-}
-
-/** A date as it stands after all that was told of it. */
-function stepOf(kept: Kept, asked: DateAsked): DateStep {
-	const { tells, issue } = asked.facts;
-	const since = tells.filter(({ at }) => issue === null || at > issue.at);
-	const moments = [...new Set(since.map(({ at }) => at))].sort((a, b) => a - b);
-	return moments.reduce(
-		(step, at) => placedAgain(kept, asked, step, { at, news: since.filter((one) => one.at === at) }),
-		asIssuedOrPlaced(kept, asked),
-	);
-}
-
-/** A date before anything was told of it since it was issued; where it was not, before anything was. */
-function asIssuedOrPlaced(kept: Kept, asked: DateAsked): DateStep {
-	const { holding, facts, held } = asked;
-	const { issue } = facts;
-	const tells = facts.tells.filter(({ at }) => issue !== null && at <= issue.at);
-	return onceKept(kept, asked, tells, (from) => {
-		const stands =
-			issue?.doc.made === madeFrom(holding.stamp, facts) ? restoredDay(issue.doc.day, from.given) : null;
-		const before = issue ? { before: issue.doc.day, now: issue.at } : {};
-		const day = stands ?? placeDay({ ...from.given, held, ...before });
-		return { ...from, day, asIssued: stands !== null };
-	});
-}
-
-interface Moment {
-	readonly at: number;
-	readonly news: readonly Tell[];
-	/** What nobody lends, thought to be there. */
-	readonly room?: readonly Remedy[];
-	readonly settings?: SolverSettings;
-}
-
-/** A date placed once more for what was told of it at a moment: what had begun by then stays. */
-function placedAgain(kept: Kept, asked: DateAsked, step: DateStep, moment: Moment): DateStep {
-	const { at, news, room = [], settings } = moment;
-	const place = (from: Omit<DateStep, "day" | "asIssued">): DateStep => {
-		// In another order all that has not begun is placed anew.
-		const isOrdered = news.some(({ change }) => change.kind === "order");
-		const before = isOrdered ? { tasks: step.day.tasks.filter(({ start }) => start <= at) } : step.day;
-		const given = { ...withRoom(from.given, room), held: asked.held, before, now: at };
-		return { ...from, day: placeDay(given, settings), asIssued: false };
-	};
-	const tells = [...step.tells, ...news];
-	// What nobody lends is tried once and never asked for again.
-	return room.length > 0 ? place(startOf(asked, tells)) : onceKept(kept, asked, tells, place, settings);
-}
-
-/** A step that was made before, as long as all that it was made from is the same. */
-function onceKept(
-	kept: Kept,
-	asked: DateAsked,
-	tells: readonly Tell[],
-	make: (from: Omit<DateStep, "day" | "asIssued">) => DateStep,
-	settings: SolverSettings | null = null,
-): DateStep {
-	const { holding, facts, held } = asked;
-	const key = markOf([holding.stamp, factsKey({ ...facts, tells }), held, settings]);
-	const found = kept.steps.get(key);
-	if (found) return found;
-	const made = make(startOf(asked, tells));
-	kept.steps.set(key, made);
-	return made;
-}
-
-function startOf({ holding, facts }: DateAsked, tells: readonly Tell[]) {
-	return {
-		...givenOf(
-			holding,
-			facts,
-			tells.map(({ change }) => change),
-		),
-		tells,
-	};
-}
-
-function givenOf(
-	{ kitchen, codes, cooks, places, stamp }: Holding,
-	{ sittings }: DateFacts,
-	changes: readonly DayChange[],
-): { given: DayGiven; needs: readonly SittingNeeds[] } {
-	const needs = sittings.map(({ sitting, dishes }) =>
-		sittingNeeds({ sitting, dishes, kitchen: inCodeOf(kitchen, sitting, codes), changes, stamp }),
-	);
-	const given: DayGiven = {
-		kitchen: withBorrowed(kitchen, changes),
-		cooks,
-		places,
-		sittings: needs.map(({ sitting, dishes }) => ({
-			id: sitting.id,
-			name: sitting.name,
-			serviceAt: sitting.serviceAt,
-			hands: sitting.hands,
-			dishes: dishes.flatMap(({ needs: asked }) => ("needs" in asked ? [asked.needs] : [])),
-		})),
-		changes,
-	};
-	return { given, needs };
+	const { held } = asked;
+	return { ...dateOf(asked, mark), day, given: () => ({ ...given, held }), sittings, asIssued };
 }
 
 /** How hard the ovens are thought about where a day is placed many times over. */
@@ -417,19 +262,13 @@ export async function remediedDate(
 	now: number,
 ): Promise<WorkedDay> {
 	const holding = await readHolding(db, date, date);
-	const kept = keptOf(db);
+	const { steps } = keptOf(db);
 	const dates = holding.dates.filter((one) => one.date < date);
 	const facts = holding.dates.find((one) => one.date === date);
 	if (!facts) throw new Error(`nothing is served on ${date}`);
-	const held = heldIn(placeInTurn(kept, { ...holding, dates }), facts);
+	const held = heldIn(await placeInTurn(db, { ...holding, dates }), facts);
 	const asked = { holding, facts, held };
 	const news = changesIn(remedies).map((change) => ({ at: now, change }));
 	const moment = { at: now, news, room: remedies, settings: MANY_TIMES };
-	return placedAgain(kept, asked, stepOf(kept, asked), moment).day;
-}
-
-/** What a date is issued from: while nothing of it has changed, the day is what was issued. */
-export function madeFrom(stamp: string, { tells, issue, ...facts }: DateFacts, at = issue?.at ?? 0): string {
-	const known = tells.filter((one) => one.at <= at);
-	return markOf([stamp, factsKey({ ...facts, tells: known, issue: null })]);
+	return placedAgain(steps, asked, stepOf(steps, asked), moment).day;
 }
