@@ -13,7 +13,7 @@ test.describe.configure({ mode: "default" });
 const MINUTE_MS = 60_000;
 const EVERY_MS = 10_000;
 /** How often the server is killed while probes send. */
-const KILLS = Number(process.env.WT_PROBE_KILLS ?? 20);
+const KILLS = Number(process.env.WT_PROBE_KILLS ?? 4);
 
 interface Dish {
 	readonly sitting: string;

@@ -296,7 +296,7 @@ test("it says that it is well, and ends cleanly on SIGTERM in the middle of save
 });
 
 /** Kills of the server: a few in every test, many in the soak. */
-const KILLS = Number(process.env.WT_KILLS ?? 6);
+const KILLS = Number(process.env.WT_KILLS ?? 3);
 
 test(`kill -9 in the middle of saves loses nothing that was answered, ${KILLS} times`, async () => {
 	// Each starts the server anew, on a machine that others want too.
