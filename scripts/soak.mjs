@@ -1,6 +1,7 @@
 /**
  * `npm run soak`: what takes too long for every test. The server is killed 300 times while it saves
  * and 200 times under forty probes, gets 10,000 hostile requests, and takes 20,000 ingredients in while it plans; each says its figures.
+ * Twenty drawn weeks are opened, and every figure of their pages is held against their days.
  * Laws are tried three times as often, from seeds of their own, and every view is held against the accessibility rules on a phone too.
  */
 import { installChromium, installPackages, ROOT, run } from "./setup.mjs";
@@ -22,4 +23,5 @@ const house = run(
 	["playwright", "test", "--workers=1", "--grep", "kill -9|hostile requests|heavy work|no view breaks"],
 	{ env: { ...env, WT_THOROUGH: "1" } },
 );
-process.exit(laws || house);
+const agree = run("npm", ["run", "-s", "agree"], { env: { ...env, WT_AGREE_WEEKS: "20" } });
+process.exit(laws || house || agree);

@@ -135,11 +135,14 @@ function SumRow({
 	return (
 		<>
 			<chakra.dt fontWeight="650">{label}</chakra.dt>
-			<chakra.dd color="muted">{working}</chakra.dd>
+			<chakra.dd color="muted" data-sum="working">
+				{working}
+			</chakra.dd>
 			<chakra.dd
 				textAlign={{ base: "start", md: "end" }}
 				fontWeight="650"
 				marginBottom={{ base: "8px", md: 0 }}
+				data-sum="result"
 			>
 				= {result}
 			</chakra.dd>

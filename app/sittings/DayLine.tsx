@@ -45,7 +45,7 @@ export function DayLine({ view }: { readonly view: DayLineView }) {
 				.filter((_, index) => index % every === 0)
 				.filter(({ at }) => x(serviceAt) - x(at) > 2 * HOUR_PX)
 				.map(({ at, words }) => (
-					<Label key={at} x={x(at)} y={foot + 17}>
+					<Label key={at} data-axis x={x(at)} y={foot + 17}>
 						{words}
 					</Label>
 				))}

@@ -22,6 +22,7 @@ export type { PlanWork } from "./dishWork.ts";
 export { shareInGo } from "./goTasks.ts";
 export { HAZARDS, type Hazard, hazardsOf } from "./hazards.ts";
 export { type HeldPans, type PansElsewhere, pansHeld } from "./heldPans.ts";
+export { type LastTender, lastTender } from "./lastTender.ts";
 export { type LessonMistake, mistakesOf } from "./lesson.ts";
 export type { Liquor } from "./liquor.ts";
 export { alone, type LonePlan, plan } from "./lonePlan.ts";

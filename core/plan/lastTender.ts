@@ -2,11 +2,14 @@ import { maxBy } from "es-toolkit";
 import type { Range } from "../quantity/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import { isOfLastGo, type PlanFigures } from "./Plan.ts";
+import type { BraiseGroup } from "./planBraise.ts";
 
 /** Pans that decide when a dish is tender: when they go in, and how long they take. */
 export interface LastTender {
 	readonly start: number;
 	readonly tender_min: Range;
+	/** Null where no oven load is theirs. */
+	readonly group: BraiseGroup | null;
 }
 
 /** Of the last filling, the pans that are likely tender last. @throws {Error} when it has no oven task */
@@ -17,7 +20,7 @@ export function lastTender(
 	const last = tasks.filter((task) => task.part === "oven" && isOfLastGo(task));
 	const all = last.map(({ figures, start }): LastTender => {
 		const group = braise?.groups.find(({ id }) => id === figures.group);
-		return { start, tender_min: group?.tender_min ?? braise_min };
+		return { start, tender_min: group?.tender_min ?? braise_min, group: group ?? null };
 	});
 	const found = maxBy(all, ({ start, tender_min }) => start + tender_min.likely * 60_000);
 	if (!found) throw new Error("a braise without an oven task");

@@ -10,6 +10,8 @@ export interface TrueTask {
 	/** Names of the ovens it stands in, and what they are set to, °C. */
 	readonly ovens: readonly string[];
 	readonly set_C: readonly number[];
+	/** What a hot start is set to before that, °C. */
+	readonly first_C?: number | undefined;
 }
 
 /** A dish as its day has it, by what a screen can show of it. */
@@ -31,6 +33,13 @@ export function truthOf({ day, all }: DatesShown, timeZone: string): Truth {
 	const ovens = new Map(
 		day.equipment.filter(({ kind }) => kind === "oven").map(({ id, name }) => [id, name]),
 	);
+	const hotStarts = new Map(
+		all.flatMap(({ sittings }) =>
+			sittings.flatMap(({ rows }) =>
+				rows.map(({ dish, plan }) => [dish.id, plan?.recipe.braise.hotStart?.set_C]),
+			),
+		),
+	);
 	const tasks = new Map(
 		day.tasks.map((task): [string, TrueTask] => {
 			const uses = task.uses.filter(({ equipment }) => ovens.has(equipment));
@@ -41,6 +50,7 @@ export function truthOf({ day, all }: DatesShown, timeZone: string): Truth {
 					end: task.end,
 					ovens: uses.map(({ equipment }) => ovens.get(equipment) ?? ""),
 					set_C: uses.flatMap(({ set_C }) => set_C ?? []),
+					first_C: task.part === "oven" ? hotStarts.get(task.for) : undefined,
 				},
 			];
 		}),

@@ -2,6 +2,7 @@ import { describe, expect, it } from "vitest";
 import { SHOWN_UNITS } from "../../app/ui/parts/shown.ts";
 import { differencesIn } from "./differences.ts";
 import { readScreen } from "./readScreen.ts";
+import { notSaidIn, Said } from "./Said.ts";
 import type { Truth } from "./Truth.ts";
 
 const AT = Date.UTC(2026, 11, 5, 14, 45);
@@ -102,15 +103,42 @@ describe("what a screen shows", () => {
 		for (const [what, figure] of planted) expect(differ(figure), what).toHaveLength(what === "both" ? 2 : 1);
 	});
 
-	it("counts the numbers with a unit that say nothing of themselves, and no others", () => {
-		const { outside, figures } = readScreen(
+	it("is read as figures, sums and other words; scales of drawings are none", () => {
+		const { texts, sums, figures } = readScreen(
 			page(
-				"Pour 7.6 l at 14:45, 12 guests",
+				"Pour 7.6 l",
 				shown("portions", "goat", 92, "92 portions"),
-				"<script>9 kg</script>",
+				'<b data-sum="working">92 portions × 60 ml</b> <b data-sum="result">= 5.52 l</b>',
+				"<svg><text data-axis>14:00</text></svg><script>9 kg</script>",
 			),
 		);
-		expect(outside).toEqual(["7.6 l", "14:45"]);
+		expect(texts).toEqual(["Pour 7.6 l"]);
+		expect(sums).toEqual([{ working: "92 portions × 60 ml", result: "5.52 l" }]);
 		expect(figures).toHaveLength(1);
+	});
+});
+
+describe("a number that says nothing of itself", () => {
+	const said = new Said()
+		.add({ chain: { order_kg: 27.02, portions: 92 }, tender: { low: AT }, minutes: { low: 95, high: 150 } })
+		.addWords("Foil off at 220 °C, boxes aboard by 11:45");
+	const nobodySaid = (text: string) => notSaidIn(text, said, "UTC");
+
+	it("is the day's, as it is rounded for a scale, or somebody's words", () => {
+		expect(nobodySaid("27 kg for 92 portions, tender from 14:45; 1 h 35 at 220 °C; aboard by 11:45")).toEqual(
+			[],
+		);
+		expect(nobodySaid("27,000 g, 2 h 30 min")).toEqual([]);
+	});
+
+	it("is found where a page made it up, to the digits that it is written with", () => {
+		expect(nobodySaid("28 kg")).toEqual(["28 kg"]);
+		expect(nobodySaid("91 portions")).toEqual(["91 portions"]);
+		expect(nobodySaid("14:46 or 2:45")).toEqual(["14:46", "2:45"]);
+		expect(nobodySaid("3 h 05, 95 mm, 220 g")).toEqual(["3 h 05", "95 mm", "220 g"]);
+	});
+
+	it("is looked for in its own unit", () => {
+		expect(nobodySaid("27 l and 92 pans")).toEqual(["27 l"]);
 	});
 });

@@ -1,6 +1,6 @@
 import { wallClock } from "#core/time";
 import type { ShownFigure } from "./readScreen.ts";
-import type { Truth } from "./Truth.ts";
+import type { TrueTask, Truth } from "./Truth.ts";
 
 /**
  * What of some shown figures is not as the day has it: another value, a text that does not say its
@@ -45,16 +45,12 @@ function ofDish(figure: ShownFigure, truth: Truth): string[] {
 }
 
 /** Ovens and temperatures that a text names and its task does not have. */
-function wordsOf(
-	text: string,
-	task: { ovens: readonly string[]; set_C: readonly number[] },
-	truth: Truth,
-): string[] {
+function wordsOf(text: string, task: TrueTask, truth: Truth): string[] {
 	const ovens = truth.ovens.filter((name) => text.includes(name) && !task.ovens.includes(name));
 	// A holding or a core temperature is no oven's: only what stands with an oven is held against it.
 	const named = truth.ovens.some((name) => text.includes(name));
 	const degrees = [...text.matchAll(/(\d+) °C/g)].map(([, C]) => Number(C));
-	const others = named ? degrees.filter((C) => !task.set_C.includes(C)) : [];
+	const others = named ? degrees.filter((C) => !task.set_C.includes(C) && C !== task.first_C) : [];
 	return [
 		...ovens.map((name) => `it names the ${name}`),
 		...others.map((C) => `it names ${C} °C, the day has ${task.set_C.join(", ")}`),

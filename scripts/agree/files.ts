@@ -1,6 +1,10 @@
+import ExcelJS from "exceljs";
 import ICAL from "ical.js";
 import Papa from "papaparse";
 import type { DatesShown } from "../../app/ui/server/worked.server.ts";
+import { linesOf } from "../../e2e/linesOf.ts";
+
+import { notSaidIn, type Said } from "./Said.ts";
 
 interface FileTask {
 	readonly id: string;
@@ -27,6 +31,49 @@ export async function agreeOnFiles(url: string, { served }: DatesShown): Promise
 		found.push(...inTable(await text("csv"), date, tasks), ...inCalendar(await text("ics"), date, tasks));
 	}
 	return found;
+}
+
+/** Amounts of a workbook are rounded to the gram, kg. */
+const HALF_A_GRAM = 0.00051;
+/** Columns of the order that are amounts, and what they are measured in. */
+const AMOUNTS = [
+	["Needed, kg", "kg"],
+	["Pack, kg", "kg"],
+	["Order, kg", "kg"],
+	["Order, l", "l"],
+] as const;
+
+/** Amounts of the workbook of an order that are none of its day's. @returns those, and how many there are */
+export async function agreeOnOrder(url: string, sitting: string, said: Said) {
+	const address = `/sittings/${sitting}/order.xlsx`;
+	const book = new ExcelJS.Workbook();
+	await book.xlsx.load(await (await fetch(url + address)).arrayBuffer());
+	const found: string[] = [];
+	let amounts = 0;
+	const sheet = book.worksheets[0];
+	const headers = sheet?.getRow(1).values as string[] | undefined;
+	sheet?.eachRow((row, index) => {
+		for (const [header, measure] of AMOUNTS) {
+			const column = headers?.indexOf(header) ?? -1;
+			const { value } = index === 1 || column < 0 ? { value: null } : row.getCell(column);
+			if (typeof value !== "number") continue;
+			amounts += 1;
+			if (!said.has(measure, value, HALF_A_GRAM))
+				found.push(`${address}: ${header} is ${value} in row ${index}`);
+		}
+	});
+	return { found, amounts };
+}
+
+/** Numbers of a paper as a PDF that are none of those said. */
+export async function agreeOnPdf(
+	url: string,
+	address: string,
+	said: Said,
+	timeZone: string,
+): Promise<string[]> {
+	const { text } = await linesOf(Buffer.from(await (await fetch(url + address)).arrayBuffer()));
+	return notSaidIn(text, said, timeZone).map((one) => `${address}: ${one} in “${text.slice(0, 90)}”`);
 }
 
 function ovensOf(uses: FileTask["uses"]): string {

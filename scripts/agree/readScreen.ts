@@ -11,15 +11,13 @@ export interface ShownFigure {
 
 export interface Screen {
 	readonly figures: readonly ShownFigure[];
-	/** Numbers with a unit that say nothing of themselves. */
-	readonly outside: readonly string[];
+	/** Sums that are told, as they stand there. */
+	readonly sums: readonly { readonly working: string; readonly result: string }[];
+	/** All other texts: neither scales of drawings, nor what would be if something else were chosen. */
+	readonly texts: readonly string[];
 }
 
-/** A number with a unit of the trade, or a clock. */
-const MEASURED =
-	/\d[\d.,]*\s*(?:kg|g|lb|oz|l|ml|°C|°F|mm|min|h|portions?|pieces?|pans?)(?![\p{L}\d])|\b\d{1,2}:\d{2}\b/gu;
-
-/** Reads a page as it is sent: what it shows of the day, and what of it no program can hold against it. */
+/** Reads a page as it is sent: what it shows of the day, its sums, and all its other words. */
 export function readScreen(html: string): Screen {
 	const window = new Window({
 		settings: { disableJavaScriptFileLoading: true, disableCSSFileLoading: true },
@@ -27,7 +25,8 @@ export function readScreen(html: string): Screen {
 	const { document } = window;
 	const [, body = html] = /<main[\s\S]*?>([\s\S]*)<\/main>/.exec(html) ?? [];
 	document.body.innerHTML = body;
-	for (const gone of document.querySelectorAll("script, style, template")) gone.remove();
+	for (const gone of document.querySelectorAll("script, style, template, [data-axis], [data-otherwise]"))
+		gone.remove();
 	const facts = [...document.querySelectorAll("[data-fact]")];
 	const figures = facts.map((element) => ({
 		what: element.getAttribute("data-fact") ?? "",
@@ -36,14 +35,19 @@ export function readScreen(html: string): Screen {
 		unit: element.getAttribute("data-unit") ?? "",
 		text: textOf(element.textContent),
 	}));
-	for (const element of facts) element.remove();
+	const results = [...document.querySelectorAll('[data-sum="result"]')];
+	const workings = [...document.querySelectorAll('[data-sum="working"]')];
+	const sums = workings.map((element, index) => ({
+		working: textOf(element.textContent),
+		result: textOf(results[index]?.textContent ?? "").replace(/^= /, ""),
+	}));
+	for (const element of [...facts, ...results, ...workings]) element.remove();
 	// Words of different elements are no one number.
 	const texts: string[] = [];
 	const walker = document.createTreeWalker(document.body, window.NodeFilter.SHOW_TEXT);
-	while (walker.nextNode()) texts.push(walker.currentNode?.textContent ?? "");
-	const outside = texts.flatMap((text) => text.match(MEASURED) ?? []);
+	while (walker.nextNode()) texts.push(textOf(walker.currentNode?.textContent ?? ""));
 	window.happyDOM.close();
-	return { figures, outside };
+	return { figures, sums, texts: texts.filter((text) => text !== "") };
 }
 
 function textOf(text: string | null): string {

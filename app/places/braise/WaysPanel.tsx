@@ -39,7 +39,7 @@ export function WaysPanel({ drawing }: { readonly drawing: BraiseDrawing }) {
 	const wanted_min = minutesUntil(liftAt, readTime(start) ?? "", timeZone);
 	const clock = (at: number) => wallClock(at, timeZone).time;
 	return (
-		<chakra.details marginTop="14px">
+		<chakra.details marginTop="14px" data-otherwise>
 			<summary aria-keyshortcuts="y" data-key-name="Other ways to have it tender">
 				Other ways to have it tender by {clock(liftAt)}
 			</summary>

@@ -4,7 +4,7 @@ import type { WorkedDish } from "#core/day";
 import { sidesOf } from "#core/heat";
 import { type HousePolicy, vesselsFor } from "#core/kitchen";
 import { smallerPiece } from "#core/pans";
-import { type BraiseGroup, countByType, lastStartAt, minutesOnHeat } from "#core/plan";
+import { type BraiseGroup, countByType, lastStartAt, lastTender, minutesOnHeat } from "#core/plan";
 import { heatOf, isInOven, type Recipe } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
 import { HEAT_WAYS, type HeatWay } from "#core/trade";
@@ -54,7 +54,7 @@ export function braiseView(given: TableGiven): BraiseView {
 	const { plan } = given;
 	const { braise } = plan;
 	return {
-		drawing: braise ? drawingOf(given, braise.slowest) : null,
+		drawing: braise ? drawingOf(given, lastTender(plan, plan.tasks).group ?? braise.slowest) : null,
 		ovens: ovensOf(given),
 		onFloor: isInOven(plan.recipe) ? onFloorOf(plan) : [],
 		checks: checksOf(given),
@@ -67,7 +67,7 @@ const MINUTE_MS = 60_000;
 const SAME_DAY_MIN = 360;
 
 function drawingOf({ plan, kitchen, reading, cook = null }: TableGiven, braise: BraiseGroup): BraiseDrawing {
-	const into = lastStartAt(plan, "braise");
+	const { start: into } = lastTender(plan, plan.tasks);
 	const lift = lastStartAt(plan, "rest");
 	const minute = (at: number) => (at - into) / MINUTE_MS;
 	const lift_min = minute(lift);
@@ -114,7 +114,7 @@ function curveWords(plan: WorkedDish, { tender_min, braised }: BraiseGroup, read
 	const { tender, order } = plan;
 	const { likely } = braised;
 	const core_C = likely.points.findLast(({ minute }) => minute <= tender_min.likely)?.core_C ?? 0;
-	return `In ${reading.clock(lastStartAt(plan, "braise"))}. Tender ${reading.clock(tender.low)} to ${reading.clock(tender.high)}, likely ${reading.clock(tender.likely)}, when the centre is at ${reading.temperature(core_C)} and ${reading.volume(braised.liquidLeft_l)} is left in the fullest pan. Lift ${reading.clock(lastStartAt(plan, "rest"))}. Serve ${reading.clock(order.serviceAt)}.`;
+	return `In ${reading.clock(lastTender(plan, plan.tasks).start)}. Tender ${reading.clock(tender.low)} to ${reading.clock(tender.high)}, likely ${reading.clock(tender.likely)}, when the centre is at ${reading.temperature(core_C)} and ${reading.volume(braised.liquidLeft_l)} is left in the fullest pan. Lift ${reading.clock(lastStartAt(plan, "rest"))}. Serve ${reading.clock(order.serviceAt)}.`;
 }
 
 /** The hottest that a covered braise is set to, °C: above it only the rim scorches. */
@@ -132,7 +132,7 @@ function waysOf(plan: WorkedDish, braise: BraiseGroup, policy: HousePolicy, part
 		sizes: sizesOf(plan.recipe, parts),
 		oven_C: { low: Math.max(80, ...least), high: Math.min(HOTTEST_C, ...most) },
 		confidence: policy.confidence,
-		wanted_min: (lastStartAt(plan, "rest") - lastStartAt(plan, "braise")) / MINUTE_MS,
+		wanted_min: (lastStartAt(plan, "rest") - lastTender(plan, plan.tasks).start) / MINUTE_MS,
 	};
 }
 

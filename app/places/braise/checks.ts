@@ -1,6 +1,6 @@
 import { stillToGo } from "#core/braise";
-import { lastStartAt } from "#core/plan";
-import type { Range } from "#core/quantity";
+import type { WorkedDish } from "#core/day";
+import { isOfLastGo, lastStartAt, lastTender } from "#core/plan";
 import { spokenDuration } from "#core/time";
 import type { Cut } from "#core/trade";
 import type { PlaceGiven } from "../Place.ts";
@@ -18,19 +18,15 @@ export interface Check {
 
 /** What is felt for, and what is done when it is early or late. */
 export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
-	const { braise, braise_min, recipe, tender } = plan;
+	const { braise, recipe, tender } = plan;
 	if (!braise) return [];
-	const into = lastStartAt(plan, "braise");
+	const { start: into, tender_min } = lastTender(plan, plan.tasks);
 	const lift = lastStartAt(plan, "rest");
-	const { marks, peakLiquid_C } = braise.slowest.braised;
-	const after = (minutes: number) => into + Math.round(minutes / STEP_MIN) * STEP_MIN * MINUTE_MS;
 	const at = (instant: number) => reading.clockAfter(instant, into);
-	const pulls = stillToGo(braise_min, braise_min.likely);
-	const late = stillToGo(braise_min, (lift - into) / MINUTE_MS);
+	const pulls = stillToGo(tender_min, tender_min.likely);
+	const late = stillToGo(tender_min, (lift - into) / MINUTE_MS);
 	const bone = recipe.losses.boneShare ? " The bone turns in its place." : "";
 	const holdHot = reading.temperature(kitchen.policy.code.holdHot_C);
-	const past = (minutes: number) => at(after(minutes));
-	const early = marks.shredding ? earlyWords(recipe.cut, marks.shredding, marks.fallingApart, past) : "";
 	return [
 		{
 			when: at(tender.low),
@@ -45,12 +41,12 @@ export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
 		{
 			when: "Early",
 			what: "Tender before it is wanted",
-			text: `${early}Turn the oven down and leave the pans covered; keep them above ${holdHot}, the house code's hot hold, or lift and cool them as the code says.`,
+			text: `${earlyWords(plan, at)}Turn the oven down and leave the pans covered; keep them above ${holdHot}, the house code's hot hold, or lift and cool them as the code says.`,
 		},
 		{
 			when: at(lift),
 			what: "If not tender by then",
-			text: `Give it ${minutesMore(late.likely_min)}, and be ready for ${minutesMore(late.high_min)}. Ladle off liquid and start the sauce. Lift those that are ready, leave the others. ${hotterWords(peakLiquid_C)}`,
+			text: `Give it ${minutesMore(late.likely_min)}, and be ready for ${minutesMore(late.high_min)}. Ladle off liquid and start the sauce. Lift those that are ready, leave the others. ${hotterWords(braise.slowest.braised.peakLiquid_C)}`,
 		},
 	];
 }
@@ -58,16 +54,23 @@ export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
 /** What has no fibres to shred: it breaks instead. */
 const BREAKS: ReadonlySet<Cut> = new Set(["squid", "celeriac"]);
 
-/** What becomes of it when it goes on, and from when. */
-function earlyWords(
-	cut: Cut,
-	shredding: Range,
-	apart: Range | null,
-	past: (minutes: number) => string,
-): string {
-	if (BREAKS.has(cut)) return `It breaks when lifted from about ${past(shredding.likely)}. `;
-	const falls = apart ? `, falls apart from about ${past(apart.likely)}` : "";
-	return `It shreds from about ${past(shredding.likely)}${falls}. `;
+/** What becomes of it when it goes on, and from when: of all its pans those that are soonest so far. */
+function earlyWords(plan: WorkedDish, at: (instant: number) => string): string {
+	const shreds = firstAt(plan, "shredding");
+	if (shreds === null) return "";
+	if (BREAKS.has(plan.recipe.cut)) return `It breaks when lifted from about ${at(shreds)}. `;
+	const apart = firstAt(plan, "fallingApart");
+	return `It shreds from about ${at(shreds)}${apart === null ? "" : `, falls apart from about ${at(apart)}`}. `;
+}
+
+/** When the first pans of the last filling are likely so far, to the five minutes; null where none comes to it. */
+function firstAt({ braise, tasks }: WorkedDish, mark: "shredding" | "fallingApart"): number | null {
+	const instants = tasks.filter(isOfLastGo).flatMap(({ part, start, figures }) => {
+		const group = part === "oven" ? braise?.groups.find(({ id }) => id === figures.group) : undefined;
+		const reached = group?.braised.marks[mark];
+		return reached ? [start + Math.round(reached.likely / STEP_MIN) * STEP_MIN * MINUTE_MS] : [];
+	});
+	return instants.length === 0 ? null : Math.min(...instants);
 }
 
 function minutesMore(minutes: number): string {

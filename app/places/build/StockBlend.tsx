@@ -27,7 +27,7 @@ export function StockBlend() {
 	const [typed, setTyped] = useState(START);
 	const answer = blended(typed);
 	return (
-		<chakra.details>
+		<chakra.details data-otherwise>
 			<summary>Blend two stocks</summary>
 			<Muted>
 				Gelatin by how they set: about 5 g/l stays liquid cold, 12 trembles, 25 stands. A single very strong

@@ -109,7 +109,7 @@ function Way({ words, says, children }: WayProps) {
 function Instead({ instead }: Pick<MakingView, "instead">) {
 	if (instead.length === 0) return null;
 	return (
-		<section>
+		<section data-otherwise>
 			<Heading marginBottom="6px">If something is missing</Heading>
 			<Rows>
 				{instead.map(({ words, changes, swaps }) => (

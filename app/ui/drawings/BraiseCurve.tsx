@@ -231,7 +231,7 @@ function Temperatures({ curve, x, units }: PartProps) {
 			{ticks.map((celsius) => (
 				<g key={celsius}>
 					<line className="grid" x1={PLOT_LEFT} x2={right} y1={y(celsius)} y2={y(celsius)} />
-					<text x={PLOT_LEFT - 11} y={y(celsius) + 5} textAnchor="end">
+					<text data-axis x={PLOT_LEFT - 11} y={y(celsius) + 5} textAnchor="end">
 						{temperature(celsius).replace(/ .*/, "")}
 					</text>
 				</g>
@@ -332,7 +332,7 @@ function Hours({ x, clock, end_min }: Pick<BraiseCurveProps, "clock" | "end_min"
 	return hours.map((minute) => (
 		<g key={minute}>
 			<line className="grid" x1={x(minute)} x2={x(minute)} y1={PLOT.top} y2={PLOT.top + PLOT.height} />
-			<text x={x(minute)} y={HEIGHT - 8} textAnchor="middle">
+			<text data-axis x={x(minute)} y={HEIGHT - 8} textAnchor="middle">
 				{clock(minute)}
 			</text>
 		</g>

@@ -87,13 +87,13 @@ export function CourseSvg({
 			{ticks.map(({ C, words: said }) => (
 				<g key={C}>
 					<line className="grid" x1={LEFT} x2={width - RIGHT} y1={y(C)} y2={y(C)} />
-					<text x={LEFT - 8} y={y(C) + 5} textAnchor="end">
+					<text data-axis x={LEFT - 8} y={y(C) + 5} textAnchor="end">
 						{said}
 					</text>
 				</g>
 			))}
 			{clocksApart(hours, x).map(({ minute, words: said }) => (
-				<text key={minute} x={x(minute)} y={HEIGHT - 8} textAnchor="middle">
+				<text key={minute} data-axis x={x(minute)} y={HEIGHT - 8} textAnchor="middle">
 					{said}
 				</text>
 			))}

@@ -154,7 +154,10 @@ type DatePlaced = Omit<DateFacts, "told" | "tells"> & { readonly tells: readonly
 export function factsKey({ date, sittings, tells, issue }: DatePlaced) {
 	return [
 		date,
-		sittings.map(({ sitting: { name: _, room: __, note: ___, version: ____, ...facts } }) => facts),
+		sittings.map(({ sitting: { name: _, room: __, note: ___, version: ____, ...facts }, dishes }) => [
+			facts,
+			dishes.map(({ recipe }) => recipe),
+		]),
 		tells.map(({ change, at }) => [change, at]),
 		issue?.number ?? null,
 	];
