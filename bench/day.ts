@@ -7,8 +7,8 @@ import {
 	solveOvens,
 	USUAL_SETTINGS,
 } from "#core/day";
+import { type DishOrder, planSitting } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
-import { type DishOrder, planSitting } from "#core/plan";
 import { integerSolver } from "#server/integerSolver";
 import { days } from "../core/day/ovenDay/ovenDays.testing.ts";
 import { NORTH, POLICY, SOUTH } from "../core/kitchen/kitchen.testing.ts";

@@ -1,5 +1,5 @@
+import { type DishOrder, plan } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
-import { type DishOrder, plan } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { NORTH, POLICY } from "../core/kitchen/kitchen.testing.ts";
 import { DEMO_DISHES } from "../core/recipe/demoBook.testing.ts";

@@ -11,10 +11,10 @@ import {
 } from "drizzle-orm/sqlite-core";
 import { USUAL_CONFIDENCE } from "#core/braise";
 import type { DayChange, IssuedDay, StandingPlace } from "#core/day";
+import type { ByProductUses, ByProductWorth, CarryChoice, ChillChoice, ColourWay } from "#core/dish";
 import type { PanMaterial, PanUse } from "#core/kitchen";
 import type { OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
-import type { ByProductUses, ByProductWorth, CarryChoice, ChillChoice, ColourWay } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import type {
 	Allergen,

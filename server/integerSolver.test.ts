@@ -1,10 +1,10 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { countByType, type DishToPlan } from "#core/dish";
 import type { IntegerProgram, Terms } from "#core/integer";
 import { choosePansWith } from "#core/pans";
-import { countByType, type DishToPlan } from "#core/plan";
 import { INGREDIENTS } from "#db/demo";
-import { knowing, lonePlans, ORDER, RECIPE } from "../core/plan/dish.testing.ts";
+import { knowing, lonePlans, ORDER, RECIPE } from "../core/dish/dish.testing.ts";
 import { demoDish } from "../core/recipe/demoBook.testing.ts";
 
 import { integerSolver } from "./integerSolver.ts";

@@ -1,9 +1,9 @@
 import { data } from "react-router";
 import { Refusal } from "#core/check";
 import { type Cost, costOfPlan } from "#core/cost";
+import { type DishOrder, lineGivesTooMuch, type Plan, type PlanWarning, plan } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
 import { lineWords } from "#core/pans";
-import { type DishOrder, lineGivesTooMuch, type Plan, type PlanWarning, plan } from "#core/plan";
 import { type Recipe, SCHOOL_QUESTIONS, SCHOOLS } from "#core/recipe";
 import { DAY_MS } from "#core/time";
 import { cutWords, LIDS } from "#core/trade";

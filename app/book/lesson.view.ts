@@ -1,4 +1,4 @@
-import { type LessonMistake, mistakesOf, type Plan } from "#core/plan";
+import { type LessonMistake, mistakesOf, type Plan } from "#core/dish";
 import type { HouseCode } from "#core/safety";
 import { durationsWords, durationWords } from "#core/time";
 import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";

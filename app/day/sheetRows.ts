@@ -1,8 +1,8 @@
 import { sumBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
 import { type Day, type DayEquipment, type DayTask, taskName, type Use } from "#core/day";
+import { countByType, ordered_kg, shareInGo } from "#core/dish";
 import { type Kitchen, saucePotsOf } from "#core/kitchen";
-import { countByType, ordered_kg, shareInGo } from "#core/plan";
 import { counted, type Reading } from "../ui/words/reading.ts";
 
 export interface SheetRow {

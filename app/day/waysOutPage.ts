@@ -8,7 +8,7 @@ import {
 	type WayOut,
 	waysOut,
 } from "#core/day";
-import { isMadeAhead } from "#core/plan";
+import { isMadeAhead } from "#core/dish";
 import { durationWords } from "#core/time";
 import type { Told } from "#server";
 import type { HouseVisit } from "../ui/server/visit.ts";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import type { ByProductUses } from "#core/plan";
+import type { ByProductUses } from "#core/dish";
 import { CATEGORIES, type Ingredient, type Recipe } from "#core/recipe";
 import type { Losses } from "#core/yields";
 import { pieceWeightWords, pieceWords } from "../places/words.ts";

@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { startAt } from "#core/plan";
+import { startAt } from "#core/dish";
 import { type DemoTable, type DemoTables, demoTables, tableOf } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { labelsView } from "./labels.view.ts";

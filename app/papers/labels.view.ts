@@ -1,6 +1,6 @@
 import type { WorkedDish } from "#core/day";
+import { startAt } from "#core/dish";
 import { type ChosenPan, lineWords } from "#core/pans";
-import { startAt } from "#core/plan";
 import { ALLERGENS } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { LIDS } from "#core/trade";

@@ -1,8 +1,8 @@
 import { uniqBy } from "es-toolkit";
 import { data } from "react-router";
 import { shownMark, type WorkedBatch, type WorkedDish } from "#core/day";
+import { type ByProductUses, type GoingInto, goingInto, type OrderRow, orderList, startAt } from "#core/dish";
 import type { KnownIngredients } from "#core/kitchen";
-import { type ByProductUses, type GoingInto, goingInto, type OrderRow, orderList, startAt } from "#core/plan";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
 import { DAY_MS } from "#core/time";
 import { type Database, readKitchen, readSitting, readSittings, type Sitting } from "#db";

@@ -1,5 +1,5 @@
 import ExcelJS from "exceljs";
-import type { OrderRow } from "#core/plan";
+import type { OrderRow } from "#core/dish";
 import { isBoughtByVolume } from "#core/recipe";
 import { minorUnitsOf } from "../ui/words/reading.ts";
 import type { Order } from "./order.ts";

@@ -1,5 +1,5 @@
 import { groupBy, upperFirst } from "es-toolkit";
-import type { OrderRow } from "#core/plan";
+import type { OrderRow } from "#core/dish";
 import { wallClock } from "#core/time";
 import { BY_PRODUCTS, type ByProductKind } from "#core/trade";
 import { underNumber } from "../ui/server/underNumber.server.ts";

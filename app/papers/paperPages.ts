@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { startAt } from "#core/plan";
+import { startAt } from "#core/dish";
 import type { Recipe } from "#core/recipe";
 import { durationWords } from "#core/time";
 import type { Shown } from "../ui/parts/shown.ts";

@@ -1,7 +1,7 @@
 import { groupBy, sortBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
+import { ordered_kg, startAt } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
-import { ordered_kg, startAt } from "#core/plan";
 import { heatOf } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { type HeatWay, PLACES } from "#core/trade";

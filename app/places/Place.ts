@@ -1,7 +1,7 @@
 import type { WorkedDish } from "#core/day";
+import type { ByProductRule, ByProductUses, ByProductWorth, PlanFigures, PlanLine } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
 import type { LiquidLine } from "#core/pans";
-import type { ByProductRule, ByProductUses, ByProductWorth, PlanFigures, PlanLine } from "#core/plan";
 import type { Recipe, Swap } from "#core/recipe";
 import type { CookChoice } from "#core/sitting";
 import type { PlacedTask } from "#core/tasks";

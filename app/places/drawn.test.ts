@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import type { WorkedDish } from "#core/day";
+import { marinadeOf, taskAt } from "#core/dish";
 import { depthOf, pieceHeight, volumeBelow } from "#core/pans";
-import { marinadeOf, taskAt } from "#core/plan";
 import { workedIn } from "../../core/day/days.testing.ts";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";

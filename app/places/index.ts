@@ -1,6 +1,6 @@
 import { sortBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
-import { taskAt, tastingsOf } from "#core/plan";
+import { taskAt, tastingsOf } from "#core/dish";
 import type { PlacedTask } from "#core/tasks";
 import { PLACE_WORDS, PLACES, type PlaceKey } from "#core/trade";
 import type { Working } from "#core/workings";

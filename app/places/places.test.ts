@@ -5,7 +5,7 @@ import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { spokenDuration } from "#core/time";
 import { PLACES, type PlaceKey } from "#core/trade";
 import { workedIn } from "../../core/day/days.testing.ts";
-import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
+import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/dish/dish.testing.ts";
 import { DEMO_DISHES } from "../../core/recipe/demoBook.testing.ts";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";

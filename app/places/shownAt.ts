@@ -1,6 +1,6 @@
 import { sumBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
-import { countByType, ordered_kg, taskAt } from "#core/plan";
+import { countByType, ordered_kg, taskAt } from "#core/dish";
 import { isInOven } from "#core/recipe";
 import type { PlaceKey } from "#core/trade";
 import { isByPiece } from "#core/yields";

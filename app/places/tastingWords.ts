@@ -1,4 +1,4 @@
-import type { Mends, Tasting } from "#core/plan";
+import type { Mends, Tasting } from "#core/dish";
 import { perCent, type Reading } from "../ui/words/reading.ts";
 
 /** "Taste the sauce before it is bound: …": what for, and one step of each correction. */

@@ -1,7 +1,7 @@
 import { sumBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
+import { countByType, wholeSpices } from "#core/dish";
 import { pieceHeight } from "#core/pans";
-import { countByType, wholeSpices } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import type { PlacedTask } from "#core/tasks";
 import { counted, type Reading } from "../ui/words/reading.ts";

@@ -1,13 +1,13 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { placeDay, type WorkedDish } from "#core/day";
+import type { DishOrder } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
-import type { DishOrder } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import { PLACES, type PlaceKey } from "#core/trade";
 import { reckoned } from "#core/workings";
 import { givenDay, sitting, workedIn } from "../../core/day/days.testing.ts";
-import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/plan/dish.testing.ts";
+import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/dish/dish.testing.ts";
 import { runs } from "../../core/random/runs.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { sumsOf } from "./index.ts";

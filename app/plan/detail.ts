@@ -1,4 +1,4 @@
-import { tastingsOf } from "#core/plan";
+import { tastingsOf } from "#core/dish";
 import type { PlaceKey } from "#core/trade";
 import { type Headline, PLACE, sumsOf, type TableGiven } from "../places/index.ts";
 import { tastingWords } from "../places/tastingWords.ts";

@@ -1,5 +1,5 @@
 import { changesOf } from "#core/day";
-import type { PlanFigures } from "#core/plan";
+import type { PlanFigures } from "#core/dish";
 import type { DishWithRecipe } from "#db";
 import { sittingNeeds } from "../ui/server/needs.server.ts";
 import type { WorkedTable } from "../ui/server/worked.server.ts";

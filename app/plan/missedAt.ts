@@ -1,4 +1,4 @@
-import type { PlanWarning } from "#core/plan";
+import type { PlanWarning } from "#core/dish";
 import type { PlaceKey } from "#core/trade";
 
 /** What of a place fails its limit, in a word that stands in the strip; all else is only advice. */

@@ -1,5 +1,5 @@
 import { Refusal } from "#core/check";
-import { onePanMore, type PanSaving, type SizedDish, sizeDish } from "#core/plan";
+import { onePanMore, type PanSaving, type SizedDish, sizeDish } from "#core/dish";
 import { orderOf } from "#core/sitting";
 import type { DishWithRecipe } from "#db";
 import { withTrial } from "../ui/forms/tableTrial.ts";

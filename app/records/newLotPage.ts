@@ -1,5 +1,5 @@
 import type { ChillGiven } from "#core/chill";
-import { depthOfFood, isMadeAhead } from "#core/plan";
+import { depthOfFood, isMadeAhead } from "#core/dish";
 import type { DocOf, LotPan } from "#core/records";
 import { DAY_MS, wallClock } from "#core/time";
 import { usualCooling } from "#core/watch";

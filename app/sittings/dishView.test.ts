@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from "vitest";
-import { startAt } from "#core/plan";
+import { startAt } from "#core/dish";
 import { isInOven } from "#core/recipe";
 import { type DemoTables, demoTables, tableOf } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";

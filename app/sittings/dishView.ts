@@ -1,5 +1,5 @@
+import { ordered_kg, startAt } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
-import { ordered_kg, startAt } from "#core/plan";
 import { heatOf } from "#core/recipe";
 import { type HeatWay, PLACE_WORDS, type PlaceKey } from "#core/trade";
 import { tasksOf } from "../places/index.ts";

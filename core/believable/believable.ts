@@ -1,6 +1,6 @@
 import { sumBy } from "es-toolkit";
+import { isMadeAhead, MOST_WAIT_MIN, ordered_kg, type Plan, searTaken } from "../dish/index.ts";
 import type { Equipment, Kitchen } from "../kitchen/index.ts";
-import { isMadeAhead, MOST_WAIT_MIN, ordered_kg, type Plan, searTaken } from "../plan/index.ts";
 import { isInOven, type Recipe } from "../recipe/index.ts";
 import { PLACES, type PlaceKey } from "../trade/index.ts";
 

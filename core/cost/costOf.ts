@@ -1,4 +1,4 @@
-import { type PlanFigures, purchased_kg, ready_kg } from "../plan/index.ts";
+import { type PlanFigures, purchased_kg, ready_kg } from "../dish/index.ts";
 import { type Ingredient, missingIn, type Recipe, trimLossOf } from "../recipe/index.ts";
 
 /** What one line of a dish costs. Money in minor units, unrounded; masses kg. */

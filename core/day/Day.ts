@@ -1,6 +1,6 @@
 import type { ChillLoad } from "../chill/index.ts";
+import type { DishNeeds } from "../dish/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
-import type { DishNeeds } from "../plan/index.ts";
 import type { Predecessor, TaskPart, TaskPlace } from "../tasks/index.ts";
 import type { WorkingHours } from "../time/index.ts";
 import type { DayChange } from "./DayChange.ts";

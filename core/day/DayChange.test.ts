@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { KITCHEN } from "../plan/dish.testing.ts";
+import { KITCHEN } from "../dish/dish.testing.ts";
 import { readChange, withBorrowed } from "./index.ts";
 
 const AT = Date.UTC(2026, 10, 28, 9);

@@ -1,4 +1,4 @@
-import type { Plan, PreparedBatch, Standing } from "../plan/index.ts";
+import type { Plan, PreparedBatch, Standing } from "../dish/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import type { Day } from "./Day.ts";
 

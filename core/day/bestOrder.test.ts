@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { equipped, KITCHEN, ORDER, RECIPE } from "../plan/dish.testing.ts";
+import { equipped, KITCHEN, ORDER, RECIPE } from "../dish/dish.testing.ts";
 import { runs } from "../random/runs.testing.ts";
 import { bestOrder, missing_min, ORDERS, orderOf } from "./bestOrder.ts";
 import type { Day, Unmet } from "./Day.ts";

@@ -1,5 +1,5 @@
 import type { ChillBeside, ChillLoad } from "../chill/index.ts";
-import { chillLoad, type PlanFigures } from "../plan/index.ts";
+import { chillLoad, type PlanFigures } from "../dish/index.ts";
 import type { Day, DayTask, HeldUse } from "./Day.ts";
 import { MINUTE_MS } from "./DayBoard.ts";
 

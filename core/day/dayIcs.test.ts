@@ -1,6 +1,6 @@
 import ICAL from "ical.js";
 import { describe, expect, it } from "vitest";
-import { KITCHEN } from "../plan/dish.testing.ts";
+import { KITCHEN } from "../dish/dish.testing.ts";
 import { givenDay, sitting } from "./days.testing.ts";
 import { dayIcs, dayJson, placeDay } from "./index.ts";
 

@@ -1,6 +1,6 @@
 import { must } from "../check/index.ts";
-import { KITCHEN, ORDER, RECIPE } from "../plan/dish.testing.ts";
-import { type DishOrder, planSitting } from "../plan/index.ts";
+import { KITCHEN, ORDER, RECIPE } from "../dish/dish.testing.ts";
+import { type DishOrder, planSitting } from "../dish/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { type Day, type DayGiven, placeDay, type SittingOfDay, type WorkedDish } from "./index.ts";
 

@@ -1,6 +1,6 @@
 import { groupBy, sumBy } from "es-toolkit";
+import { isMadeAhead } from "../dish/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
-import { isMadeAhead } from "../plan/index.ts";
 import { onDay } from "../time/index.ts";
 import type { DayEquipment, DayTask } from "./Day.ts";
 import type { WorkedDay, WorkedDish } from "./WorkedDay.ts";

@@ -1,4 +1,4 @@
-import type { Plan, Standing } from "../plan/index.ts";
+import type { Plan, Standing } from "../dish/index.ts";
 import type { Day } from "./Day.ts";
 import { type WorkedBatch, type WorkedDay, workedDay, workedDish } from "./WorkedDay.ts";
 

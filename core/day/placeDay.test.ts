@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { checked } from "../check/index.ts";
+import { equipped, KITCHEN, ORDER, RECIPE } from "../dish/dish.testing.ts";
+import { alone as lone } from "../dish/index.ts";
 import { NORTH } from "../kitchen/kitchen.testing.ts";
-import { equipped, KITCHEN, ORDER, RECIPE } from "../plan/dish.testing.ts";
-import { alone as lone } from "../plan/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { brokenIn } from "./brokenIn.testing.ts";
 import { givenDay, sitting, taskOf, usesOf } from "./days.testing.ts";

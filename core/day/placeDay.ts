@@ -1,6 +1,6 @@
 import { isEqual } from "es-toolkit";
 import { must } from "../check/index.ts";
-import { onClock, type Standing, taskAt } from "../plan/index.ts";
+import { onClock, type Standing, taskAt } from "../dish/index.ts";
 import { lastFirst, type PlacedTask, type Task } from "../tasks/index.ts";
 import { minutesBefore, startBefore, toFiveMinutes } from "../time/index.ts";
 import { orderOf } from "./bestOrder.ts";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { equipped } from "../dish/dish.testing.ts";
 import { NORTH, SOUTH } from "../kitchen/kitchen.testing.ts";
-import { equipped } from "../plan/dish.testing.ts";
 import { brokenIn } from "./brokenIn.testing.ts";
 import { givenDay, sitting, taskOf, usesOf } from "./days.testing.ts";
 import {

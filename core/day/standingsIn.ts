@@ -1,5 +1,5 @@
+import { CHILLING, type Standing, type Stands, standsAs } from "../dish/index.ts";
 import type { Oven } from "../ovens/index.ts";
-import { CHILLING, type Standing, type Stands, standsAs } from "../plan/index.ts";
 import type { Task } from "../tasks/index.ts";
 import { besideIn, type Chilled, chillsIn } from "./chillsIn.ts";
 import type { Day, DayGiven, DayTask, Use } from "./Day.ts";

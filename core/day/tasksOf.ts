@@ -1,5 +1,4 @@
 import { countBy, sortBy } from "es-toolkit";
-import type { Kitchen } from "../kitchen/index.ts";
 import {
 	type DishNeeds,
 	isMadeAhead,
@@ -7,7 +6,8 @@ import {
 	type PreparedBatch,
 	planPreparations,
 	type Standing,
-} from "../plan/index.ts";
+} from "../dish/index.ts";
+import type { Kitchen } from "../kitchen/index.ts";
 import { figuresHash, seeded, shuffled } from "../random/index.ts";
 import type { Task } from "../tasks/index.ts";
 import type { DayTask, SittingOfDay } from "./Day.ts";

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { equipped, KITCHEN, ORDER, RECIPE } from "../plan/dish.testing.ts";
-import { isMadeAhead } from "../plan/index.ts";
+import { equipped, KITCHEN, ORDER, RECIPE } from "../dish/dish.testing.ts";
+import { isMadeAhead } from "../dish/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { heatedAt } from "../sitting/index.ts";
 import { givenDay, sitting } from "./days.testing.ts";

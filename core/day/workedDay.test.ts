@@ -1,9 +1,9 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { must } from "../check/index.ts";
+import { equipped, ORDER, RECIPE } from "../dish/dish.testing.ts";
+import { alone } from "../dish/index.ts";
 import { NORTH, SOUTH } from "../kitchen/kitchen.testing.ts";
-import { equipped, ORDER, RECIPE } from "../plan/dish.testing.ts";
-import { alone } from "../plan/index.ts";
 import { runs } from "../random/runs.testing.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { onDay } from "../time/index.ts";

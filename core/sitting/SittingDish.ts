@@ -1,5 +1,5 @@
+import type { ByProductUses, ChillChoice, ColourWay, DishOrder } from "../dish/index.ts";
 import type { PanWish } from "../pans/index.ts";
-import type { ByProductUses, ChillChoice, ColourWay, DishOrder } from "../plan/index.ts";
 import { type Recipe, type Swap, swapped } from "../recipe/index.ts";
 import { type CookChoice, cookedThatWay } from "./CookChoice.ts";
 import { type DishShare, type GuestSizes, portionsAGuest } from "./shares.ts";

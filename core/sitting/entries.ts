@@ -1,6 +1,6 @@
 import { Type } from "@sinclair/typebox";
 import { Count, Covers, Day, LARGEST_COUNT, Name, oneOf, TimeOfDay } from "../check/index.ts";
-import { COLOUR_WAYS } from "../plan/index.ts";
+import { COLOUR_WAYS } from "../dish/index.ts";
 import { BASES } from "./SittingDish.ts";
 
 /** What is typed of a sitting and its dishes: percentages, and the house's own day and time. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { RECIPE } from "../plan/dish.testing.ts";
+import { RECIPE } from "../dish/dish.testing.ts";
 import { cookedRecipe, newDish, orderOf } from "./index.ts";
 
 const SERVICE = { serviceAt: 5, covers: 80, hands: 2 };

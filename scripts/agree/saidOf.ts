@@ -1,6 +1,6 @@
 import { chilling } from "#core/chill";
+import { byProductsOf, type OrderRow, orderList, tastingsOf } from "#core/dish";
 import { GASTRONORM } from "#core/pans";
-import { byProductsOf, type OrderRow, orderList, tastingsOf } from "#core/plan";
 import { COLOUR_C } from "#core/sear";
 import type { WorkedDate, WorkedSitting } from "../../app/ui/server/worked.server.ts";
 import { Said } from "./Said.ts";

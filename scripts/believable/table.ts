@@ -11,8 +11,8 @@ import {
 	figuresOf,
 	handsOnByPlace,
 } from "#core/believable";
+import { isMadeAhead, type Plan, plan, searTaken, USUALLY_AHEAD } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
-import { isMadeAhead, type Plan, plan, searTaken, USUALLY_AHEAD } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { isPreparation, type Recipe } from "#core/recipe";
 import { PLACE_WORDS, type PlaceKey } from "#core/trade";

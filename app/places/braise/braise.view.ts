@@ -1,10 +1,10 @@
 import { sumBy } from "es-toolkit";
 import { type BraiseCurve, braiseCurve, type CutSize, type WaysAsked } from "#core/braise";
 import type { WorkedDish } from "#core/day";
+import { type BraiseGroup, countByType, lastStartAt, lastTender, minutesOnHeat } from "#core/dish";
 import { sidesOf } from "#core/heat";
 import { type HousePolicy, vesselsFor } from "#core/kitchen";
 import { smallerPiece } from "#core/pans";
-import { type BraiseGroup, countByType, lastStartAt, lastTender, minutesOnHeat } from "#core/plan";
 import { heatOf, isInOven, type Recipe } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
 import { HEAT_WAYS, type HeatWay } from "#core/trade";

@@ -1,6 +1,6 @@
 import { stillToGo } from "#core/braise";
 import type { WorkedDish } from "#core/day";
-import { isOfLastGo, lastStartAt, lastTender } from "#core/plan";
+import { isOfLastGo, lastStartAt, lastTender } from "#core/dish";
 import { spokenDuration } from "#core/time";
 import type { Cut } from "#core/trade";
 import type { PlaceGiven } from "../Place.ts";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { type BraiseGroup, joinsLate, lastStartAt } from "#core/plan";
+import { type BraiseGroup, joinsLate, lastStartAt } from "#core/dish";
 import { heatOf, isInOven } from "#core/recipe";
 import type { PlacedTask } from "#core/tasks";
 import { durationWords, minutesBefore } from "#core/time";

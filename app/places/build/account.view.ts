@@ -1,4 +1,4 @@
-import type { PlanLiquid } from "#core/plan";
+import type { PlanLiquid } from "#core/dish";
 import { threeDigits } from "#core/quantity";
 import { perCent, percent } from "../../ui/words/reading.ts";
 import type { PlaceGiven } from "../Place.ts";

@@ -1,6 +1,6 @@
 import type { WorkedDish } from "#core/day";
+import { joinsLate, type PlanPour, shareInGo, startAt } from "#core/dish";
 import { lineWords } from "#core/pans";
-import { joinsLate, type PlanPour, shareInGo, startAt } from "#core/plan";
 import { durationWords } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";

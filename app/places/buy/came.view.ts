@@ -1,6 +1,6 @@
 import { Refusal } from "#core/check";
 import type { WorkedDish } from "#core/day";
-import { type Shortfall, shortfallOf } from "#core/plan";
+import { type Shortfall, shortfallOf } from "#core/dish";
 import { parseWeight } from "#core/quantity";
 import { AS_ON_CARD, LEAST_PORTION } from "#core/sitting";
 import { durationsWords } from "#core/time";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { ordered_kg, startAt } from "#core/plan";
+import { ordered_kg, startAt } from "#core/dish";
 import { wantedWorking } from "#core/yields";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import type { Shown } from "../../ui/parts/shown.ts";

@@ -8,7 +8,7 @@ import {
 	type PlanFigures,
 	type SwapEffect,
 	swapEffect,
-} from "#core/plan";
+} from "#core/dish";
 import { ALLERGENS, type Ingredient, ingredientOf, type RecipeLine, type Substitute } from "#core/recipe";
 import { dayWords } from "#core/time";
 import { BY_PRODUCTS } from "#core/trade";

@@ -1,5 +1,5 @@
 import { carriedTo } from "#core/carry";
-import { type CarryChoice, type PlanCarry, taskAt } from "#core/plan";
+import { type CarryChoice, type PlanCarry, taskAt } from "#core/dish";
 import { durationWords } from "#core/time";
 import type { LimitDrawing } from "../../ui/drawings/LimitCurve.tsx";
 import { hoursAlong } from "../hoursAlong.ts";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { type PlanCarry, startAt, taskAt } from "#core/plan";
+import { type PlanCarry, startAt, taskAt } from "#core/dish";
 import { durationWords } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";

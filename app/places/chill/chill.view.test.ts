@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Cooler } from "#core/kitchen";
 import { HOUSE_CODES } from "#core/safety";
 import { workedIn } from "../../../core/day/days.testing.ts";
-import { equipped, ORDER, RECIPE, wanting } from "../../../core/plan/dish.testing.ts";
+import { equipped, ORDER, RECIPE, wanting } from "../../../core/dish/dish.testing.ts";
 import { readingIn } from "../../ui/words/reading.ts";
 import { chillView } from "./chill.view.ts";
 

@@ -1,7 +1,6 @@
 import { maxBy } from "es-toolkit";
 import { chilling } from "#core/chill";
 import type { WorkedDish } from "#core/day";
-import type { Kitchen } from "#core/kitchen";
 import {
 	type ChillLimit,
 	type ChillWay,
@@ -11,7 +10,8 @@ import {
 	type PlanChill,
 	spreadOver,
 	taskAt,
-} from "#core/plan";
+} from "#core/dish";
+import type { Kitchen } from "#core/kitchen";
 import type { UnitSystem } from "#core/quantity";
 import { growthAlong } from "#core/safety";
 import { durationsWords, durationWords } from "#core/time";

@@ -1,6 +1,6 @@
 import { lowerFirst } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
-import { startAt, taskAt } from "#core/plan";
+import { startAt, taskAt } from "#core/dish";
 import { durationWords } from "#core/time";
 import { coolingWords } from "../../ui/words/cautions.ts";
 import { coolerWords } from "../../ui/words/warningWords.ts";

@@ -1,6 +1,6 @@
 import { chunk } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
-import { isMadeAhead, lastTaskAt, startAt } from "#core/plan";
+import { isMadeAhead, lastTaskAt, startAt } from "#core/dish";
 import type { HeldDrawing, HeldRow } from "../../ui/drawings/HeldPans.tsx";
 import type { Reading } from "../../ui/words/reading.ts";
 import { hoursAlong } from "../hoursAlong.ts";

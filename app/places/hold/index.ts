@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { startAt } from "#core/plan";
+import { startAt } from "#core/dish";
 import { durationWords, toFiveMinutes } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { marinadeOf, startAt } from "#core/plan";
+import { marinadeOf, startAt } from "#core/dish";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";
 import type { Place } from "../Place.ts";

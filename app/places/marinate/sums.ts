@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { inMarinade } from "#core/plan";
+import { inMarinade } from "#core/dish";
 import type { Working } from "#core/workings";
 import { told } from "../sums.ts";
 

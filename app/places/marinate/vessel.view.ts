@@ -1,7 +1,7 @@
 import { sortBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
+import { marinadeOf } from "#core/dish";
 import { depthOf, heightOf, MEAT_KG_PER_L, type PanType, pieceHeight, volumeBelow } from "#core/pans";
-import { marinadeOf } from "#core/plan";
 import type { CutDrawing, PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
 import type { Reading } from "../../ui/words/reading.ts";

@@ -2,9 +2,9 @@
 import { DndContext } from "@dnd-kit/core";
 import { fireEvent, screen, within } from "@testing-library/react";
 import { beforeEach, describe, expect, it } from "vitest";
-import { pansHeld } from "#core/plan";
+import { pansHeld } from "#core/dish";
 import { workedIn } from "../../../core/day/days.testing.ts";
-import { KITCHEN, ORDER, RECIPE } from "../../../core/plan/dish.testing.ts";
+import { KITCHEN, ORDER, RECIPE } from "../../../core/dish/dish.testing.ts";
 import { readWishes } from "../../ui/forms/settled.ts";
 import { onScreen } from "../../ui/onScreen.testing.tsx";
 import { readingIn } from "../../ui/words/reading.ts";

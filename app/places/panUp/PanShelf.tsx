@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useDraggable, useDroppable } from "@dnd-kit/core";
 import { useFetcher, useLocation, useParams } from "react-router";
-import { type HeldPans, pansHeld } from "#core/plan";
+import { type HeldPans, pansHeld } from "#core/dish";
 import { Stepper } from "../../ui/forms/Stepper.tsx";
 import { wishesTyped, withWish } from "../../ui/forms/settled.ts";
 import { type Column, ColumnTable } from "../../ui/parts/ColumnTable.tsx";

@@ -1,7 +1,7 @@
 import { sumBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
+import { acidsUnderFoil, countByType } from "#core/dish";
 import { lineWords } from "#core/pans";
-import { acidsUnderFoil, countByType } from "#core/plan";
 import type { PlacedTask } from "#core/tasks";
 import { LIDS } from "#core/trade";
 import { counted } from "../../ui/words/reading.ts";

@@ -1,5 +1,6 @@
 import { sumBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
+import { countByType, type HeldPans } from "#core/dish";
 import { vesselsFor } from "#core/kitchen";
 import type {
 	Bed,
@@ -13,7 +14,6 @@ import type {
 	Piece,
 } from "#core/pans";
 import { capacityOf, lineWords, piecesPerPan, rimOf, tightGap } from "#core/pans";
-import { countByType, type HeldPans } from "#core/plan";
 import type { UnitSystem } from "#core/quantity";
 import { heatOf, isInOven, layersOf, type Recipe } from "#core/recipe";
 import { LIDS, type Role } from "#core/trade";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { startAt } from "#core/plan";
+import { startAt } from "#core/dish";
 import { threeDigits } from "#core/quantity";
 import type { ServedIn } from "#core/recipe";
 import { wantedWorking } from "#core/yields";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { lastStartAt } from "#core/plan";
+import { lastStartAt } from "#core/dish";
 import { durationWords, likelyDuration } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";

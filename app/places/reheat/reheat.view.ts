@@ -1,4 +1,4 @@
-import { lastStartAt } from "#core/plan";
+import { lastStartAt } from "#core/dish";
 import { likelyDuration } from "#core/time";
 import type { OvenDrawing } from "../../ui/drawings/drawings.ts";
 import type { LimitDrawing } from "../../ui/drawings/LimitCurve.tsx";

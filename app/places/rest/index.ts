@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { isMadeAhead, lastStartAt } from "#core/plan";
+import { isMadeAhead, lastStartAt } from "#core/dish";
 import { heatOf } from "#core/recipe";
 import { durationWords } from "#core/time";
 import { sensibleFacts } from "../hold/index.ts";

@@ -1,4 +1,4 @@
-import { isMadeAhead } from "#core/plan";
+import { isMadeAhead } from "#core/dish";
 import { layersOf } from "#core/recipe";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { FIRST_LOOK, type Liquor, lastStartAt, type PlanSauce, startAt } from "#core/plan";
+import { FIRST_LOOK, type Liquor, lastStartAt, type PlanSauce, startAt } from "#core/dish";
 import { ALLERGENS } from "#core/recipe";
 import { durationWords } from "#core/time";
 import type { Reading } from "../../ui/words/reading.ts";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { finishedSauce } from "#core/plan";
+import { finishedSauce } from "#core/dish";
 import type { Working } from "#core/workings";
 import { present, told } from "../sums.ts";
 

@@ -1,4 +1,4 @@
-import { type ColourWay, type PanColour, searTaken } from "#core/plan";
+import { type ColourWay, type PanColour, searTaken } from "#core/dish";
 import { COLOUR_C, SEAR_GAP_MM } from "#core/sear";
 import { durationWords } from "#core/time";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";

@@ -1,4 +1,4 @@
-import { type PanColour, type PlanColour, searTaken, shareInGo, startAt } from "#core/plan";
+import { type PanColour, type PlanColour, searTaken, shareInGo, startAt } from "#core/dish";
 import { COLOUR_C } from "#core/sear";
 import { durationWords } from "#core/time";
 import { counted, type Reading } from "../../ui/words/reading.ts";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { type PlanColour, searTaken } from "#core/plan";
+import { type PlanColour, searTaken } from "#core/dish";
 import type { Working } from "#core/workings";
 import { told } from "../sums.ts";
 

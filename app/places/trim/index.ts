@@ -1,4 +1,4 @@
-import { startAt } from "#core/plan";
+import { startAt } from "#core/dish";
 import { durationWords } from "#core/time";
 import { pieceDrawing } from "../../ui/drawings/pieceDrawing.ts";
 import { counted } from "../../ui/words/reading.ts";

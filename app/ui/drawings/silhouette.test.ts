@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { HEAT_WAYS } from "#core/trade";
-import { RECIPE } from "../../../core/plan/dish.testing.ts";
+import { RECIPE } from "../../../core/dish/dish.testing.ts";
 import { measuresIn } from "../words/measures.ts";
 import { silhouetteOf } from "./silhouette.ts";
 

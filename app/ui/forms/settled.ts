@@ -1,6 +1,6 @@
 import { refuse } from "#core/check";
+import { type ByProductUses, type ChillChoice, MOST_PARTS } from "#core/dish";
 import type { LiquidLine, PanWish } from "#core/pans";
-import { type ByProductUses, type ChillChoice, MOST_PARTS } from "#core/plan";
 import type { Swap } from "#core/recipe";
 import { type CookChoice, LEAST_PORTION, PARTS } from "#core/sitting";
 import { BY_PRODUCT_KINDS, HEAT_WAYS, type HeatWay, LID_KEYS, type Lid } from "#core/trade";

@@ -1,6 +1,6 @@
+import type { ChillChoice } from "#core/dish";
 import { ingredientFieldWords } from "#core/exchange";
 import { type LiquidLine, lineWords, type PanWish } from "#core/pans";
-import type { ChillChoice } from "#core/plan";
 import { DIETS, type DietCount } from "#core/recipe";
 import type { CookChoice } from "#core/sitting";
 import type { Stale, StoredEvent } from "#db";

@@ -1,8 +1,8 @@
 import { LRUCache } from "lru-cache";
 import { changesOf, type DayChange, withBorrowed } from "#core/day";
+import { planSitting, type SittingDish } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
 import { choosePansWith } from "#core/pans";
-import { planSitting, type SittingDish } from "#core/plan";
 import type { Recipe } from "#core/recipe";
 import type { HouseCode } from "#core/safety";
 import { cookedRecipe, heatedAt, orderOf } from "#core/sitting";

@@ -1,4 +1,4 @@
-import { type Hazard, hazardsOf, type Plan } from "#core/plan";
+import { type Hazard, hazardsOf, type Plan } from "#core/dish";
 import { isInOven } from "#core/recipe";
 import type { HouseCode } from "#core/safety";
 import { durationWords } from "#core/time";

@@ -1,4 +1,4 @@
-import type { Plan } from "#core/plan";
+import type { Plan } from "#core/dish";
 import { DIETS, type DietCount, dietsAnswered } from "#core/recipe";
 
 /**

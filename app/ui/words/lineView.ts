@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import type { PlanLine } from "#core/plan";
+import type { PlanLine } from "#core/dish";
 import { clausesOf, gramsOrNull, type Ingredient, ingredientOf, isBoughtByVolume } from "#core/recipe";
 import type { Shown } from "../parts/shown.ts";
 import { counted, perCent, type Reading } from "./reading.ts";

@@ -1,4 +1,4 @@
-import type { OrderRow } from "#core/plan";
+import type { OrderRow } from "#core/dish";
 import { type Ingredient, isBoughtByVolume } from "#core/recipe";
 import { counted, money, type Reading } from "./reading.ts";
 

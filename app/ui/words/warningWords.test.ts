@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { PlanWarning } from "#core/plan";
+import type { PlanWarning } from "#core/dish";
 import { readingIn } from "./reading.ts";
 import { warningWords } from "./warningWords.ts";
 

@@ -1,6 +1,6 @@
 import { upperFirst } from "es-toolkit";
+import { MOST_WAIT_MIN, type PlanWarning, type StockUse } from "#core/dish";
 import type { HeldRungs } from "#core/ovens";
-import { MOST_WAIT_MIN, type PlanWarning, type StockUse } from "#core/plan";
 import { threeDigits } from "#core/quantity";
 import { ALLERGENS, CUT_WORDS } from "#core/recipe";
 import { COLOUR_C } from "#core/sear";

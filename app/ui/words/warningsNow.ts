@@ -1,6 +1,6 @@
 import type { WorkedDish } from "#core/day";
+import { orderWarnings, type PlanWarning } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
-import { orderWarnings, type PlanWarning } from "#core/plan";
 import type { Reading } from "./reading.ts";
 
 /** All that has to be said of a dish at this moment: its plan's warnings, and an order that is late. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import type { PlanLine } from "#core/plan";
+import type { PlanLine } from "#core/dish";
 import {
 	ALLERGEN_LISTS,
 	ALLERGENS,
