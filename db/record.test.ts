@@ -1,6 +1,7 @@
 import { createClient } from "@libsql/client";
 import { beforeEach, describe, expect, it } from "vitest";
 import { HOUSE_CODES } from "#core/safety";
+import { MINUTE_MS } from "#core/time";
 import { LOT } from "../core/records/records.testing.ts";
 import { freshStore } from "./freshStore.testing.ts";
 import {
@@ -19,7 +20,6 @@ import {
 } from "./index.ts";
 
 const AT = Date.UTC(2026, 11, 4, 20);
-const MINUTE_MS = 60_000;
 
 let store: Store;
 beforeEach(async () => {

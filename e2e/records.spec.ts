@@ -1,5 +1,6 @@
 import { spawnSync } from "node:child_process";
 import { createClient } from "@libsql/client";
+import { MINUTE_MS } from "#core/time";
 import { printerServer, SimulatedLabelPrinter } from "../server/devices/labelPrinter.ts";
 import { SimulatedProbes } from "../server/devices/simulatedProbes.ts";
 import { expect, freePort, House, hydrated, test } from "./house.ts";
@@ -10,7 +11,6 @@ process.env.WT_PRINTER = `http://127.0.0.1:${printerPort}`;
 test.use({ houseOf: "records" });
 test.describe.configure({ mode: "default" });
 
-const MINUTE_MS = 60_000;
 const EVERY_MS = 10_000;
 /** How often the server is killed while probes send. */
 const KILLS = Number(process.env.WT_PROBE_KILLS ?? 4);

@@ -1,7 +1,7 @@
 import { seeded, shuffled } from "#core/random";
 import { lotNow } from "#core/records";
 import { newDish } from "#core/sitting";
-import { DAY_MS, fromWallClock, laterDay, wallClock } from "#core/time";
+import { DAY_MS, fromWallClock, HOUR_MS, laterDay, wallClock } from "#core/time";
 import {
 	addSitting,
 	issueDay,
@@ -49,7 +49,6 @@ import { truthOf } from "./agree/Truth.ts";
 
 /** Of everything that is drawn here. */
 const SEED = 20_261_201;
-const HOUR_MS = 3_600_000;
 /** The demo's days. */
 const FORTNIGHT = 15;
 /** Further weeks that are drawn: three where this runs by itself. */

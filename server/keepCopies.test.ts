@@ -2,10 +2,10 @@ import { mkdtempSync, utimesSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { describe, expect, it } from "vitest";
+import { HOUR_MS } from "#core/time";
 import { isDue } from "./keepCopies.ts";
 
 const NOW = Date.UTC(2026, 10, 28, 12);
-const HOUR_MS = 3_600_000;
 
 function copyMade(folder: string, name: string, hoursAgo: number): void {
 	writeFileSync(join(folder, name), "");

@@ -1,10 +1,10 @@
 import { spawn } from "node:child_process";
 import { statSync } from "node:fs";
 import { join } from "node:path";
+import { HOUR_MS } from "#core/time";
 import { copiesIn, isFile } from "#db";
 import { type Config, copiesFolder } from "./config.ts";
 
-const HOUR_MS = 3_600_000;
 /** How often it is looked whether a copy is due, ms. */
 const LOOK_MS = HOUR_MS / 4;
 

@@ -10,7 +10,7 @@ import {
 } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import type { Oven } from "#core/ovens";
-import { fromWallClock, wallClock } from "#core/time";
+import { fromWallClock, HOUR_MS, wallClock } from "#core/time";
 import type { OvenPans } from "../ui/drawings/drawings.ts";
 import { ovenPans, shelfWidth } from "../ui/drawings/ovenPans.ts";
 import type { DatesShown, WorkedDate } from "../ui/server/worked.server.ts";
@@ -126,7 +126,6 @@ interface Given {
 	readonly tags: ReadonlyMap<string, string>;
 }
 
-const HOUR_MS = 3_600_000;
 /** The strip shows no more of a day than this. */
 const LONGEST_MS = 48 * HOUR_MS;
 /** Hands and hob that are looked at beside the ovens. */

@@ -2,6 +2,7 @@ import { beforeAll, describe, expect, it } from "vitest";
 import type { WorkedDish } from "#core/day";
 import { marinadeOf, taskAt } from "#core/dish";
 import { depthOf, pieceHeight, volumeBelow } from "#core/pans";
+import { MINUTE_MS } from "#core/time";
 import { workedIn } from "../../core/day/days.testing.ts";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
@@ -13,7 +14,6 @@ import { servedView } from "./plate/served.view.ts";
 import { reheatView } from "./reheat/reheat.view.ts";
 import { trayView } from "./rest/tray.view.ts";
 
-const MINUTE_MS = 60_000;
 const NOW = Date.UTC(2026, 10, 24, 9, 0);
 const READING = readingIn("metric", "Atlantic/Faroe", NOW);
 

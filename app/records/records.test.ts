@@ -3,6 +3,7 @@ import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { beforeEach, describe, expect, it } from "vitest";
 import { type ChillGiven, chilling } from "#core/chill";
 import { HOUSE_CODES } from "#core/safety";
+import { MINUTE_MS } from "#core/time";
 import { type NewReading, ReadingKeeper, readHouse, readLots, type Store, writeRecord } from "#db";
 import { LOT } from "../../core/records/records.testing.ts";
 import { freshStore } from "../../db/freshStore.testing.ts";
@@ -20,7 +21,6 @@ import { recordsPage } from "./recordsPage.ts";
 import { recordSheet, recordSheetCsv } from "./sheetPage.ts";
 import { recordSheetPdf } from "./sheetPdf.ts";
 
-const MINUTE_MS = 60_000;
 const NOW = Date.now();
 /** Lifted two hours ago, into a fridge, too deep. */
 const AT = NOW - 120 * MINUTE_MS;

@@ -1,10 +1,8 @@
 import type { ReadPoint, WatchNow } from "#core/records";
-import { durationWords } from "#core/time";
+import { durationWords, MINUTE_MS } from "#core/time";
 import { type Course, type Doubt, isHeld, type LimitStanding, type Remedy, remediesFor } from "#core/watch";
 import type { RecordDrawing } from "../ui/drawings/RecordCurve.tsx";
 import type { Reading } from "../ui/words/reading.ts";
-
-const MINUTE_MS = 60_000;
 
 export const COURSE_WORDS: Readonly<Record<Course, { readonly name: string; readonly doing: string }>> = {
 	cool: { name: "Cooling", doing: "Cooling" },

@@ -1,4 +1,4 @@
-import { wallClock } from "#core/time";
+import { HOUR_MS, wallClock } from "#core/time";
 import { PLACE_WORDS, type PlaceKey } from "#core/trade";
 import type { WorkedRow } from "../ui/server/worked.server.ts";
 import type { Reading } from "../ui/words/reading.ts";
@@ -29,7 +29,6 @@ export interface DayBar {
 	readonly alone: boolean;
 }
 
-const HOUR_MS = 3_600_000;
 const ALONE: ReadonlySet<PlaceKey> = new Set(["marinate", "braise", "rest", "chill", "hold"]);
 
 /** @returns nothing where no dish has a plan */

@@ -1,12 +1,12 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import { type Day, type DayEquipment, type DayTask, EMPTY_DAY } from "#core/day";
+import { HOUR_MS } from "#core/time";
 import { type DemoTables, demoTables } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { type ComingSitting, todayView } from "./today.view.ts";
 
 const ZONE = "Atlantic/Faroe";
 const NOW = Date.UTC(2026, 10, 24, 9, 0);
-const HOUR_MS = 3_600_000;
 
 let demo: DemoTables;
 let coming: ComingSitting[];

@@ -2,7 +2,7 @@ import { groupBy } from "es-toolkit";
 import type { Day } from "#core/day";
 import type { Preparation } from "#core/recipe";
 import type { PlacedTask } from "#core/tasks";
-import { durationWords, onDay, wallClock } from "#core/time";
+import { durationWords, HOUR_MS, onDay, wallClock } from "#core/time";
 import type { Sitting } from "#db";
 import { tasksOf } from "../places/index.ts";
 import type { WorkedSitting } from "../ui/server/worked.server.ts";
@@ -10,7 +10,6 @@ import { isSoon, type Reading } from "../ui/words/reading.ts";
 
 /** How far ahead the day's list looks. */
 export const DAYS_AHEAD = 14;
-const HOUR_MS = 3_600_000;
 
 /** One thing that must start, with where it belongs. */
 export interface Task {

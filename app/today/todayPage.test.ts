@@ -1,10 +1,10 @@
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { DAY_MS } from "#core/time";
 import { addSitting, readHouse, readSittings, type Store } from "#db";
 import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
 import { visitFor } from "../ui/server/visit.ts";
 import { MOST_DISHES, todayPage } from "./todayPage.ts";
 
-const DAY_MS = 86_400_000;
 const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
 let store: Store;
 

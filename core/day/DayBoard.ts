@@ -12,7 +12,6 @@ import { type Tried, usesOf } from "./usesOf.ts";
 
 /** Starts lie on it. */
 export const STEP_MIN = 5;
-export const MINUTE_MS = 60_000;
 /** What comes too late is pushed on no further than this. */
 export const LOOKS_ON_MIN = 24 * 60;
 

@@ -1,9 +1,9 @@
 import { describe, expect, it } from "vitest";
 import { KITCHEN } from "../dish/dish.testing.ts";
+import { HOUR_MS } from "../time/index.ts";
 import { readChange, withBorrowed } from "./index.ts";
 
 const AT = Date.UTC(2026, 10, 28, 9);
-const HOUR_MS = 3_600_000;
 
 describe("a change of the day as it is sent", () => {
 	it.each([

@@ -2,13 +2,13 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { equipped, KITCHEN, ORDER, RECIPE } from "../dish/dish.testing.ts";
 import { runs } from "../random/runs.testing.ts";
+import { HOUR_MS } from "../time/index.ts";
 import { bestOrder, missing_min, ORDERS, orderOf } from "./bestOrder.ts";
 import type { Day, Unmet } from "./Day.ts";
 import { givenDay, sitting } from "./days.testing.ts";
 import { placeDay } from "./index.ts";
 
 const SOON = { seed: 1, steps: 20_000 };
-const HOUR_MS = 3_600_000;
 const lacking = (unmet: readonly Unmet[]) => ({ unmet, tasks: [] });
 const late = (minutes: number) => lacking([{ task: "a", because: "late", minutes }]);
 

@@ -1,5 +1,5 @@
+import { MINUTE_MS } from "../time/index.ts";
 import type { Day, DayGiven, Unmet } from "./Day.ts";
-import { MINUTE_MS } from "./DayBoard.ts";
 import { changesOf } from "./DayChange.ts";
 
 /** So many orders of placing are tried. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { MINUTE_MS } from "../time/index.ts";
 import type { DayTask, Unmet } from "./index.ts";
 import { causesOf } from "./index.ts";
 
-const MINUTE_MS = 60_000;
 const tasks = ["a", "b", "c", "d"].map((id) => ({ id }) as DayTask);
 const span = (from: number, to: number) => ({ from: from * MINUTE_MS, to: to * MINUTE_MS });
 const nobody = (task: string, short: number, from: number, to: number): Unmet => ({

@@ -1,9 +1,7 @@
 import { sumBy } from "es-toolkit";
-import { clockWords } from "../time/index.ts";
+import { clockWords, MINUTE_MS } from "../time/index.ts";
 import type { Day, DayTask, Unmet } from "./Day.ts";
 import { taskName } from "./dayWords.ts";
-
-const MINUTE_MS = 60_000;
 
 /**
  * Why something can not be had, so that a person can check it: the work that is asked between two

@@ -1,7 +1,7 @@
 import type { ChillBeside, ChillLoad } from "../chill/index.ts";
 import { chillLoad, type PlanFigures } from "../dish/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import type { Day, DayTask, HeldUse } from "./Day.ts";
-import { MINUTE_MS } from "./DayBoard.ts";
 
 /** Food that stands in a chiller from one moment to another, ms since 1970 UTC. */
 export interface Chilled {

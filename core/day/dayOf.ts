@@ -1,7 +1,7 @@
 import { sumBy } from "es-toolkit";
-import { minutesBefore } from "../time/index.ts";
+import { MINUTE_MS, minutesBefore } from "../time/index.ts";
 import type { Day, DayTask, Unmet, Use } from "./Day.ts";
-import { type DayBoard, MINUTE_MS } from "./DayBoard.ts";
+import type { DayBoard } from "./DayBoard.ts";
 import { isOvenTask } from "./ovenLevel.ts";
 import { type OpenTask, pansInOven } from "./tasksOf.ts";
 import { wantedAt } from "./wantedAt.ts";

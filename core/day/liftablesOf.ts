@@ -1,10 +1,9 @@
+import { MINUTE_MS } from "../time/index.ts";
 import type { Day, DayGiven, DayTask } from "./Day.ts";
 import { isOvenTask, waysOf } from "./ovenLevel.ts";
 import { tasksOf, workOf } from "./tasksOf.ts";
 import type { Liftable } from "./verdictOf.ts";
 import { wantedAt } from "./wantedAt.ts";
-
-const MINUTE_MS = 60_000;
 
 /** All that can be lifted from its rungs and put elsewhere, with what it needs there, by task. */
 export function liftablesOf(day: Day, given: DayGiven): Map<string, Liftable> {

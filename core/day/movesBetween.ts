@@ -1,3 +1,4 @@
+import { MINUTE_MS } from "../time/index.ts";
 import { continued } from "./continued.ts";
 import type { Day, DayTask, Use } from "./Day.ts";
 import type { DayChange } from "./DayChange.ts";
@@ -110,8 +111,6 @@ function whyOf(
 	if (minutes !== 0) return { because: "takes", minutes };
 	return roomFor(task, was, are, moved) ?? { because: "fits" };
 }
-
-const MINUTE_MS = 60_000;
 
 /** Whether a change is of a task itself, of its dish, or of something that it had at that time. */
 function tellsOf(change: DayChange, task: DayTask, was: DayTask | undefined): boolean {

@@ -2,7 +2,7 @@ import { sortBy } from "es-toolkit";
 import { minutesToBeSure } from "../braise/index.ts";
 import { type Oven, rungsIn } from "../ovens/index.ts";
 import type { MinutesIn, Need } from "../tasks/index.ts";
-import { minutesBefore } from "../time/index.ts";
+import { MINUTE_MS, minutesBefore } from "../time/index.ts";
 import type { DayGiven, Use } from "./Day.ts";
 import {
 	type OvenDay,
@@ -80,7 +80,6 @@ export function solveLevel(
 	return { stand: new Map(stand), late_min, wait_shelf_min, bound_wait_shelf_min };
 }
 
-const MINUTE_MS = 60_000;
 const STEP_MIN = 5;
 
 /** A way in one oven at one temperature. */

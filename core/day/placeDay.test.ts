@@ -5,12 +5,12 @@ import { equipped, KITCHEN, ORDER, RECIPE } from "../dish/dish.testing.ts";
 import { alone as lone } from "../dish/index.ts";
 import { NORTH } from "../kitchen/kitchen.testing.ts";
 import type { Recipe } from "../recipe/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { brokenIn } from "./brokenIn.testing.ts";
 import { givenDay, sitting, taskOf, usesOf } from "./days.testing.ts";
 import { DayFile, type DayGiven, dayJson, placeDay, type WorkedDay } from "./index.ts";
 
 const SOON = { seed: 1, steps: 30_000 };
-const MINUTE_MS = 60_000;
 
 const placed = (day: DayGiven): WorkedDay => placeDay(day, SOON);
 const fileOf = (day: WorkedDay) => dayJson(day, "2026-11-28", "2026-11-28", KITCHEN.policy);

@@ -1,6 +1,6 @@
-import { minutesBefore, startBefore } from "../time/index.ts";
+import { MINUTE_MS, minutesBefore, startBefore } from "../time/index.ts";
 import type { Use } from "./Day.ts";
-import { type DayBoard, MINUTE_MS } from "./DayBoard.ts";
+import type { DayBoard } from "./DayBoard.ts";
 import type { SolverSettings } from "./ovenDay/index.ts";
 import { type OvenLevel, type OvenTask, solveLevel, takenBy, waysOf } from "./ovenLevel.ts";
 import type { OpenTask } from "./tasksOf.ts";

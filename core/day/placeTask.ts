@@ -1,7 +1,7 @@
 import type { HousePolicy } from "../kitchen/index.ts";
 import { latestStartOf, overBy } from "../tasks/index.ts";
-import { minutesBefore, toFiveMinutes } from "../time/index.ts";
-import { type DayBoard, LOOKS_ON_MIN, MINUTE_MS, STEP_MIN } from "./DayBoard.ts";
+import { MINUTE_MS, minutesBefore, toFiveMinutes } from "../time/index.ts";
+import { type DayBoard, LOOKS_ON_MIN, STEP_MIN } from "./DayBoard.ts";
 import type { OpenTask } from "./tasksOf.ts";
 import type { Tried } from "./usesOf.ts";
 

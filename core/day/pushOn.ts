@@ -1,7 +1,7 @@
 import { lastFirst } from "../tasks/index.ts";
-import { minutesBefore, toFiveMinutes } from "../time/index.ts";
+import { MINUTE_MS, minutesBefore, toFiveMinutes } from "../time/index.ts";
 import type { Use } from "./Day.ts";
-import { type DayBoard, LOOKS_ON_MIN, MINUTE_MS, STEP_MIN } from "./DayBoard.ts";
+import { type DayBoard, LOOKS_ON_MIN, STEP_MIN } from "./DayBoard.ts";
 import { isOvenTask, takenBy, waysOf } from "./ovenLevel.ts";
 import { onFrom } from "./placeTask.ts";
 import type { OpenTask } from "./tasksOf.ts";

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { equipped } from "../dish/dish.testing.ts";
 import { NORTH, SOUTH } from "../kitchen/kitchen.testing.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { brokenIn } from "./brokenIn.testing.ts";
 import { givenDay, sitting, taskOf, usesOf } from "./days.testing.ts";
 import {
@@ -16,7 +17,6 @@ import {
 } from "./index.ts";
 
 const SOON = { seed: 1, steps: 30_000 };
-const MINUTE_MS = 60_000;
 const kitchen = equipped({ ovens: [NORTH, SOUTH] });
 const supper = [sitting("hall", [{ id: "a" }, { id: "b" }], { kitchen })];
 const fileOf = (day: WorkedDay) => dayJson(day, "2026-11-28", "2026-11-28", kitchen.policy);

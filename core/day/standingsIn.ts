@@ -1,9 +1,9 @@
 import { CHILLING, type Standing, type Stands, standsAs } from "../dish/index.ts";
 import type { Oven } from "../ovens/index.ts";
 import type { Task } from "../tasks/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { besideIn, type Chilled, chillsIn } from "./chillsIn.ts";
 import type { Day, DayGiven, DayTask, Use } from "./Day.ts";
-import { MINUTE_MS } from "./DayBoard.ts";
 import type { DishWork, SittingWork } from "./tasksOf.ts";
 
 /** Where everything of each dish stands in a placed day that shares an oven's heat or a chiller's cold, by the id of the dish. */

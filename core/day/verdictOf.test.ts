@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
+import { MINUTE_MS } from "../time/index.ts";
 import { type InOven, type Liftable, verdictOf } from "./verdictOf.ts";
 
-const MINUTE_MS = 60_000;
 const at = (minute: number) => minute * MINUTE_MS;
 const oven = { id: "north", rungs: 4, windows: [[at(0), at(600)]] as const };
 const way = (set_C: number, minutes: number, shelves = 2) => ({

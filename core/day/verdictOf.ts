@@ -1,3 +1,4 @@
+import { MINUTE_MS } from "../time/index.ts";
 import type { WayInOven } from "./ovenLevel.ts";
 
 /** What stands in an oven from one moment to another. */
@@ -65,8 +66,6 @@ export function verdictOf(
 	if (!first) return { use: null, waits_min: 0, breaks: [{ because: "noWay" }] };
 	return verdicts.reduce((best, one) => (costOf(one) < costOf(best) ? one : best), first);
 }
-
-const MINUTE_MS = 60_000;
 
 function verdictAt(
 	{ id, filledAt, wantedAt }: Liftable,

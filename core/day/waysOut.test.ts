@@ -4,6 +4,7 @@ import { equipped, KITCHEN, ORDER, RECIPE } from "../dish/dish.testing.ts";
 import { isMadeAhead } from "../dish/index.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { heatedAt } from "../sitting/index.ts";
+import { HOUR_MS } from "../time/index.ts";
 import { givenDay, sitting } from "./days.testing.ts";
 import {
 	causesOf,
@@ -22,7 +23,6 @@ import {
 
 const SOON = { seed: 1, steps: 20_000 };
 const { serviceAt } = ORDER;
-const HOUR_MS = 3_600_000;
 
 interface Dish {
 	readonly id: string;

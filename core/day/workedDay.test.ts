@@ -6,7 +6,7 @@ import { alone } from "../dish/index.ts";
 import { NORTH, SOUTH } from "../kitchen/kitchen.testing.ts";
 import { runs } from "../random/runs.testing.ts";
 import type { Recipe } from "../recipe/index.ts";
-import { onDay } from "../time/index.ts";
+import { MINUTE_MS, onDay } from "../time/index.ts";
 import { givenDay, sitting } from "./days.testing.ts";
 import {
 	certificateOf,
@@ -18,7 +18,6 @@ import {
 	type WorkedDay,
 } from "./index.ts";
 
-const MINUTE_MS = 60_000;
 const SOON = { seed: 1, steps: 20_000 };
 /** Ovens that no dish has to itself, of both kinds, with a plate: they share power. */
 const kitchen = equipped({

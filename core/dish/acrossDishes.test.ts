@@ -5,10 +5,10 @@ import type { Kitchen } from "../kitchen/index.ts";
 import { NORTH, SOUTH } from "../kitchen/kitchen.testing.ts";
 import { runs } from "../random/runs.testing.ts";
 import type { Recipe } from "../recipe/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { equipped, lonePlans, ORDER, RECIPE } from "./dish.testing.ts";
 import { countByType, type DishToPlan, lastTaskAt, type Plan, plan, taskAt } from "./index.ts";
 
-const MINUTE_MS = 60_000;
 const spread = (values: readonly number[]) => Math.max(...values) - Math.min(...values);
 const NAMES = ["collar", "duck", "goat", "mutton"] as const;
 

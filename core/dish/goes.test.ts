@@ -2,10 +2,10 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { runs } from "../random/runs.testing.ts";
 import type { Recipe } from "../recipe/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { equipped, KITCHEN, ORDER, RECIPE } from "./dish.testing.ts";
 import { countByType, isOfLastGo, lastTaskAt, type Plan, plan, taskAt } from "./index.ts";
 
-const MINUTE_MS = 60_000;
 const AHEAD: Recipe = { ...RECIPE, schools: { service: "madeAhead" } };
 const FEW = equipped({
 	pans: [{ id: "full", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 3 }],

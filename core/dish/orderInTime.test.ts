@@ -1,9 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { onDay } from "../time/index.ts";
+import { MINUTE_MS, onDay } from "../time/index.ts";
 import { KITCHEN, ORDER, RECIPE } from "./dish.testing.ts";
 import { orderWarnings, plan, taskAt } from "./index.ts";
 
-const MINUTE_MS = 60_000;
 const { policy } = KITCHEN;
 
 describe("an order whose time has passed", () => {

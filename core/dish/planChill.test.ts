@@ -4,6 +4,7 @@ import type { Cooler } from "../kitchen/index.ts";
 import { runs } from "../random/runs.testing.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "../safety/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "./dish.testing.ts";
 import { type ChillChoice, isAllMet, type Plan, plan, spreadOver, taskAt } from "./index.ts";
 
@@ -25,7 +26,6 @@ const ROOM: Cooler = {
 	power_kW: null,
 };
 const COLD = equipped({ coolers: [ROOM, BLAST] });
-const MINUTE_MS = 60_000;
 
 const chilled = (chill: Partial<ChillChoice> | null = null, kitchen = COLD): Plan =>
 	plan(AHEAD, { ...ORDER, chill: chill && { coolerId: null, parts: 1, ice: false, ...chill } }, kitchen);

@@ -3,11 +3,11 @@ import { describe, expect, it } from "vitest";
 import { runs } from "../random/runs.testing.ts";
 import type { Recipe } from "../recipe/index.ts";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "../safety/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { KITCHEN, ORDER, RECIPE, wanting } from "./dish.testing.ts";
 import { type Plan, plan, taskAt } from "./index.ts";
 
 const AHEAD: Recipe = { ...RECIPE, schools: { service: "madeAhead" } };
-const MINUTE_MS = 60_000;
 const reheated = (recipe: Recipe = AHEAD, kitchen = KITCHEN, covers = 60): NonNullable<Plan["reheat"]> => {
 	const { reheat } = plan(recipe, { ...ORDER, covers }, kitchen);
 	if (!reheat) throw new Error("it is made hot again");

@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { HOUSE_CODES } from "../safety/index.ts";
+import { DAY_MS } from "../time/index.ts";
 import {
 	ChainWalk,
 	checkedDoc,
@@ -14,7 +15,6 @@ import {
 } from "./index.ts";
 import { chainOf, LOT } from "./records.testing.ts";
 
-const DAY_MS = 86_400_000;
 const MADE_AT = Date.UTC(2026, 11, 4, 20);
 const dayOf = (at: number) => new Date(at).toISOString().slice(0, 10);
 const digest = (text: string) => createHash("sha256").update(text).digest("hex");

@@ -1,11 +1,11 @@
 import { describe, expect, it } from "vitest";
 import { type ChillGiven, chilling } from "../chill/index.ts";
 import { HOUSE_CODES } from "../safety/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { remediesFor } from "../watch/index.ts";
 import { clockOf, type ReadPoint, type RecordDoc, type RecordEntry, watchesNow } from "./index.ts";
 import { LOT } from "./records.testing.ts";
 
-const MINUTE_MS = 60_000;
 const AT = Date.UTC(2026, 11, 4, 20);
 const DEEP: ChillGiven = { depth_mm: 75, start_C: 85, medium: "walkIn", medium_C: 3, consistency: "stew" };
 

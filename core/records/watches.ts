@@ -1,3 +1,4 @@
+import { MINUTE_MS } from "../time/index.ts";
 import {
 	type Doubt,
 	doubtOf,
@@ -34,8 +35,6 @@ export interface WatchNow {
 	readonly doubt: Doubt | null;
 	readonly actions: readonly RecordEntry<"action">[];
 }
-
-const MINUTE_MS = 60_000;
 
 /**
  * The watches of a lot as they stand.

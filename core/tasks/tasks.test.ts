@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { fromWallClock, wallClock } from "../time/index.ts";
+import { fromWallClock, MINUTE_MS, wallClock } from "../time/index.ts";
 import {
 	AT_ANY_TIME,
 	BOX_S,
@@ -16,7 +16,6 @@ import {
 } from "./index.ts";
 
 const HOUSE = { timeZone: "Europe/Lisbon", hours: { opens_min: 6 * 60, closes_min: 22 * 60 } };
-const MINUTE_MS = 60_000;
 
 function at(date: string, time: string): number {
 	const instant = fromWallClock(date, time, HOUSE.timeZone);

@@ -9,7 +9,8 @@ export interface WorkingHours {
 	readonly closes_min: number;
 }
 
-const MINUTE_MS = 60_000;
+export const MINUTE_MS = 60_000;
+export const HOUR_MS = 3_600_000;
 const DAY_MIN = 1440;
 
 /** The instant so many minutes earlier; a clock change in between does not matter. */

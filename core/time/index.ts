@@ -12,9 +12,11 @@ export {
 export {
 	DAY_MS,
 	fromWallClock,
+	HOUR_MS,
 	isOpen,
 	laterDay,
 	latestWorkingStart,
+	MINUTE_MS,
 	minuteOfDay,
 	minutesBefore,
 	minutesUntil,

@@ -1,4 +1,5 @@
 import type { HouseCode } from "../safety/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 import { type Course, isHeld, type Limit, limitsOf } from "./courses.ts";
 
 /** A whole watch in a few figures, as a sheet tells it. Moments are instants. */
@@ -18,7 +19,6 @@ export interface Asked {
 	readonly wanted: "atMost" | "atLeast";
 }
 
-const MINUTE_MS = 60_000;
 /** Readings are kept to a hundredth: just beyond a limit is so far from it, K. */
 const JUST_BEYOND_K = 0.01;
 

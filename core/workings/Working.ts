@@ -1,4 +1,5 @@
 import { wholeDown as toWholeDown, wholeUp as toWholeUp } from "../quantity/index.ts";
+import { MINUTE_MS } from "../time/index.ts";
 
 /** What a figure is measured in; masses kg, volumes l, lengths mm, instants ms since 1970 UTC. */
 export type WorkingUnit =
@@ -62,7 +63,6 @@ export function isFigure(sum: Sum): sum is Figure {
 	return "value" in sum;
 }
 
-const MINUTE_MS = 60_000;
 const FIVE_MIN_MS = 5 * MINUTE_MS;
 
 /**

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import { MINUTE_MS } from "../time/index.ts";
 import {
 	add,
 	between,
@@ -21,7 +22,6 @@ import {
 	working,
 } from "./index.ts";
 
-const MINUTE_MS = 60_000;
 const SERVICE = Date.UTC(2026, 10, 28, 19, 30);
 const at = figure(SERVICE, "instant", "service");
 const minutes = (value: number) => figure(value, "min");

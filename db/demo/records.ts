@@ -1,13 +1,11 @@
 import { type ChillGiven, chilling } from "#core/chill";
 import { type DocOf, type LotPan, USUAL_KEEPS } from "#core/records";
 import { HOUSE_CODES } from "#core/safety";
-import { wallClock } from "#core/time";
+import { HOUR_MS, MINUTE_MS, wallClock } from "#core/time";
 import { type NewReading, ReadingKeeper } from "../readings.ts";
 import { type NewEntry, writeRecord } from "../record.ts";
 import type { Store } from "../Store.ts";
 
-const MINUTE_MS = 60_000;
-const HOUR_MS = 60 * MINUTE_MS;
 const TIME_ZONE = "Atlantic/Faroe";
 
 const BLAST: ChillGiven = { depth_mm: 32, start_C: 84, medium: "blast", medium_C: -2, consistency: "stew" };

@@ -2,6 +2,7 @@ import { chilling } from "#core/chill";
 import { byProductsOf, type OrderRow, orderList, tastingsOf } from "#core/dish";
 import { GASTRONORM } from "#core/pans";
 import { COLOUR_C } from "#core/sear";
+import { MINUTE_MS } from "#core/time";
 import type { WorkedDate, WorkedSitting } from "../../app/ui/server/worked.server.ts";
 import { Said } from "./Said.ts";
 
@@ -120,7 +121,6 @@ const CUT_SPREAD = 0.1;
 const LATER_MIN = 20;
 /** As plates, platters and boxes are drawn. */
 const PLATES_MM = [270, 460, 320, 180, 130];
-const MINUTE_MS = 60_000;
 const FIVE_MS = 5 * MINUTE_MS;
 
 /** When the clock of the house code begins, minutes after a dish is in its cooler. */

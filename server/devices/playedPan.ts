@@ -1,4 +1,5 @@
 import { type ChillGiven, chilling } from "#core/chill";
+import { MINUTE_MS } from "#core/time";
 import { type Course, usualCooling } from "#core/watch";
 
 /** A pan as a simulated probe stands in it. */
@@ -16,7 +17,6 @@ export interface PlayedPlace {
 export const FAULTS = ["none", "silent", "drifting", "wrong"] as const;
 export type Fault = (typeof FAULTS)[number];
 
-const MINUTE_MS = 60_000;
 /** Readings scatter by so much, K. */
 const NOISE_K = 0.15;
 /** A drifting probe loses so much an hour, a wrong one is off by so much, K. */

@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
+import { MINUTE_MS } from "#core/time";
 import { type PlayedPlace, readAt } from "./playedPan.ts";
 import { SimulatedProbes } from "./simulatedProbes.ts";
 
-const MINUTE_MS = 60_000;
 const SINCE = Date.UTC(2026, 11, 4, 20);
 const PLACE: PlayedPlace = {
 	probe: "P01",

@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { WaysAsked, WayToTender } from "#core/braise";
 import { AS_ON_CARD, type CookChoice, PARTS } from "#core/sitting";
-import { durationWords, minutesUntil, readTime, startBefore, wallClock } from "#core/time";
+import { durationWords, MINUTE_MS, minutesUntil, readTime, startBefore, wallClock } from "#core/time";
 import { HEATS, LIDS } from "#core/trade";
 import { TimeField } from "../../ui/forms/DayField.tsx";
 import { cookTyped } from "../../ui/forms/settled.ts";
@@ -27,7 +27,6 @@ const Ways = chakra("ul", {
 const SHOWN = 6;
 /** What is first asked: a start so much later than the plan's, minutes. */
 const LATER_MIN = 20;
-const MINUTE_MS = 60_000;
 
 /** For a later start: which oven, cover and size of piece still have it tender by the lift. */
 export function WaysPanel({ drawing }: { readonly drawing: BraiseDrawing }) {

@@ -7,6 +7,7 @@ import { type HousePolicy, vesselsFor } from "#core/kitchen";
 import { smallerPiece } from "#core/pans";
 import { heatOf, isInOven, type Recipe } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
+import { MINUTE_MS } from "#core/time";
 import { HEAT_WAYS, type HeatWay } from "#core/trade";
 import { isByPiece } from "#core/yields";
 import type { CurveHold, CurveMoment } from "../../ui/drawings/BraiseCurve.tsx";
@@ -62,7 +63,6 @@ export function braiseView(given: TableGiven): BraiseView {
 	};
 }
 
-const MINUTE_MS = 60_000;
 /** Served within so long of the lift, it is one curve, minutes. */
 const SAME_DAY_MIN = 360;
 

@@ -1,11 +1,10 @@
 import { stillToGo } from "#core/braise";
 import type { WorkedDish } from "#core/day";
 import { isOfLastGo, lastStartAt, lastTender } from "#core/dish";
-import { spokenDuration } from "#core/time";
+import { MINUTE_MS, spokenDuration } from "#core/time";
 import type { Cut } from "#core/trade";
 import type { PlaceGiven } from "../Place.ts";
 
-const MINUTE_MS = 60_000;
 /** Nobody works to 18:01. */
 const STEP_MIN = 5;
 

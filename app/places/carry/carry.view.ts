@@ -1,11 +1,10 @@
 import { carriedTo } from "#core/carry";
 import { type CarryChoice, type PlanCarry, taskAt } from "#core/dish";
-import { durationWords } from "#core/time";
+import { durationWords, MINUTE_MS } from "#core/time";
 import type { LimitDrawing } from "../../ui/drawings/LimitCurve.tsx";
 import { hoursAlong } from "../hoursAlong.ts";
 import type { TableGiven } from "../Place.ts";
 
-const MINUTE_MS = 60_000;
 const STEPS = 40;
 /** Drawn so far past the way, and up to where the limit is reached where that is not far, minutes. */
 const PAST = 1.5;

@@ -1,6 +1,6 @@
 import type { WorkedDish } from "#core/day";
 import { type PlanCarry, startAt, taskAt } from "#core/dish";
-import { durationWords } from "#core/time";
+import { durationWords, MINUTE_MS } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place } from "../Place.ts";
@@ -69,5 +69,3 @@ export const carry: Place = {
 			? [{ what: "Carry", text: `Carry: ${carryLine(plan.carry, reading)}${openedWords(plan.carry)}` }]
 			: [],
 };
-
-const MINUTE_MS = 60_000;

@@ -14,7 +14,7 @@ import {
 import type { Kitchen } from "#core/kitchen";
 import type { UnitSystem } from "#core/quantity";
 import { growthAlong } from "#core/safety";
-import { durationsWords, durationWords } from "#core/time";
+import { durationsWords, durationWords, MINUTE_MS } from "#core/time";
 import type { ChillDrawing } from "../../ui/drawings/ChillCurve.tsx";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
@@ -61,7 +61,6 @@ export interface ChillCutView {
 	readonly ice: boolean;
 }
 
-const MINUTE_MS = 60_000;
 /** The curve is drawn so far past its last limit, and no longer than this, minutes. */
 const PAST = 1.25;
 const LONGEST_MIN = 16 * 60;

@@ -1,12 +1,12 @@
 import { chunk } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
 import { isMadeAhead, lastTaskAt, startAt } from "#core/dish";
+import { MINUTE_MS } from "#core/time";
 import type { HeldDrawing, HeldRow } from "../../ui/drawings/HeldPans.tsx";
 import type { Reading } from "../../ui/words/reading.ts";
 import { hoursAlong } from "../hoursAlong.ts";
 import type { PlaceGiven } from "../Place.ts";
 
-const MINUTE_MS = 60_000;
 /** Drawn so far past the last plate; as far as where it is sensible, where that is not far. */
 const PAST = 1.12;
 const FARTHEST = 1.6;

@@ -1,6 +1,6 @@
 import type { WorkedDish } from "#core/day";
 import { startAt } from "#core/dish";
-import { durationWords, toFiveMinutes } from "#core/time";
+import { durationWords, MINUTE_MS, toFiveMinutes } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
 import { NO_LINES, type Place, type PlaceGiven } from "../Place.ts";
@@ -84,5 +84,4 @@ export const hold: Place = {
 	},
 };
 
-const MINUTE_MS = 60_000;
 const STEP_MIN = 5;

@@ -1,5 +1,5 @@
 import { lastStartAt } from "#core/dish";
-import { likelyDuration } from "#core/time";
+import { likelyDuration, MINUTE_MS } from "#core/time";
 import type { OvenDrawing } from "../../ui/drawings/drawings.ts";
 import type { LimitDrawing } from "../../ui/drawings/LimitCurve.tsx";
 import { hoursAlong } from "../hoursAlong.ts";
@@ -12,7 +12,6 @@ export interface ReheatView {
 	readonly ovens: readonly OvenDrawing[];
 }
 
-const MINUTE_MS = 60_000;
 /** Drawn so far past the last that is asked. */
 const PAST = 1.05;
 const TOP_C = 100;
