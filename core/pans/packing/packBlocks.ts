@@ -78,11 +78,12 @@ function bestCuts(length: number, width: number, cell: Cell, bound: number): Cut
 	const xs = ends(length, cell);
 	const ys = ends(width, cell);
 	const corners = cornerCounts(length, width, xs, ys, cell);
+	const upper = mostAbove(xs, ys, corners);
 	let most = countIn(length, width, cell);
 	let best: Cuts | undefined;
 	for (const [i, x1] of xs.entries()) {
 		for (const [j, y1] of ys.entries()) {
-			const found = bestUpperCuts(i, j, { xs, ys, corners, cell, most, bound });
+			const found = bestUpperCuts(i, j, { xs, ys, corners, upper, cell, most, bound });
 			if (!found) continue;
 			most = found.count;
 			best = { x1, y1, ...found.cuts };
@@ -96,6 +97,7 @@ interface Search {
 	readonly xs: readonly number[];
 	readonly ys: readonly number[];
 	readonly corners: ReturnType<typeof cornerCounts>;
+	readonly upper: ReturnType<typeof mostAbove>;
 	readonly cell: Cell;
 	/** What has to be beaten. */
 	readonly most: number;
@@ -104,12 +106,16 @@ interface Search {
 
 /** The lower left block ends at the i-th and j-th place: where the other two end to hold more than before. */
 function bestUpperCuts(i: number, j: number, search: Search) {
-	const { xs, ys, corners, cell, bound } = search;
+	const { xs, ys, corners, upper, cell, bound } = search;
 	const x1 = xs[i] as number;
 	const y1 = ys[j] as number;
 	let most = search.most;
 	let cuts: Pick<Cuts, "x2" | "y2"> | undefined;
+	const tallest = Math.max(y1, (ys.at(-1) ?? 0) - y1);
 	for (const [k, x2] of xs.entries()) {
+		// What lies between the corners holds no more than its area, wherever the upper two end.
+		const between = (Math.abs(x1 - x2) * tallest) / (cell.length * cell.width) + HAIR_MM;
+		if (corners.one(i, j) + corners.four(k, j) + upper(i, k) + between < most + 1) continue;
 		for (const [m, y2] of ys.entries()) {
 			if (!areCutsSound(x1 - x2, y1 - y2, bound)) continue;
 			const four = corners.one(i, j) + corners.two(i, m) + corners.three(k, m) + corners.four(k, j);
@@ -120,6 +126,23 @@ function bestUpperCuts(i: number, j: number, search: Search) {
 		}
 	}
 	return cuts && { count: most, cuts };
+}
+
+/** The most that both upper blocks hold together, wherever they meet, for each two places along the length. */
+function mostAbove(
+	xs: readonly number[],
+	ys: readonly number[],
+	corners: ReturnType<typeof cornerCounts>,
+): (i: number, k: number) => number {
+	const most = new Uint32Array(xs.length * xs.length);
+	for (let i = 0; i < xs.length; i += 1) {
+		for (let k = 0; k < xs.length; k += 1) {
+			let found = 0;
+			for (let m = 0; m < ys.length; m += 1) found = Math.max(found, corners.two(i, m) + corners.three(k, m));
+			most[i * xs.length + k] = found;
+		}
+	}
+	return (i, k) => most[i * xs.length + k] ?? 0;
 }
 
 /** No two corner blocks reach over each other. */
