@@ -1,5 +1,6 @@
 import { LRUCache } from "lru-cache";
 import {
+	changesIn,
 	chillsIn,
 	type DayChange,
 	type DayGiven,
@@ -75,24 +76,41 @@ function asIssuedOrPlaced(kept: DateSteps, asked: DateAsked): DateStep {
 interface Moment {
 	readonly at: number;
 	readonly news: readonly Tell[];
-	/** What nobody lends, thought to be there. */
-	readonly room?: readonly Remedy[];
-	readonly settings?: SolverSettings;
 }
 
-/** A date placed once more for what was told of it at a moment: what had begun by then stays. */
-export function placedAgain(kept: DateSteps, asked: DateAsked, step: DateStep, moment: Moment): DateStep {
-	const { at, news, room = [], settings } = moment;
-	const place = (from: Omit<DateStep, "day" | "asIssued">): DateStep => {
-		// In another order all that has not begun is placed anew.
-		const isOrdered = news.some(({ change }) => change.kind === "order");
-		const before = isOrdered ? { tasks: step.day.tasks.filter(({ start }) => start <= at) } : step.day;
-		const given = { ...withRoom(from.given, room), held: asked.held, before, now: at };
-		return { ...from, day: placeDay(given, settings), asIssued: false };
-	};
-	const tells = [...step.tells, ...news];
-	// What nobody lends is tried once and never asked for again.
-	return room.length > 0 ? place(startOf(asked, tells)) : onceKept(kept, asked, tells, place, settings);
+/** A date placed once more for what was told of it at a moment, kept for whoever asks the same again. */
+function placedAgain(kept: DateSteps, asked: DateAsked, step: DateStep, moment: Moment): DateStep {
+	return onceKept(kept, asked, [...step.tells, ...moment.news], (from) => ({
+		...from,
+		day: placedFrom(asked, step, from.given, moment),
+		asIssued: false,
+	}));
+}
+
+/** The same for remedies, once: what nobody lends is thought to be there, and nothing of it is kept. */
+export function remedied(
+	asked: DateAsked,
+	step: DateStep,
+	remedies: readonly Remedy[],
+	at: number,
+	settings: SolverSettings,
+): WorkedDay {
+	const news = changesIn(remedies).map((change) => ({ at, change }));
+	const { given } = startOf(asked, [...step.tells, ...news]);
+	return placedFrom(asked, step, withRoom(given, remedies), { at, news }, settings);
+}
+
+/** What had begun by a moment stays; in another order all that has not begun is placed anew. */
+function placedFrom(
+	{ held }: DateAsked,
+	{ day }: DateStep,
+	given: DayGiven,
+	{ at, news }: Moment,
+	settings?: SolverSettings,
+): WorkedDay {
+	const isOrdered = news.some(({ change }) => change.kind === "order");
+	const before = isOrdered ? { tasks: day.tasks.filter(({ start }) => start <= at) } : day;
+	return placeDay({ ...given, held, before, now: at }, settings);
 }
 
 /** A step that was made before, as long as all that it was made from is the same. */
@@ -101,10 +119,9 @@ function onceKept(
 	asked: DateAsked,
 	tells: readonly Tell[],
 	make: (from: Omit<DateStep, "day" | "asIssued">) => DateStep,
-	settings: SolverSettings | null = null,
 ): DateStep {
 	const { holding, facts, held } = asked;
-	const key = markOf([holding.stamp, factsKey({ ...facts, tells }), held, settings]);
+	const key = markOf([holding.stamp, factsKey({ ...facts, tells }), held]);
 	const found = kept.get(key);
 	if (found) return found;
 	const made = make(startOf(asked, tells));

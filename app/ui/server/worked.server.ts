@@ -1,6 +1,5 @@
 import { LRUCache } from "lru-cache";
 import {
-	changesIn,
 	type DayGiven,
 	daysTogether,
 	markOf,
@@ -27,7 +26,7 @@ import {
 	heldIn,
 	madeFrom,
 	newDateSteps,
-	placedAgain,
+	remedied,
 	startOf,
 	stepOf,
 } from "./dateSteps.server.ts";
@@ -268,7 +267,5 @@ export async function remediedDate(
 	if (!facts) throw new Error(`nothing is served on ${date}`);
 	const held = heldIn(await placeInTurn(db, { ...holding, dates }), facts);
 	const asked = { holding, facts, held };
-	const news = changesIn(remedies).map((change) => ({ at: now, change }));
-	const moment = { at: now, news, room: remedies, settings: MANY_TIMES };
-	return placedAgain(steps, asked, stepOf(steps, asked), moment).day;
+	return remedied(asked, stepOf(steps, asked), remedies, now, MANY_TIMES);
 }
