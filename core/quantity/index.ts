@@ -1,3 +1,4 @@
+export { crossing } from "./crossing.ts";
 export { gramsOf, millilitresOf, WATER_G_PER_ML } from "./density.ts";
 export { formatQuantity, readable, readingUnit, threeDigits } from "./formatQuantity.ts";
 export { numbersIn, readNumber, Unclear, unclearWords, written } from "./numbers.ts";

@@ -47,10 +47,18 @@ function instantOf(at: number, timeZone: string, minuteOfDay: number, days: numb
 	return set(day, { hours, minutes, seconds: 0, milliseconds: 0 }).getTime();
 }
 
+/** Clocks change at a quarter of an hour. */
+const QUARTER_MS = 15 * MINUTE_MS;
+const quarters = memoise<string, number>(5000);
+
 /** Minutes after midnight on the house's wall clock. */
 export function minuteOfDay(at: number, timeZone: string): number {
-	const local = new TZDate(at, timeZone);
-	return local.getHours() * 60 + local.getMinutes();
+	const quarter = Math.floor(at / QUARTER_MS);
+	const ofQuarter = quarters(`${quarter} ${timeZone}`, () => {
+		const local = new TZDate(quarter * QUARTER_MS, timeZone);
+		return local.getHours() * 60 + local.getMinutes();
+	});
+	return ofQuarter + Math.floor((at - quarter * QUARTER_MS) / MINUTE_MS);
 }
 
 /** Whether somebody is there: on the day itself, or still from the day before. */

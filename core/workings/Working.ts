@@ -104,8 +104,9 @@ export function reckoned(sum: Sum): number {
 
 /** Values of the terms; minutes beside an instant as milliseconds. */
 function termsOf({ of: list }: Operation): number[] {
-	const isClock = list.some((term) => unitOf(term) === "instant");
-	return list.map((term) => reckoned(term) * (isClock && unitOf(term) === "min" ? MINUTE_MS : 1));
+	const values = list.map(reckoned);
+	if (!list.some((term) => unitOf(term) === "instant")) return values;
+	return values.map((value, index) => value * (unitOf(list[index] as Sum) === "min" ? MINUTE_MS : 1));
 }
 
 /** The unit that a sum is in: its first figure's. */

@@ -89,12 +89,13 @@ function filled(
 /** The same pans brought to another line. */
 export function filledTo(choice: PanChoice, load: PanLoad, line: LiquidLine, limits: PanLimits): PanChoice {
 	const { wanted_l: _, ...fixed } = load;
-	const known = new Map<string, FilledPan>();
-	const pans = choice.pans.map((pan): ChosenPan => {
-		const key = `${pan.type.id} ${pan.pieces}`;
-		const filled = known.get(key) ?? fillOne(pan.type, { ...fixed, line }, pan.pieces, limits);
-		known.set(key, filled);
-		return { ...pan, ...filled };
+	const lined = { ...fixed, line };
+	// Pans that are filled alike are one and the same.
+	const known = new Map<ChosenPan, ChosenPan>();
+	const pans = choice.pans.map((pan) => {
+		const filled = known.get(pan) ?? { ...pan, ...fillOne(pan.type, lined, pan.pieces, limits) };
+		known.set(pan, filled);
+		return filled;
 	});
 	return { ...choice, pans, liquid_l: pans.reduce((sum, { liquid_l }) => sum + liquid_l, 0) };
 }

@@ -1,7 +1,8 @@
 import { minBy, sumBy } from "es-toolkit";
 import { seeded, shuffled } from "../../random/index.ts";
 import type { PanLimits, PanType } from "../shape/index.ts";
-import { type Counts, filledChoice, leastPoured, type PanChoice, panInLitres } from "./PanChoice.ts";
+import { cheapestCounts, roomOf } from "./cheapestCounts.ts";
+import { filledChoice, leastPoured, type PanChoice, panInLitres } from "./PanChoice.ts";
 import { type Candidate, candidatesFor, DRAWBACK_RUNGS, type PanLoad, rungsOf } from "./panCandidates.ts";
 import { placeMore } from "./placeMore.ts";
 import { tradePans } from "./tradePans.ts";
@@ -201,22 +202,22 @@ function chooseOne(
 		.map((candidate) => ({ of: candidate, count: Math.min(candidate.wished ?? 0, candidate.type.stock) }));
 	const open = candidates.filter(({ wished }) => wished === undefined);
 	const left = Math.max(0, load.pieces - roomOf(settled));
-	const space = (candidate: Candidate, count: number) =>
-		(rungsOf(candidate, count) +
-			count * ((prices.get(candidate.type.id) ?? 0) + candidate.drawback * DRAWBACK_RUNGS)) *
-		RUNG;
+	const space = (candidate: Candidate) =>
+		((prices.get(candidate.type.id) ?? 0) + candidate.drawback * DRAWBACK_RUNGS) * RUNG + aPan_l;
 	const weighed = (litres: (candidate: Candidate) => number) =>
-		cheapest(
-			open,
-			left,
-			(candidate, count) => space(candidate, count) + (aPan_l + litres(candidate)) * count,
-		);
+		cheapestCounts(open, left, {
+			level: ({ high }) => high * RUNG,
+			each: (candidate) => space(candidate) + litres(candidate),
+		});
 	const ways = [({ below_l }: Candidate) => below_l, ({ poured_l }: Candidate) => poured_l];
 	// While dishes bid for pans, one way is close enough.
 	const tried = (prices === FREE ? ways : ways.slice(0, 1)).map((litres) => {
 		const counts = weighed(litres);
 		const choice = filledChoice([...settled, ...counts], load, limits);
-		const takes = sumBy(counts, ({ of: candidate, count }) => space(candidate, count) + aPan_l * count);
+		const takes = sumBy(
+			counts,
+			({ of: candidate, count }) => rungsOf(candidate, count) * RUNG + space(candidate) * count,
+		);
 		return { choice, cost: takes + choice.liquid_l };
 	});
 	// What a pan takes that is not full is known only when it is filled.
@@ -225,108 +226,3 @@ function chooseOne(
 
 /** A rung outweighs all litres. */
 const RUNG = 1e7;
-
-function roomOf(counts: Counts): number {
-	return counts.reduce((sum, { of: candidate, count }) => sum + candidate.capacity * count, 0);
-}
-
-/**
- * The cheapest counts that hold so many pieces, exactly: kind after kind, for every number of
- * pieces still to be held. When all pans together hold fewer, all are taken.
- */
-function cheapest(
-	candidates: readonly Candidate[],
-	pieces: number,
-	cost: (candidate: Candidate, count: number) => number,
-): Counts {
-	if (roomOf(candidates.map((candidate) => ({ of: candidate, count: candidate.type.stock }))) <= pieces) {
-		return candidates.map((candidate) => ({ of: candidate, count: candidate.type.stock }));
-	}
-	let least = new Float64Array(pieces + 1).fill(Number.POSITIVE_INFINITY);
-	least[0] = 0;
-	const taken = candidates.map((candidate) => {
-		const held = withKind(least, candidate, cost);
-		least = held.cost;
-		return held.counts;
-	});
-	let left = pieces;
-	return [...candidates.entries()]
-		.reverse()
-		.map(([index, candidate]) => {
-			const count = taken[index]?.[left] ?? 0;
-			left = Math.max(0, left - count * candidate.capacity);
-			return { of: candidate, count };
-		})
-		.reverse();
-}
-
-/** Least cost, and how many of one kind that takes, for every number of pieces still to be held. */
-interface Held {
-	readonly cost: Float64Array<ArrayBuffer>;
-	readonly counts: Uint32Array<ArrayBuffer>;
-}
-
-/**
- * The least cost for every number of pieces once this kind may be used too. So many of a kind fill
- * whole levels and cost the same each time: those are taken in ones, twos, fours and so on, and what
- * is over a whole level is looked at for itself. That is as exact as looking at every count.
- */
-function withKind(
-	before: Float64Array<ArrayBuffer>,
-	candidate: Candidate,
-	cost: (candidate: Candidate, count: number) => number,
-): Held {
-	const { capacity, type } = candidate;
-	const most = Math.min(type.stock, Math.ceil((before.length - 1) / capacity));
-	const level = pansALevel(candidate);
-	const levels = Math.floor(most / level);
-	const none: Held = { cost: before, counts: new Uint32Array(before.length) };
-	const price = (count: number) => cost(candidate, count);
-	const whole = copyOf(none);
-	for (let left = levels - 1, some = 1; left > 0; some *= 2) {
-		const taken = Math.min(some, left);
-		takeBetter(whole, whole, taken * level * capacity, taken * price(level), taken * level);
-		left -= taken;
-	}
-	const best = level > 1 ? copyOf(whole) : whole;
-	// All whole levels but one with so many more; and where that is all there are, those themselves.
-	for (let more = 1; more < level && (levels > 0 || more <= most); more += 1) {
-		takeBetter(best, whole, more * capacity, price(more), more);
-	}
-	for (let count = levels * level; levels > 0 && count <= most; count += 1) {
-		takeBetter(best, none, count * capacity, price(count), count);
-	}
-	return best;
-}
-
-function copyOf({ cost, counts }: Held): Held {
-	return { cost: new Float64Array(cost), counts: new Uint32Array(counts) };
-}
-
-/**
- * Takes, for every number of pieces, something with so many pans more where that is cheaper; from the
- * most pieces down, so that it is taken once where both are the same.
- */
-function takeBetter(now: Held, from: Held, holds: number, price: number, more: number): void {
-	const { cost, counts } = now;
-	for (let pieces = cost.length - 1; pieces > 0; pieces -= 1) {
-		// So many pans hold all of it by themselves, or what is left is held by others.
-		const left = pieces > holds ? pieces - holds : 0;
-		const withIt = (from.cost[left] as number) + price;
-		if (withIt >= (cost[pieces] as number)) continue;
-		cost[pieces] = withIt;
-		counts[pieces] = (from.counts[left] as number) + more;
-	}
-}
-
-/** Pans of a kind that fill whole levels, as few as that takes. */
-function pansALevel({ share }: Candidate): number {
-	for (let pans = 1; pans <= MOST_A_LEVEL; pans += 1) {
-		const levels = pans * share;
-		if (Math.abs(levels - Math.round(levels)) < 1e-9 && levels > 0.5) return pans;
-	}
-	return Number.POSITIVE_INFINITY;
-}
-
-/** Gastronorm pans stand no more than nine to a level. */
-const MOST_A_LEVEL = 18;

@@ -71,9 +71,14 @@ export interface Candidate {
 	readonly drawback: number;
 }
 
+/** Gastronorm 1/1 levels that so many pans of a kind begin. */
+export function levelsOf({ share }: Pick<Candidate, "share">, count: number): number {
+	return Math.ceil(count * share - 1e-9);
+}
+
 /** Gastronorm 1/1 rungs that so many pans of a kind take: whole levels, each as high as the pan. */
 export function rungsOf({ share, high }: Pick<Candidate, "share" | "high">, count: number): number {
-	return Math.ceil(count * share - 1e-9) * high;
+	return levelsOf({ share }, count) * high;
 }
 
 /** The kinds in which a piece of the dish lies, less what the chef has ruled out. */
@@ -108,19 +113,22 @@ export const DRAWBACK_RUNGS = 300;
 
 function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
 	const holds = capacityOf(type, load);
-	const capacity = load.filledLess ? lighterCapacity(type, load, holds, limits) : holds;
-	const full = fillOne(type, load, Math.min(capacity, load.pieces), limits);
+	const within = limitsOf(type, load, limits);
+	const full = fillOne(type, load, Math.min(holds, load.pieces), limits);
+	const lighter =
+		load.filledLess && drawbackOf(full, within) > 0 ? lighterCapacity(type, load, holds, limits) : holds;
+	const filled = lighter < holds ? fillOne(type, load, Math.min(lighter, load.pieces), limits) : full;
 	return {
 		type,
-		capacity,
+		capacity: lighter,
 		holds,
 		// What stands in no oven is counted by vessels.
 		share: load.stays ? 1 : shelfShare(type.shape),
 		high: load.stays ? 1 : rungsHigh(type.shape),
-		below_l: volumeBelow(type.shape, Math.min(full.line_mm, depthOf(type.shape))),
-		poured_l: full.liquid_l,
+		below_l: volumeBelow(type.shape, Math.min(filled.line_mm, depthOf(type.shape))),
+		poured_l: filled.liquid_l,
 		wished: load.wishes?.find(({ typeId }) => typeId === type.id)?.count,
-		drawback: drawbackOf(full, limitsOf(type, load, limits)),
+		drawback: drawbackOf(filled, within),
 	};
 }
 
@@ -128,15 +136,14 @@ function candidate(type: PanType, load: PanLoad, limits: PanLimits): Candidate {
 const LEAST_SHARE = 0.6;
 
 /**
- * The most pieces with which a pan has no drawback; all it holds, where that would be too few. A pan
- * with more pieces is heavier and fuller, never less so: the number is halved in on.
+ * The most pieces with which a pan has no drawback that has one when it is full; all it holds, where
+ * that would be too few. A pan with more pieces is heavier and fuller, never less so: the number is
+ * halved in on.
  */
 function lighterCapacity(type: PanType, load: PanLoad, holds: number, limits: PanLimits): number {
 	const within = limitsOf(type, load, limits);
 	const isGood = (pieces: number) => drawbackOf(fillOne(type, load, pieces, limits), within) === 0;
-	const most = Math.min(holds, load.pieces);
-	if (isGood(most)) return most === load.pieces ? holds : most;
-	let [good, bad] = [Math.ceil(holds * LEAST_SHARE), most];
+	let [good, bad] = [Math.ceil(holds * LEAST_SHARE), Math.min(holds, load.pieces)];
 	if (good >= bad || !isGood(good)) return holds;
 	while (bad - good > 1) {
 		const middle = Math.floor((good + bad) / 2);

@@ -1,5 +1,5 @@
 import { type Random, seeded } from "../../random/index.ts";
-import type { Trader } from "./tradePans.ts";
+import { mayPass, roomIn, type Trader } from "./tradePans.ts";
 
 /** Steps for each dish and kind of pan, and how often it is begun again. */
 const STEPS = 900;
@@ -35,18 +35,14 @@ export function placeMore(
 
 function withoutPan(counts: readonly (readonly number[])[], traders: readonly Trader[]): number {
 	return traders.reduce(
-		(sum, trader, dish) => sum + Math.max(0, trader.pieces - roomIn(counts[dish] ?? [], trader)),
+		(sum, trader, dish) => sum + Math.max(0, trader.pieces - roomIn(counts[dish] ?? [], trader.kinds)),
 		0,
 	);
 }
 
-function roomIn(row: readonly number[], { kinds }: Trader): number {
-	return row.reduce((sum, count, kind) => sum + count * (kinds[kind]?.capacity ?? 0), 0);
-}
-
 function passedAround(hands: number[][], traders: readonly Trader[], random: Random): number[][] {
 	const shelf = traders.length;
-	const rooms = traders.map((trader, dish) => roomIn(hands[dish] ?? [], trader));
+	const rooms = traders.map((trader, dish) => roomIn(hands[dish] ?? [], trader.kinds));
 	const kinds = hands[shelf]?.length ?? 0;
 	const steps = STEPS * Math.max(1, traders.length) * Math.max(1, kinds);
 	const largest = Math.max(
@@ -70,22 +66,6 @@ function passedAround(hands: number[][], traders: readonly Trader[], random: Ran
 	return best.counts;
 }
 
-/** The one who gives has it, and neither is bound to what the chef has settled; the shelf comes last. */
-function mayPass(
-	hands: readonly number[][],
-	traders: readonly Trader[],
-	from: number,
-	to: number,
-	kind: number,
-): boolean {
-	if ((hands[from]?.[kind] ?? 0) === 0) return false;
-	const free = (hand: number) => {
-		const candidate = traders[hand]?.kinds[kind];
-		return hand === traders.length || (candidate !== undefined && candidate.wished === undefined);
-	};
-	return free(from) && free(to);
-}
-
 /** How many more pieces stay without a pan. */
 function gain(
 	traders: readonly Trader[],
@@ -94,14 +74,16 @@ function gain(
 	to: number,
 	kind: number,
 ): number {
-	const short = (hand: number, by: number) => {
-		const trader = traders[hand];
-		if (!trader) return 0;
-		const room = rooms[hand] as number;
-		const capacity = trader.kinds[kind]?.capacity ?? 0;
-		return Math.max(0, trader.pieces - room - by * capacity) - Math.max(0, trader.pieces - room);
-	};
-	return short(from, -1) + short(to, 1);
+	return (
+		moreShort(traders[from], rooms[from] ?? 0, kind, -1) + moreShort(traders[to], rooms[to] ?? 0, kind, 1)
+	);
+}
+
+/** Pieces that stay without a pan when so many of a kind come; the shelf has no pieces. */
+function moreShort(trader: Trader | undefined, room: number, kind: number, by: number): number {
+	if (!trader) return 0;
+	const capacity = trader.kinds[kind]?.capacity ?? 0;
+	return Math.max(0, trader.pieces - room - by * capacity) - Math.max(0, trader.pieces - room);
 }
 
 function pass(
@@ -114,7 +96,7 @@ function pass(
 ): void {
 	(hands[from] as number[])[kind] = (hands[from]?.[kind] ?? 0) - 1;
 	(hands[to] as number[])[kind] = (hands[to]?.[kind] ?? 0) + 1;
-	const capacity = (hand: number) => traders[hand]?.kinds[kind]?.capacity ?? 0;
-	if (from < traders.length) rooms[from] = (rooms[from] as number) - capacity(from);
-	if (to < traders.length) rooms[to] = (rooms[to] as number) + capacity(to);
+	if (from < traders.length)
+		rooms[from] = (rooms[from] as number) - (traders[from]?.kinds[kind]?.capacity ?? 0);
+	if (to < traders.length) rooms[to] = (rooms[to] as number) + (traders[to]?.kinds[kind]?.capacity ?? 0);
 }

@@ -12,7 +12,7 @@ const PIECE_RUNGS = 1e6;
 interface Trade {
 	readonly from: number;
 	readonly to: number;
-	/** Kind that is given, and the kind taken back for it; −1 for nothing. */
+	/** Kind that is given, and the kind taken back for it; one past the last for nothing. */
 	readonly give: number;
 	readonly take: number;
 }
@@ -41,84 +41,112 @@ export function tradePans(
 	}
 }
 
+/** The trade that saves most; undefined when none saves anything. */
 function bestTrade(counts: number[][], traders: readonly Trader[]): Trade | undefined {
 	let best: Trade | undefined;
 	let most = 1e-6;
-	const rooms = counts.map((row, dish) => roomOf(row, traders[dish] as Trader));
-	const saved = (dish: number, less: number, more: number) =>
-		savedBy(counts[dish] as number[], rooms[dish] as number, traders[dish] as Trader, less, more);
-	for (const trade of tradesOf(counts, traders)) {
-		const { from, to, give, take } = trade;
-		const gain = saved(from, give, take) + saved(to, take, give);
-		if (gain <= most) continue;
-		most = gain;
-		best = trade;
+	const purses = traders.map((trader, dish) => purseOf(trader, counts[dish] ?? []));
+	const kinds = [...(counts[0] ?? []).keys()];
+	const nothing = kinds.length;
+	for (const [from, giver] of purses.entries()) {
+		for (const [to, taker] of purses.entries()) {
+			if (from === to) continue;
+			const gives = kinds.filter((kind) => mayPass(counts, traders, from, to, kind));
+			const takes = kinds.filter((kind) => mayPass(counts, traders, to, from, kind));
+			const found = bestBetween(giver, taker, gives, [nothing, ...takes]);
+			if (found.saves <= most) continue;
+			most = found.saves;
+			best = { from, to, give: found.give, take: found.take };
+		}
 	}
 	return best;
 }
 
-function* tradesOf(counts: readonly number[][], traders: readonly Trader[]): Generator<Trade> {
-	const dishes = traders.map((_, dish) => dish);
-	const kinds = (counts[0] ?? []).map((_, kind) => kind);
-	for (const from of dishes) {
-		for (const to of dishes.filter((dish) => dish !== from)) {
-			for (const give of kinds.filter((kind) => mayGive(counts, traders, from, to, kind))) {
-				yield { from, to, give, take: -1 };
-				const back = kinds.filter((kind) => kind !== give && mayGive(counts, traders, to, from, kind));
-				for (const take of back) yield { from, to, give, take };
-			}
+/** The one pan given for another, or for nothing, that saves two dishes most. */
+function bestBetween(giver: Purse, taker: Purse, gives: readonly number[], takes: readonly number[]) {
+	const best = { saves: 0, give: 0, take: 0 };
+	for (const give of gives) {
+		for (const take of takes) {
+			const saves = take === give ? 0 : -(extra(giver, give, take) + extra(taker, take, give));
+			if (saves > best.saves) Object.assign(best, { saves, give, take });
 		}
 	}
+	return best;
 }
 
-/** The giver has one and may part with it; the taker may use it, or is the shelf. */
-function mayGive(
-	counts: readonly number[][],
+/**
+ * What one dish has: its pieces, how many its pans hold, and what a pan of each kind holds and one more or
+ * less of it costs. One kind more, the last, is nothing.
+ */
+interface Purse {
+	readonly pieces: number;
+	readonly room: number;
+	readonly holds: readonly number[];
+	readonly more: readonly number[];
+	readonly less: readonly number[];
+}
+
+function purseOf({ pieces, kinds }: Trader, row: readonly number[]): Purse {
+	const step = (by: number) => row.map((count, kind) => stepCost(kinds[kind], count, by));
+	return {
+		pieces,
+		room: roomIn(row, kinds),
+		holds: [...row.map((_, kind) => kinds[kind]?.capacity ?? 0), 0],
+		more: [...step(1), 0],
+		less: [...step(-1), 0],
+	};
+}
+
+/** Rungs that so many more pans of a kind cost. */
+function stepCost(candidate: Candidate | undefined, count: number, by: number): number {
+	if (!candidate) return 0;
+	const rungs = rungsOf(candidate, count + by) - rungsOf(candidate, count);
+	return rungs + candidate.drawback * DRAWBACK_RUNGS * by;
+}
+
+/** What it costs a dish, in rungs, to give one pan of a kind and get one of another. */
+function extra({ pieces, room, holds, more, less }: Purse, given: number, got: number): number {
+	const after = room - (holds[given] as number) + (holds[got] as number);
+	const without = Math.max(0, pieces - after) - Math.max(0, pieces - room);
+	return (less[given] as number) + (more[got] as number) + without * PIECE_RUNGS;
+}
+
+/** Pieces that so many pans of each kind hold. */
+export function roomIn(row: readonly number[], kinds: Trader["kinds"]): number {
+	return row.reduce((sum, count, kind) => sum + count * (kinds[kind]?.capacity ?? 0), 0);
+}
+
+/**
+ * Whether a pan of a kind may go from hand to hand: the giver has one, and neither is bound to what the
+ * chef has settled. The shelf is the last of the hands, and bound to nothing.
+ *
+ * @param hands   pans of each kind in each hand
+ * @param traders the dishes, in the order of their hands
+ */
+export function mayPass(
+	hands: readonly (readonly number[])[],
 	traders: readonly Trader[],
 	from: number,
 	to: number,
 	kind: number,
 ): boolean {
-	if ((counts[from]?.[kind] ?? 0) === 0) return false;
-	const shelf = traders.length - 1;
-	const free = (dish: number) => {
-		const candidate = traders[dish]?.kinds[kind];
-		return dish === shelf || (candidate !== undefined && candidate.wished === undefined);
-	};
-	return free(from) && free(to);
+	if ((hands[from]?.[kind] ?? 0) === 0) return false;
+	return isFree(hands, traders, from, kind) && isFree(hands, traders, to, kind);
 }
 
-function roomOf(row: readonly number[], { kinds }: Trader): number {
-	return row.reduce((sum, count, kind) => sum + count * (kinds[kind]?.capacity ?? 0), 0);
-}
-
-/** What a dish saves that gives one pan of a kind and gets one of another; −1 for nothing. */
-function savedBy(
-	row: readonly number[],
-	room: number,
-	{ pieces, kinds }: Trader,
-	less: number,
-	more: number,
-): number {
-	let cost = 0;
-	let after = room;
-	for (const [kind, by] of [
-		[less, -1],
-		[more, 1],
-	] as const) {
-		const candidate = kinds[kind];
-		if (!candidate) continue;
-		const count = row[kind] as number;
-		cost += rungsOf(candidate, count + by) - rungsOf(candidate, count);
-		cost += candidate.drawback * DRAWBACK_RUNGS * by;
-		after += candidate.capacity * by;
-	}
-	const without = Math.max(0, pieces - after) - Math.max(0, pieces - room);
-	return -(cost + without * PIECE_RUNGS);
+function isFree(
+	hands: readonly (readonly number[])[],
+	traders: readonly Trader[],
+	hand: number,
+	kind: number,
+): boolean {
+	if (hand === hands.length - 1) return true;
+	const candidate = traders[hand]?.kinds[kind];
+	return candidate !== undefined && candidate.wished === undefined;
 }
 
 function move(counts: number[][], from: number, to: number, kind: number): void {
-	if (kind < 0) return;
+	if (kind >= (counts[from] ?? []).length) return;
 	(counts[from] as number[])[kind] = (counts[from]?.[kind] ?? 0) - 1;
 	(counts[to] as number[])[kind] = (counts[to]?.[kind] ?? 0) + 1;
 }

@@ -74,7 +74,11 @@ function partsOf(
 	const depth_mm = depthOf(pan);
 	const reached = Math.min(bed_mm + up_mm, depth_mm);
 	return {
-		...{ bed_mm, up_mm, depth_mm, height_mm, pieces },
+		bed_mm,
+		up_mm,
+		depth_mm,
+		height_mm,
+		pieces,
 		inside_l: volumeBelow(pan, reached),
 		piece_l: pieceBelow_l(reached),
 		bed_l: bedBelow_l(reached),

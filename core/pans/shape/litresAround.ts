@@ -1,3 +1,4 @@
+import { crossing } from "../../quantity/index.ts";
 import { depthOf, type PanShape, volumeBelow } from "./PanShape.ts";
 import { MEAT_KG_PER_L } from "./Piece.ts";
 
@@ -19,18 +20,13 @@ export function litresAround(pan: PanShape, { meat_kg, height_mm }: MeatLayer, l
 	return Math.max(0, volumeBelow(pan, line_mm) - (meat_kg / MEAT_KG_PER_L) * under);
 }
 
-/** Halvings that bring a line to a hundredth of a millimetre. */
-const HALVINGS = 16;
+/** How near a line is found, mm. */
+const LINE_FOUND_MM = 0.01;
 
 /** The line to which litres rise around a layer of meat, mm above the floor; the rim when they run over. */
 export function lineAround(pan: PanShape, layer: MeatLayer, liquid_l: number): number {
-	let low = 0;
-	let high = depthOf(pan);
-	if (litresAround(pan, layer, high) <= liquid_l) return high;
-	for (let halving = 0; halving < HALVINGS; halving += 1) {
-		const middle = (low + high) / 2;
-		if (litresAround(pan, layer, middle) > liquid_l) high = middle;
-		else low = middle;
-	}
-	return (low + high) / 2;
+	const depth_mm = depthOf(pan);
+	const litresAt = (line_mm: number) => litresAround(pan, layer, line_mm);
+	if (litresAt(depth_mm) <= liquid_l) return depth_mm;
+	return crossing(litresAt, liquid_l, 0, depth_mm, LINE_FOUND_MM);
 }

@@ -1,3 +1,4 @@
+import { crossing } from "../../quantity/index.ts";
 import { type LiquidLine, lineAbovePiece } from "./liquidLine.ts";
 import type { Piece } from "./Piece.ts";
 import { type Layers, stackHeight } from "./pile.ts";
@@ -5,8 +6,8 @@ import { type Layers, stackHeight } from "./pile.ts";
 /** The least a braise is poured: a third up the piece, so that steam and juice keep it moist. @see model, section B */
 export const LEAST_LINE: LiquidLine = { share: 1 / 3 };
 
-/** Halvings of the height between the least line and the most: to a thousandth of a millimetre. */
-const HALVINGS = 24;
+/** How near a line is found, mm. */
+const LINE_FOUND_MM = 1e-4;
 
 /**
  * The line at which so many litres stand: at least a third up the piece, at most the card's line.
@@ -23,17 +24,12 @@ export function lineForLitres(
 	most: LiquidLine,
 	layers: Layers = 1,
 ): LiquidLine {
-	let high = lineAbovePiece(piece, most, layers);
-	let low = Math.min(high, lineAbovePiece(piece, LEAST_LINE, layers));
+	const high = lineAbovePiece(piece, most, layers);
+	const low = Math.min(high, lineAbovePiece(piece, LEAST_LINE, layers));
 	const at = (above_mm: number) => lineAtHeight(above_mm, piece, layers);
 	if (litresAt(most) <= wanted_l) return most;
 	if (litresAt(at(low)) >= wanted_l) return high === low ? most : at(low);
-	for (let halving = 0; halving < HALVINGS; halving += 1) {
-		const middle = (low + high) / 2;
-		if (litresAt(at(middle)) > wanted_l) high = middle;
-		else low = middle;
-	}
-	return at((low + high) / 2);
+	return at(crossing((above_mm) => litresAt(at(above_mm)), wanted_l, low, high, LINE_FOUND_MM));
 }
 
 /** The line that stands so high above the foot of the pieces. */
