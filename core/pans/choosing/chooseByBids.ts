@@ -1,6 +1,6 @@
-import { minBy, sumBy } from "es-toolkit";
+import { sumBy } from "es-toolkit";
 import { seeded, shuffled } from "../../random/index.ts";
-import type { PanLimits, PanType } from "../shape/index.ts";
+import { depthOf, type PanLimits, type PanType, volumeBelow } from "../shape/index.ts";
 import { cheapestCounts, roomOf } from "./cheapestCounts.ts";
 import { filledChoice, leastPoured, type PanChoice, panInLitres } from "./PanChoice.ts";
 import { type Candidate, candidatesFor, DRAWBACK_RUNGS, type PanLoad, rungsOf } from "./panCandidates.ts";
@@ -203,7 +203,9 @@ function chooseOne(
 	const open = candidates.filter(({ wished }) => wished === undefined);
 	const left = Math.max(0, load.pieces - roomOf(settled));
 	const space = (candidate: Candidate) =>
-		((prices.get(candidate.type.id) ?? 0) + candidate.drawback * DRAWBACK_RUNGS) * RUNG + aPan_l;
+		((prices.get(candidate.type.id) ?? 0) + candidate.drawback * DRAWBACK_RUNGS) * RUNG +
+		aPan_l +
+		insideOf(candidate.type) * INSIDE_COSTS;
 	const weighed = (litres: (candidate: Candidate) => number) =>
 		cheapestCounts(open, left, {
 			level: ({ high }) => high * RUNG,
@@ -221,8 +223,19 @@ function chooseOne(
 		return { choice, cost: takes + choice.liquid_l };
 	});
 	// What a pan takes that is not full is known only when it is filled.
-	return (minBy(tried, ({ cost }) => cost) as (typeof tried)[number]).choice;
+	const [byRoom, byPoured] = tried as [(typeof tried)[number], (typeof tried)[number]?];
+	return byPoured && byPoured.cost < byRoom.cost - WORTH_L ? byPoured.choice : byRoom.choice;
 }
+
+/** Of two vessels that are poured the same, the smaller is taken: each litre inside is held to cost so many. */
+const INSIDE_COSTS = 0.001;
+
+function insideOf({ shape }: PanType): number {
+	return volumeBelow(shape, depthOf(shape));
+}
+
+/** Litres that are worth another choice: less than a ladle can be poured. */
+const WORTH_L = 0.01;
 
 /** A rung outweighs all litres. */
 const RUNG = 1e7;

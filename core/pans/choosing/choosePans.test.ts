@@ -217,3 +217,23 @@ describe("the choice by bids beside the proven least", () => {
 		expect(none([load(90)], STOCK, LIMITS)).toEqual(chooseByBids([load(90)], STOCK, LIMITS));
 	});
 });
+
+describe("of two vessels that are poured the same", () => {
+	it.each(["small first", "large first"])("the smaller is taken, %s", (order) => {
+		const small: PanType = {
+			id: "s",
+			name: "360",
+			shape: { round: { diameter_mm: 360, height_mm: 200 } },
+			stock: 1,
+		};
+		const large: PanType = {
+			id: "l",
+			name: "600",
+			shape: { round: { diameter_mm: 600, height_mm: 200 } },
+			stock: 1,
+		};
+		const stock = order === "small first" ? [small, large] : [large, small];
+		const poured: PanLoad = { ...load(40), layers: "poured", wanted_l: 2, stays: true };
+		expect(choosePans(poured, stock, LIMITS).pans.map(({ type }) => type.id)).toEqual(["s"]);
+	});
+});
