@@ -233,7 +233,7 @@ describe("of two vessels that are poured the same", () => {
 			stock: 1,
 		};
 		const stock = order === "small first" ? [small, large] : [large, small];
-		const poured: PanLoad = { ...load(40), layers: "poured", wanted_l: 2, stays: true };
+		const poured: PanLoad = { ...load(25), layers: "poured", wanted_l: 2, stays: true };
 		expect(choosePans(poured, stock, LIMITS).pans.map(({ type }) => type.id)).toEqual(["s"]);
 	});
 });
