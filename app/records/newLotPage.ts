@@ -45,7 +45,7 @@ export async function newLotPage(
 			(pan, index): LotPan => ({
 				tag: `${letter}${index + 1}`,
 				vessel: pan.type.name,
-				depth_mm: way?.depth_mm ?? Math.max(5, Math.round(depthOfFood(dish.recipe, pan))),
+				depth_mm: way?.depth_mm ?? Math.max(5, Math.round(depthOfFood(pan))),
 				kg: pan.contents_kg,
 			}),
 		),

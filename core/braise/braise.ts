@@ -1,4 +1,4 @@
-import { type HeatKind, thicker } from "../heat/index.ts";
+import { COUPLING_SPREAD, HEAT_SPREAD_C, type HeatKind, thicker } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import { leftAt, reached } from "./Course.ts";
@@ -11,19 +11,8 @@ import { MARKS, type Mark } from "./tenderness.ts";
 /** How far pieces, animals, lids and pans stray from what is said, as the ends of an 80 % range. */
 export const THICKNESS_SPREAD = 0.15;
 export const CUT_SPREAD = 0.2;
-/** Heat that gets into a pan: where it stands, how its floor lies. A factor. */
-export const COUPLING_SPREAD = 0.2;
 /** What a lid lets out: how well it sits. A factor. */
 export const LEAK_SPREAD = 2;
-/** °C, by how well the temperature is held. */
-export const HEAT_SPREAD_C: Readonly<Record<HeatKind, number>> = {
-	stillOven: 8,
-	fanOven: 8,
-	hob: 2,
-	waterBath: 1,
-	pressure: 2,
-	slowCooker: 4,
-};
 
 /** How far past the last mark that is asked a run goes on. */
 const BEYOND = 1.02;

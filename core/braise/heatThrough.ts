@@ -1,7 +1,7 @@
-import { thicker } from "../heat/index.ts";
+import { COUPLING_SPREAD, HEAT_SPREAD_C, thicker } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
-import { COUPLING_SPREAD, HEAT_SPREAD_C, THICKNESS_SPREAD, warmer } from "./braise.ts";
+import { THICKNESS_SPREAD, warmer } from "./braise.ts";
 import { simulate } from "./simulate.ts";
 
 /** Longer than this nobody heats a pan through, minutes. */

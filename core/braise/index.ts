@@ -3,9 +3,7 @@ export type { BraiseGiven, BraiseLedger, BraisePoint } from "./BraiseGiven.ts";
 export {
 	type Braised,
 	braise,
-	COUPLING_SPREAD,
 	CUT_SPREAD,
-	HEAT_SPREAD_C,
 	LEAK_SPREAD,
 	LONGEST_MIN,
 	modelSpreadOf,
@@ -26,7 +24,7 @@ export { type OldClaims, oldClaimsOf } from "./oldClaims.ts";
 export { type PansThrough, pansThrough } from "./pansThrough.ts";
 export { type PanThrough, panThrough } from "./panThrough.ts";
 export { sampledRange } from "./sampledRange.ts";
-export { BraiseAsked } from "./schemas.ts";
+export { BraiseAsked, HeatAsked } from "./schemas.ts";
 export { type Simulated, type SimulateOptions, simulate } from "./simulate.ts";
 export { alongProbe } from "./softening.ts";
 export { type BraiseStory, storyOf } from "./story.ts";

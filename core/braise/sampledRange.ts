@@ -1,17 +1,9 @@
 import { quantileSorted } from "simple-statistics";
-import { thicker } from "../heat/index.ts";
+import { COUPLING_SPREAD, HEAT_SPREAD_C, thicker } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import { normal, seeded } from "../random/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
-import {
-	COUPLING_SPREAD,
-	CUT_SPREAD,
-	HEAT_SPREAD_C,
-	LEAK_SPREAD,
-	LONGEST_MIN,
-	modelSpreadOf,
-	THICKNESS_SPREAD,
-} from "./braise.ts";
+import { CUT_SPREAD, LEAK_SPREAD, LONGEST_MIN, modelSpreadOf, THICKNESS_SPREAD } from "./braise.ts";
 import { reached } from "./Course.ts";
 import { CALIBRATED } from "./calibrated.ts";
 import { RANGE_END } from "./confidence.ts";

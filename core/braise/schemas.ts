@@ -26,6 +26,13 @@ const Share = Type.Number({ minimum: 0, maximum: 1, allowed: "a share from 0 to 
 
 const few = { maxItems: 100, allowed: "a list of at most 100" };
 
+/** What heats it, as it is asked from outside. */
+export const HeatAsked = Type.Object({
+	kind: oneOf(HEAT_KINDS),
+	set_C: Type.Optional(SetTo),
+	simmer: Type.Optional(Type.Boolean()),
+});
+
 /** One pan asked from outside; the pan's own shape is checked by its kind. */
 export const BraiseAsked = Type.Object({
 	cut: oneOf(CUTS),
@@ -45,11 +52,7 @@ export const BraiseAsked = Type.Object({
 	liquid_l: Litres,
 	pan: Type.Object({}, { additionalProperties: true, allowed: "an object" }),
 	lid: oneOf(LID_KEYS),
-	heat: Type.Object({
-		kind: oneOf(HEAT_KINDS),
-		set_C: Type.Optional(SetTo),
-		simmer: Type.Optional(Type.Boolean()),
-	}),
+	heat: HeatAsked,
 	start: Type.Object({ meat_C: MeatStart, liquid_C: LiquidStart }),
 	cookingLoss: Type.Optional(Loss),
 	altitude_m: Type.Optional(

@@ -1,5 +1,5 @@
 import { Type } from "@sinclair/typebox";
-import { braise } from "../braise/index.ts";
+import { braise, HeatAsked } from "../braise/index.ts";
 import { Carried, carriedMinutes } from "../carry/index.ts";
 import { Celsius, Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
 import { ChillGiven, minutesTo } from "../chill/index.ts";
@@ -13,6 +13,7 @@ import {
 	Piece,
 	panFit,
 } from "../pans/index.ts";
+import { ReheatGiven, reheatRange } from "../reheat/index.ts";
 import { equivalentMinutes, Lethality } from "../safety/index.ts";
 import { Reduction, reduce, Thickening, thicken } from "../sauce/index.ts";
 import { ScaleLine, ScaleTo, scaleLines } from "../scaling/index.ts";
@@ -28,7 +29,7 @@ import {
 	yieldForPortions,
 	yieldFromStock,
 } from "../yields/index.ts";
-import { readBraise } from "./readBraise.ts";
+import { readBraise, readHeat } from "./readBraise.ts";
 import { readPan } from "./readPan.ts";
 
 const PieceLosses = Type.Partial(Losses);
@@ -74,6 +75,12 @@ const Chill = Type.Composite([
 	ChillGiven,
 	Type.Object({ to_C: Type.Array(Celsius, { minItems: 1, maxItems: 20, allowed: "1 to 20 temperatures" }) }),
 ]);
+
+const Reheat = Type.Composite([ReheatGiven, Type.Object({ pan: AnyObject, heat: HeatAsked })]);
+
+/** Out of the fridge, and hot, where a case does not say, °C. */
+const CASE_COLD_C = 4;
+const CASE_HOT_C = 75;
 
 /** Film under each load where a case does not say, mm. */
 const CASE_FILM_MM = 1;
@@ -127,6 +134,11 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 	chill: (given) => {
 		const { to_C, ...asked } = checked(Chill, given);
 		return { minutesTo: minutesTo(asked, to_C) };
+	},
+	reheat: (given) => {
+		const { pan, heat, to_C = CASE_HOT_C, start_C = CASE_COLD_C, ...food } = checked(Reheat, given);
+		const shape = readPan(pan);
+		return { minutes: reheatRange({ ...food, start_C, pan: shape, heat: readHeat(heat) }, to_C) };
 	},
 	lethality: (given) => ({ equivalent_min: equivalentMinutes(checked(Lethality, given)) }),
 	carry: (given) => ({ minutes: carriedMinutes(checked(Carried, given)) }),

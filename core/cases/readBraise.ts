@@ -17,7 +17,7 @@ export function readBraise(given: unknown): BraiseGiven {
 		...asked,
 		sides: sidesOf({ piece, shape, thickness_mm, meat_kg: asked.meat_kg }),
 		pan: readPan(pan),
-		heat: heatOf(heat),
+		heat: readHeat(heat),
 		...(additions ? { additions: additions.map(additionOf) } : {}),
 	};
 }
@@ -65,7 +65,8 @@ function sidesOfPiece({
 	return { kind: "block", sides_mm: [length_mm, width_mm, height_mm] };
 }
 
-function heatOf({ kind, set_C, simmer = true }: Asked["heat"]): Heat {
+/** @throws {Refusal} where its temperature is missing */
+export function readHeat({ kind, set_C, simmer = true }: Asked["heat"]): Heat {
 	if (kind === "hob") return { kind, simmer };
 	if (set_C === undefined)
 		throw refuse("heat.set_C", "is missing; a temperature from 30 to 300 °C is needed");

@@ -2,18 +2,12 @@ import { type Static, Type } from "@sinclair/typebox";
 import { Celsius, oneOf } from "../check/index.ts";
 import {
 	CONSISTENCIES,
-	type Consistency,
-	FILM_W_PER_M2K,
+	conductivityOf,
 	FOOD_J_PER_KGK,
 	FOOD_KG_PER_M3,
-	MEDIA,
-	type Medium,
-	MOVES_C,
-	MOVES_TIMES,
-	SET_W_PER_MK,
-	SETS_C,
-	UNDER_LID_M2K_PER_W,
-} from "./constants.ts";
+	type HeatCase,
+} from "../heat/index.ts";
+import { FILM_W_PER_M2K, MEDIA, type Medium, UNDER_LID_M2K_PER_W } from "./constants.ts";
 import { type Face, Slab } from "./slab.ts";
 
 /** Deeper than this nothing is cooled in a kitchen, mm. */
@@ -56,7 +50,7 @@ export interface ChillBeside {
 }
 
 /** How well heat goes through it and out of it: a likely case and the two ends. */
-export type ChillCase = "low" | "likely" | "high";
+export type ChillCase = HeatCase;
 
 /** How warm it is at its warmest, and in the mean, at a minute. */
 export interface ChillPoint {
@@ -181,13 +175,6 @@ function warmerAir(
 
 function warmer({ film_W_per_M2K, C }: Face, kelvin: number): Face {
 	return { film_W_per_M2K, C: C + kelvin };
-}
-
-/** Heat through the food by its temperature: better while it is hot and moves, W/mK. */
-function conductivityOf(consistency: Consistency, which: ChillCase): (C: number) => number {
-	const set = SET_W_PER_MK[consistency][which];
-	const more = set * (MOVES_TIMES[consistency] - 1);
-	return (C) => set + more * Math.min(1, Math.max(0, (C - SETS_C) / (MOVES_C - SETS_C)));
 }
 
 /**

@@ -1,4 +1,5 @@
-import { FOOD_J_PER_KGK, ICE_J_PER_KG, WATER_J_PER_KGK } from "./constants.ts";
+import { FOOD_J_PER_KGK } from "../heat/index.ts";
+import { ICE_J_PER_KG, WATER_J_PER_KGK } from "./constants.ts";
 
 /**
  * How warm food is when a part of its stock goes in as ice.

@@ -10,6 +10,6 @@ export {
 	deepestFor,
 	minutesTo,
 } from "./chill.ts";
-export { CONSISTENCIES, type Consistency, MEDIA, type Medium } from "./constants.ts";
+export { MEDIA, type Medium } from "./constants.ts";
 export { iceFor, withIce } from "./ice.ts";
 export { thawMinutes } from "./thaw.ts";

@@ -1,5 +1,6 @@
+import { FOOD_KG_PER_M3, SET_W_PER_MK } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
-import { FILM_W_PER_M2K, FOOD_KG_PER_M3, ICE_J_PER_KG, SET_W_PER_MK } from "./constants.ts";
+import { FILM_W_PER_M2K, ICE_J_PER_KG } from "./constants.ts";
 
 /** Three quarters of a stew are water, and not all of it was frozen. General practice. */
 const FROZEN_SHARE = 0.7;

@@ -519,7 +519,7 @@ function bathWater({ type, pile_mm, pieces, bed }: ChosenPan): number {
 const OVER_BAGS_MM = 30;
 
 /** The oven's power among all that stands in it, where its rating plate was read. */
-function sharedPower({ power_w }: Oven, inside: number): Pick<BraiseGiven, "oven"> {
+export function sharedPower({ power_w }: Oven, inside: number): Pick<BraiseGiven, "oven"> {
 	if (!power_w) return {};
 	return { oven: { power_kW: (power_w / 1000) * POWER_REACHES, pans: Math.max(1, inside) } };
 }

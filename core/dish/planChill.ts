@@ -217,9 +217,18 @@ export function chillLoad({ way: { given } }: PlanChill): ChillLoad | null {
 	return chiller ? { ...load, area_m2: chiller.area_m2 } : null;
 }
 
+/** No food is cooled or heated shallower than this, mm. */
+const LEAST_MM = 5;
+
+/** How deep food lies over so many times as many pans, mm: never shallower than its pieces. */
+export function spreadDepth(deep_mm: number, parts: number, { piece }: Pick<Recipe, "piece">): number {
+	const piece_mm = Math.min(deep_mm, pieceHeight(piece));
+	return Math.round(Math.max(LEAST_MM, piece_mm, deep_mm / parts));
+}
+
 /** How deep the food lies in a pan: to its line, or to the top of its pieces, and never above the rim, mm. */
-export function depthOfFood({ piece }: Pick<Recipe, "piece">, pan: ChosenPan): number {
-	return Math.min(depthOf(pan.type.shape), Math.max(pan.line_mm, pan.bed_mm + pieceHeight(piece)));
+export function depthOfFood({ type, joined_mm, bed_mm, pile_mm, over }: ChosenPan): number {
+	return Math.min(depthOf(type.shape), Math.max(joined_mm, bed_mm + pile_mm) + over.topping_mm);
 }
 
 /** How the food of a dish stands in a cooler. */
@@ -236,12 +245,12 @@ function standingIn(
 ): Standing {
 	const own = cooler.id === choice?.coolerId || (!choice && cooler.id === coolersOf(equipment)[0]?.id);
 	const atOnce = pans.pans.filter(({ go }) => go === 1);
-	const deep_mm = Math.max(...atOnce.map((pan) => depthOfFood(recipe, pan)));
+	const deep_mm = Math.max(...atOnce.map((pan) => depthOfFood(pan)));
 	return {
 		cooler,
 		parts,
 		ice,
-		depth_mm: Math.max(5, Math.round(deep_mm / parts)),
+		depth_mm: spreadDepth(deep_mm, parts, recipe),
 		pans: atOnce.length + sumBy(spreadOver(pans, equipment.pans, parts) ?? [], ({ count }) => count),
 		area_m2: atOnce.reduce((sum, { type }) => sum + floor_m2(type), 0) * parts,
 		// In another cooler it would stand by itself.

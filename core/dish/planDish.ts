@@ -165,7 +165,7 @@ function aheadIn(
 	const choice = order.chill ?? null;
 	return {
 		chill: planChill({ recipe, pans, equipment, policy, choice, ...sharedCold(standing) }),
-		reheat: planReheat(recipe, braise, { policy, equipment }, standing),
+		reheat: planReheat({ recipe, pans, braise, kitchen: { policy, equipment }, standing }),
 	};
 }
 

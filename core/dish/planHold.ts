@@ -4,7 +4,7 @@ import type { HousePolicy } from "../kitchen/index.ts";
 import { areaOf, insideAt, type PanChoice } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import type { Lid } from "../trade/index.ts";
+import { coveredBy } from "../trade/index.ts";
 import type { PlanBraise } from "./planBraise.ts";
 
 /** How a dish keeps while it is held hot. */
@@ -43,12 +43,7 @@ export function planHold(
 	return {
 		held_C,
 		sensible_min: sensibleMinutes(CALIBRATED.marks.forkTender, cutFactor(recipe.cut), held_C),
-		dries_l_per_h: dryness_l_per_h(held_C, surface_m2, coverOf(recipe.braise.lid), policy.altitude_m),
+		dries_l_per_h: dryness_l_per_h(held_C, surface_m2, coveredBy(recipe.braise.lid), policy.altitude_m),
 		everyPan_min: plating_min / last.length,
 	};
-}
-
-/** What is held hot is covered, however it was braised. */
-function coverOf(lid: Lid): Lid {
-	return lid === "open" || lid === "paper" ? "foil" : lid;
 }

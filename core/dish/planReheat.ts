@@ -1,4 +1,4 @@
-import { sumBy } from "es-toolkit";
+import { maxBy, sumBy } from "es-toolkit";
 import {
 	type BraiseGiven,
 	heatThrough,
@@ -7,25 +7,38 @@ import {
 	simulate,
 	steamAt,
 } from "../braise/index.ts";
+import type { HeatKind } from "../heat/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
 import type { OvenKind, OvenLoad } from "../ovens/index.ts";
-import { type ChosenPan, floorArea } from "../pans/index.ts";
+import { type ChosenPan, floorArea, type PanChoice } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import { heatOf, isInOven, type Recipe } from "../recipe/index.ts";
+import { needsStirring, type Reheating, reheating, reheatMinutes, reheatRange } from "../reheat/index.ts";
+import { type Verdict, verdictWithin } from "../safety/index.ts";
 import type { MinutesIn } from "../tasks/index.ts";
-import type { PlanBraise } from "./planBraise.ts";
+import { coveredBy } from "../trade/index.ts";
+import { type PlanBraise, sharedPower } from "./planBraise.ts";
+import { depthOfFood, spreadDepth, spreadOver } from "./planChill.ts";
 import { reheatedIn, reheatingLoads, type Standing } from "./standing.ts";
 
 /** How a dish is made hot again that was made ahead. */
 export interface PlanReheat {
-	/** What the house code wants in the middle of the pieces, °C, and in how long; null where only "without delay". */
+	/** What the house code wants where the food is coldest, °C, and in how long; null where only "without delay". */
 	readonly core_C: number;
 	readonly within_min: number | null;
-	/** From the oven door until the middle is so hot; where it stands, or at the card's own temperature. */
+	/** What makes it hot. */
+	readonly heat: HeatKind;
+	/** Of the food in the deepest pan, mm; it is what decides. Null where it is stirred or bagged. */
+	readonly depth_mm: number | null;
+	/** The same food spread over more of the kitchen's pans, as shallow as its pieces let it; null where there are none. */
+	readonly spread: SpreadOut | null;
+	/** Minutes between two stirrings, without which the minutes do not hold; null where it is left alone. */
+	readonly stirEvery_min: number | null;
+	/** From the oven door until the coldest of it is so hot; where it stands, or at the card's own temperature. */
 	readonly set_C: number;
 	readonly minutes: Range;
-	/** How warm the middle likely is from the oven door on, past the time that it is planned: minutes and °C. */
+	/** How warm the coldest of it likely is from the oven door on, past the time that it is planned: minutes and °C. */
 	readonly course: readonly (readonly [minute: number, core_C: number])[];
 	/** The same at each temperature that suits the dish, in the kind of oven it stands in. */
 	readonly minutesAt: readonly MinutesIn[];
@@ -37,17 +50,27 @@ export interface PlanReheat {
 	readonly planned_min: number;
 	/** Water that all pans give off until they are likely hot, under their lids, litres. */
 	readonly steams_l: number;
-	/** Met however it goes, met if it goes as is likely, missed; null where the code names no minutes. */
-	readonly verdict: "met" | "close" | "missed" | null;
+	/** How it stands to the code's minutes; null where the code names none. */
+	readonly verdict: Verdict | null;
+}
+
+/** Food spread over so many times as many pans. */
+export interface SpreadOut {
+	readonly parts: number;
+	readonly depth_mm: number;
+	/** Likely, at the same heat. */
+	readonly minutes: number;
 }
 
 /** Out of the fridge, °C. */
 const COLD_C = 4;
 /** Ovens are set to tens of degrees. */
 const STEP_C = 10;
+/** On a flame set food is stirred so often until it is hot. General practice. */
+const STIRRED_EVERY_MIN = 5;
 
-const likelyMemo = memoise<string, { readonly likely: number | null }>(800);
-const memo = memoise<string, Heated>(400);
+/** What is made hot: a block of its own depth in an oven; on a flame stirred, or bagged in a bath, piece by piece. */
+type Again = { readonly block: Reheating } | { readonly stirred: BraiseGiven };
 
 /** One pan made hot: how long it takes, what steams off it meanwhile, litres, and its course. */
 interface Heated extends Pick<PlanReheat, "course"> {
@@ -55,64 +78,67 @@ interface Heated extends Pick<PlanReheat, "course"> {
 	readonly steams_l: number;
 }
 
+const likelyMemo = memoise<string, { readonly likely: number | null }>(800);
+const memo = memoise<string, Heated>(400);
+
 /** The course is told at about so many points. */
 const POINTS = 60;
 /** And so far past the slowest that it may be. */
 const PAST = 1.1;
 
+/** What a dish is reheated with. */
+export interface ReheatedDish {
+	readonly recipe: Recipe;
+	readonly pans: PanChoice;
+	readonly braise: PlanBraise | null;
+	readonly kitchen: Pick<Kitchen, "policy" | "equipment">;
+	readonly standing: Standing;
+}
+
 /**
- * From cold to hot through in the oven, in its own liquid and under its lid: the pans that were
- * braised, cold, by the same model.
+ * From cold to hot through, covered, in the pans it was braised in.
  *
  * @returns null where there is no pan, or no temperature of the card makes it hot enough
  * @see model, section H
  */
-export function planReheat(
-	recipe: Recipe,
-	braise: PlanBraise | null,
-	{ policy, equipment }: Pick<Kitchen, "policy" | "equipment">,
-	standing: Standing,
-): PlanReheat | null {
+export function planReheat(dish: ReheatedDish): PlanReheat | null {
+	const { recipe, braise, kitchen, standing } = dish;
 	if (!braise) return null;
+	const { policy, equipment } = kitchen;
 	const { core_C, within_min } = policy.code.reheat;
-	const { low, high } = recipe.braise.oven_C;
 	const stands = reheatedIn(standing);
 	const set = stands?.set_C ?? recipe.braise.oven_C.set;
-	const pan = coldPan(braise.slowest.given);
-	const own = stands?.oven?.kind ?? ovenOf(pan);
-	const at = (set_C: number, oven = own): BraiseGiven => ({
-		...pan,
-		heat: heatAgain(recipe, oven, set_C, core_C),
-	});
-	const { minutes, steams_l, course } = memo(JSON.stringify([at(set), core_C]), () =>
-		heated(at(set), core_C),
-	);
+	const own = stands?.oven?.kind ?? ovenOf(braise.slowest.given);
+	const again = againOf(dish, braise, core_C);
+	const here = again(set, own);
+	const { minutes, steams_l, course } = memo(JSON.stringify([here, core_C]), () => heated(here, core_C));
 	if (!minutes) return null;
-	const steps = new Set([set]);
-	const isSet = isInOven(recipe);
-	for (let C = Math.ceil(low / STEP_C) * STEP_C; isSet && C <= high; C += STEP_C) steps.add(C);
 	/** Other temperatures in the proportions of the card's own. */
 	const scaled = (set_C: number, oven: OvenKind): MinutesIn[] => {
 		if (set_C === set && oven === own) return [{ set_C, minutes }];
-		const { likely } = likelyMemo(JSON.stringify([at(set_C, oven), core_C]), () => ({
-			likely: minutesUntil(at(set_C, oven), core_C),
-		}));
+		const likely = likelyOf(again(set_C, oven), core_C);
 		if (likely === null) return [];
 		const ratio = likely / minutes.likely;
 		return [{ set_C, minutes: { low: minutes.low * ratio, likely, high: minutes.high * ratio } }];
 	};
-	const inKind = (kind: OvenKind) => [...steps].sort((a, b) => a - b).flatMap((set_C) => scaled(set_C, kind));
+	const inKind = (kind: OvenKind) => stepsOf(recipe, set).flatMap((set_C) => scaled(set_C, kind));
 	const minutesAt = inKind(own);
 	const kinds = [...new Set(equipment.ovens.map(({ kind }) => kind))];
-	const minutesIn = isSet
+	const minutesIn = isInOven(recipe)
 		? kinds.flatMap((kind) => {
 				const ovens = equipment.ovens.filter((oven) => oven.kind === kind).map(({ id }) => id);
 				return inKind(kind).map((one): MinutesIn => ({ ...one, ovens }));
 			})
 		: minutesAt;
+	const block = "block" in here ? here.block : null;
+	const { heat } = "block" in here ? here.block : here.stirred;
 	return {
 		core_C,
 		within_min,
+		heat: heat.kind,
+		depth_mm: block?.depth_mm ?? null,
+		spread: block ? spreadOut(dish, block, core_C) : null,
+		stirEvery_min: needsStirring(heat) ? STIRRED_EVERY_MIN : null,
 		set_C: set,
 		minutes,
 		course,
@@ -123,23 +149,118 @@ export function planReheat(
 		steams_l:
 			(steams_l * floors(braise.groups.flatMap(({ pans }) => pans))) /
 			floors(braise.slowest.pans.slice(0, 1)),
-		verdict: within_min === null ? null : verdictOf(minutes, within_min),
+		verdict: within_min === null ? null : verdictWithin(minutes, within_min),
 	};
 }
 
-function heated(given: BraiseGiven, core_C: number): Heated {
-	const minutes = heatThrough(given, core_C);
+/** The card's own temperature and all tens between its ends; that alone where it is in no oven. */
+function stepsOf(recipe: Recipe, set: number): number[] {
+	const { low, high } = recipe.braise.oven_C;
+	const steps = new Set([set]);
+	for (let C = Math.ceil(low / STEP_C) * STEP_C; isInOven(recipe) && C <= high; C += STEP_C) steps.add(C);
+	return [...steps].sort((a, b) => a - b);
+}
+
+/** What is made hot at a temperature in a kind of oven. */
+function againOf(
+	{ recipe, pans, standing }: ReheatedDish,
+	{ slowest: { given } }: PlanBraise,
+	core_C: number,
+): (set_C: number, oven: OvenKind) => Again {
+	const { additions: _, resets: __, lids: ___, ...pan } = given;
+	const cold: BraiseGiven = { ...pan, start: { meat_C: COLD_C, liquid_C: COLD_C }, cookingLoss: 0 };
+	if (!isInOven(recipe)) {
+		const isBath = heatOf(recipe) === "bath";
+		return (set_C) => ({
+			stirred: {
+				...cold,
+				heat:
+					isBath && set_C >= core_C + BATH_OVER_CORE_C
+						? { kind: "waterBath", set_C }
+						: { kind: "hob", simmer: true },
+			},
+		});
+	}
+	const stands = reheatedIn(standing);
+	const power = stands?.oven ? sharedPower(stands.oven, stands.inside).oven : given.oven;
+	const deepest = maxBy(pans.pans, (one) => depthOfFood(one)) as ChosenPan;
+	return (set_C, kind) => ({
+		block: {
+			pan: deepest.type.shape,
+			depth_mm: spreadDepth(depthOfFood(deepest), 1, recipe),
+			consistency: "stew",
+			lid: coveredBy(given.lid),
+			heat: { kind, set_C },
+			start_C: COLD_C,
+			oven: power,
+			altitude_m: given.altitude_m,
+			coupling: given.coupling,
+		},
+	});
+}
+
+/** A bath makes hot in a sensible time what is to be so much cooler than it, °C. */
+const BATH_OVER_CORE_C = 3;
+
+/** So many times as many pans at the most. */
+const MOST_PARTS = 3;
+
+/** The same food over more pans: as shallow as the pieces let it, with the fewest pans that halve the minutes or nearly. */
+function spreadOut(
+	{ recipe, pans, kitchen: { equipment } }: ReheatedDish,
+	block: Reheating,
+	core_C: number,
+): SpreadOut | null {
+	for (let parts = MOST_PARTS; parts > 1; parts -= 1) {
+		const depth_mm = spreadDepth(block.depth_mm, parts, recipe);
+		if (depth_mm > block.depth_mm * WORTH_SPREADING || !spreadOver(pans, equipment.pans, parts)) continue;
+		const minutes = likelyOf({ block: { ...block, depth_mm } }, core_C);
+		if (minutes !== null) return { parts, depth_mm, minutes };
+	}
+	return null;
+}
+
+/** Spreading is worth pans that make it shallower than this share of its depth. */
+const WORTH_SPREADING = 0.8;
+
+function likelyOf(again: Again, core_C: number): number | null {
+	return likelyMemo(JSON.stringify([again, core_C]), () => ({
+		likely: "block" in again ? reheatMinutes(again.block, core_C) : minutesUntil(again.stirred, core_C),
+	})).likely;
+}
+
+function heated(again: Again, core_C: number): Heated {
+	const minutes = "block" in again ? reheatRange(again.block, core_C) : heatThrough(again.stirred, core_C);
 	if (!minutes) return { minutes, steams_l: 0, course: [] };
-	const { likely, high } = minutes;
+	const { low, likely, high } = minutes;
 	// Were it as quick as it may be, it would be where the likely one is later on.
-	const end_min = high * PAST * (likely / minutes.low);
+	const end_min = high * PAST * (likely / low);
+	return {
+		minutes,
+		...("block" in again
+			? blockCourse(again.block, likely, end_min)
+			: stirredCourse(again.stirred, likely, end_min)),
+	};
+}
+
+function blockCourse(block: Reheating, likely: number, end_min: number): Omit<Heated, "minutes"> {
+	const course: (readonly [number, number])[] = [];
+	let steams_l = 0;
+	for (const { minute, coldest_C, steamed_l } of reheating(block, Number.POSITIVE_INFINITY)) {
+		if (minute >= (course.at(-1)?.[0] ?? -end_min) + end_min / POINTS) course.push([minute, coldest_C]);
+		if (minute <= likely) steams_l = steamed_l;
+		if (minute > end_min) break;
+	}
+	return { course, steams_l };
+}
+
+function stirredCourse(given: BraiseGiven, likely: number, end_min: number): Omit<Heated, "minutes"> {
 	const made = simulate(given, {
 		minutes: end_min,
 		until: Number.POSITIVE_INFINITY,
 		every_min: Math.max(1, Math.ceil(end_min / POINTS)),
 	});
 	return {
-		minutes,
 		steams_l: steamAt(made, likely),
 		course: made.points.map(({ minute, core_C: C }): readonly [number, number] => [minute, C]),
 	};
@@ -149,29 +270,6 @@ function heated(given: BraiseGiven, core_C: number): Heated {
 function floors(pans: readonly ChosenPan[]): number {
 	return sumBy(pans, ({ type }) => floorArea(type.shape));
 }
-
-function verdictOf({ likely, high }: Range, within_min: number): "met" | "close" | "missed" {
-	if (high <= within_min) return "met";
-	return likely <= within_min ? "close" : "missed";
-}
-
-/** The pan as it comes out of the fridge: all of it cold, and the meat has given its juice already. */
-function coldPan({ additions: _, resets: __, lids: ___, ...given }: BraiseGiven): BraiseGiven {
-	return { ...given, start: { meat_C: COLD_C, liquid_C: COLD_C }, cookingLoss: 0 };
-}
-
-/**
- * In the oven it was braised in; bags in their bath where that is hot enough; all else on the hob at
- * a simmer: slow cookers and pressure pots heat nothing gently from cold.
- */
-function heatAgain(recipe: Recipe, oven: OvenKind, set_C: number, core_C: number): BraiseGiven["heat"] {
-	if (isInOven(recipe)) return { kind: oven, set_C };
-	if (heatOf(recipe) === "bath" && set_C >= core_C + BATH_OVER_CORE_C) return { kind: "waterBath", set_C };
-	return { kind: "hob", simmer: true };
-}
-
-/** A bath makes hot in a sensible time what is to be so much cooler than it, °C. */
-const BATH_OVER_CORE_C = 3;
 
 function ovenOf({ heat }: BraiseGiven): OvenKind {
 	return heat.kind === "stillOven" ? "stillOven" : "fanOven";

@@ -1,5 +1,7 @@
 /** Every figure of the heat model, with its unit and where it comes from. */
 
+import type { HeatKind } from "./Heat.ts";
+
 /** Meat: conductivity W/mK, density kg/m³, heat J/kgK. @see model, section E */
 export const MEAT_W_PER_MK = 0.48;
 export const MEAT_KG_PER_M3 = 1050;
@@ -117,3 +119,15 @@ export function boilingPoint(altitude_m = 0): number {
 function antoine(pascal: number): number {
 	return 1730.63 / (8.07131 - Math.log10(pascal / 133.322)) - 233.426;
 }
+
+/** Heat that gets into a pan: where it stands, how its floor lies. A factor. */
+export const COUPLING_SPREAD = 0.2;
+/** °C, by how well the temperature is held. */
+export const HEAT_SPREAD_C: Readonly<Record<HeatKind, number>> = {
+	stillOven: 8,
+	fanOven: 8,
+	hob: 2,
+	waterBath: 1,
+	pressure: 2,
+	slowCooker: 4,
+};

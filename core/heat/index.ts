@@ -1,3 +1,4 @@
+export { Block, type BlockOfFood, type FaceMeets, type FacesMeet } from "./Block.ts";
 export {
 	bodyOf,
 	boneVolume,
@@ -26,13 +27,17 @@ export {
 	AIR_HUMIDITY,
 	BATH_W_PER_M2K,
 	boilingPoint,
+	COUPLING_SPREAD,
 	GAS_J_PER_MOLK,
+	HEAT_SPREAD_C,
+	HOB_W,
 	KELVIN,
 	LID_HANDS_BACK,
 	LID_LETS_IN,
 	LIQUID_J_PER_KGK,
 	MEAT_J_PER_KGK,
 	MEAT_WATER,
+	OVEN_W_PER_M2K,
 	SIMMER_BELOW_BOIL_K,
 	SOLIDS_J_PER_KGK,
 	STEAM_J_PER_KG,
@@ -40,6 +45,17 @@ export {
 	WEEP_FROM_C,
 	WEEP_TO_C,
 } from "./constants.ts";
+export {
+	type Between,
+	CONSISTENCIES,
+	type Consistency,
+	conductivityOf,
+	FOOD_J_PER_KGK,
+	FOOD_KG_PER_M3,
+	type HeatCase,
+	heatedConductivityOf,
+	SET_W_PER_MK,
+} from "./food.ts";
 export {
 	type Addition,
 	type Door,

@@ -9,3 +9,13 @@ export {
 	presetOf,
 } from "./houseCodes.ts";
 export { equivalentMinutes, Lethality } from "./lethality.ts";
+export {
+	type Reach,
+	type ReachRange,
+	type TemperatureThen,
+	VERDICTS,
+	type Verdict,
+	verdictKept,
+	verdictOfReach,
+	verdictWithin,
+} from "./reach.ts";

@@ -8,3 +8,8 @@ export const LIDS = {
 } as const;
 export type Lid = keyof typeof LIDS;
 export const LID_KEYS = Object.keys(LIDS) as Lid[];
+
+/** What is held or made hot again is covered, however it was braised. */
+export function coveredBy(lid: Lid): Lid {
+	return lid === "open" || lid === "paper" ? "foil" : lid;
+}

@@ -1,11 +1,9 @@
 import { inverse, Matrix, solve } from "ml-matrix";
 import {
 	type BraiseGiven,
-	COUPLING_SPREAD,
 	CUT_GROUPS,
 	CUT_SPREAD,
 	type CutGroup,
-	HEAT_SPREAD_C,
 	type Kinetics,
 	LEAK_SPREAD,
 	MARKS,
@@ -14,7 +12,7 @@ import {
 	simulate,
 	THICKNESS_SPREAD,
 } from "#core/braise";
-import { GAS_J_PER_MOLK, KELVIN, thicker } from "#core/heat";
+import { COUPLING_SPREAD, GAS_J_PER_MOLK, HEAT_SPREAD_C, KELVIN, thicker } from "#core/heat";
 import type { Practice } from "./practice.ts";
 
 /** Reference of the kinetics, °C; only the other two constants are free. */

@@ -87,9 +87,9 @@ export function chillView(given: TableGiven): ChillView | undefined {
 
 function cutView({ way, deepest_mm }: PlanChill, { plan, kitchen, reading }: TableGiven): ChillCutView {
 	const atOnce = plan.pans.pans.filter(({ go }) => go === 1);
-	const pan = maxBy(atOnce, (one) => depthOfFood(plan.recipe, one));
+	const pan = maxBy(atOnce, (one) => depthOfFood(one));
 	if (!pan) throw new Error("what is cooled stands in no pan");
-	const whole_mm = Math.round(depthOfFood(plan.recipe, pan));
+	const whole_mm = Math.round(depthOfFood(pan));
 	return {
 		units: reading.units,
 		pan: panDrawing(pan.type.shape, reading),

@@ -1,3 +1,4 @@
+import { upperFirst } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
 import { lastStartAt } from "#core/dish";
 import { durationWords, likelyDuration } from "#core/time";
@@ -10,16 +11,18 @@ import { reheatView } from "./reheat.view.ts";
 export const reheat: Place = {
 	key: "reheat",
 	figure: ({ plan }) => durationWords(plan.work.reheat_min),
-	task: ({ figures: { wave, waves, pans } }, { plan }) =>
-		wave === undefined
-			? `Reheat, covered, ${durationWords(plan.work.reheat_min)}`
-			: `Reheat wave ${wave} of ${waves}, ${counted(Number(pans), "pan")}, covered, ${durationWords(plan.work.reheat_min)}`,
+	task: ({ figures: { wave, waves, pans } }, { plan }) => {
+		const how = `${howWords(plan)}, ${durationWords(plan.work.reheat_min)}`;
+		return wave === undefined
+			? `Reheat, ${how}`
+			: `Reheat wave ${wave} of ${waves}, ${counted(Number(pans), "pan")}, ${how}`;
+	},
 	headline: ({ plan, kitchen, reading }) => {
 		const code = kitchen.policy.code;
 		const core = reading.temperature(code.reheat.core_C);
 		return {
 			title: `Reheat from ${reading.clock(lastStartAt(plan, "reheat"))}`,
-			says: `Lift off the set fat first. Gently, covered, in a little of the liquid, to a core of ${core} (house code “${code.name}”).${spreadWords(plan)}${waveWords(plan, reading)}`,
+			says: `Lift off the set fat first. ${upperFirst(howWords(plan))}, to ${core} where it is coldest (house code “${code.name}”).${rangeWords(plan)}${waveWords(plan, reading)}`,
 			facts: factsOf(plan, reading),
 		};
 	},
@@ -29,18 +32,24 @@ export const reheat: Place = {
 	paper: ({ plan, kitchen, reading }) => {
 		const { core_C } = kitchen.policy.code.reheat;
 		if (!plan.reheat) return [];
-		const at = reading.temperature(plan.reheat.set_C);
+		const at = plan.reheat.heat === "hob" ? "" : `, at ${reading.temperature(plan.reheat.set_C)}`;
 		return [
 			{
 				what: "Reheat",
-				text: `Reheat: covered, at ${at}, ${durationWords(plan.work.reheat_min)}; to ${reading.temperature(core_C)} in the middle of the fullest pan`,
+				text: `Reheat: ${howWords(plan)}${at}, ${durationWords(plan.work.reheat_min)}; to ${reading.temperature(core_C)} in the middle of the fullest pan`,
 			},
 		];
 	},
 };
 
+/** The minutes hold only so: covered and left alone, or stirred. */
+function howWords({ reheat: planned }: WorkedDish): string {
+	if (planned?.heat === "waterBath") return "in its bath";
+	return planned?.stirEvery_min ? `on the hob, stirred every ${planned.stirEvery_min} min` : "covered";
+}
+
 /** How far the minutes may be off. */
-function spreadWords({ reheat: planned }: WorkedDish): string {
+function rangeWords({ reheat: planned }: WorkedDish): string {
 	if (!planned) return "";
 	return ` Likely ${likelyDuration(planned.minutes)}.`;
 }
@@ -59,10 +68,21 @@ function waveWords({ tasks }: WorkedDish, reading: Reading): string {
 function factsOf(plan: WorkedDish, reading: Reading): Fact[] {
 	const minutes = durationWords(plan.work.reheat_min);
 	if (!plan.reheat) return [{ figure: minutes, label: "usual; the probe decides" }];
-	const others = plan.reheat.minutesAt.filter(({ set_C }) => set_C !== plan.reheat?.set_C);
+	const { set_C, steams_l, depth_mm, spread, heat } = plan.reheat;
+	const others = plan.reheat.minutesAt.filter((at) => at.set_C !== set_C);
+	const where = heat === "hob" ? "on the hob" : `at ${reading.temperature(set_C)}`;
 	return [
-		{ figure: minutes, label: `at ${reading.temperature(plan.reheat.set_C)}, to be sure; the probe decides` },
-		{ figure: reading.volume(plan.reheat.steams_l), label: "of water it loses, covered" },
+		{ figure: minutes, label: `${where}, to be sure; the probe decides` },
+		...(depth_mm === null ? [] : [{ figure: reading.length(depth_mm), label: "deep: the depth decides" }]),
+		...(spread === null
+			? []
+			: [
+					{
+						figure: durationWords(Math.round(spread.minutes)),
+						label: `likely, spread to ${reading.length(spread.depth_mm)} over ${spread.parts} times the pans`,
+					},
+				]),
+		{ figure: reading.volume(steams_l), label: "of water it loses, covered" },
 		...others.map((at) => ({
 			figure: durationWords(Math.round(at.minutes.likely)),
 			label: `likely, at ${reading.temperature(at.set_C)}`,
