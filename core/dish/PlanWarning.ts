@@ -2,6 +2,7 @@ import type { HeldRungs } from "../ovens/index.ts";
 import type { Allergen, CutSize } from "../recipe/index.ts";
 import type { HeatWay, PlaceKey } from "../trade/index.ts";
 import type { HeldPans } from "./heldPans.ts";
+import type { SpreadOut } from "./planReheat.ts";
 
 /** Pans of one kind: how many there are, and who has them. */
 export interface StockUse {
@@ -90,6 +91,8 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 			/** The hottest that suits the dish, and what it takes there. */
 			readonly hottest_C: number;
 			readonly hottest_min: number;
+			/** The same food over more pans, as shallow as its pieces let it; null where there are none. */
+			readonly spread: SpreadOut | null;
 	  }
 	| { readonly code: "wishBeyondStock"; readonly kinds: readonly StockUse[] }
 	| { readonly code: "halfEmpty"; readonly name: string; readonly pieces: number; readonly holds: number }

@@ -30,7 +30,7 @@ describe("how a dish is made hot again that was made ahead", () => {
 		}
 	});
 
-	it("loses more water open than under a lid, and from more pans more", () => {
+	it("loses more water under foil than under a tight lid, and from more pans more", () => {
 		const lid = reheated();
 		const open = reheated({ ...AHEAD, braise: { ...AHEAD.braise, lid: "open" } });
 		expect(lid.steams_l).toBeGreaterThan(0);
@@ -54,15 +54,40 @@ describe("how a dish is made hot again that was made ahead", () => {
 		}
 	});
 
+	it("is decided by its depth: spread as far as its pieces let it, it is sooner hot", () => {
+		const flat = { ...AHEAD, braise: { ...AHEAD.braise, line: { over_mm: 60 } } } as Recipe;
+		const { depth_mm, spread, minutes } = reheated(flat);
+		if (!spread || depth_mm === null) throw new Error("it can be spread");
+		expect(spread.depth_mm).toBeLessThan(depth_mm);
+		expect(spread.depth_mm).toBeGreaterThanOrEqual(50);
+		expect(spread.minutes).toBeLessThan(minutes.likely * 0.9);
+		const none = KITCHEN.equipment.pans.map((type) => ({ ...type, stock: 3 }));
+		const small = { ...KITCHEN, equipment: { ...KITCHEN.equipment, pans: none } };
+		expect(reheated(flat, small, 240).spread).toBeNull();
+	});
+
+	it("holds on a flame only while it is stirred, and in an oven it is left alone", () => {
+		const hob = { ...AHEAD, braise: { ...AHEAD.braise, heat: "hob" } } as Recipe;
+		const pots = [
+			{
+				id: "pot",
+				name: "Pot",
+				shape: { round: { diameter_mm: 450, height_mm: 300 } },
+				stock: 4,
+				heat_kW: 6,
+			},
+		];
+		const kitchen = { ...KITCHEN, equipment: { ...KITCHEN.equipment, pots } };
+		expect(reheated(hob, kitchen).stirEvery_min).toBe(5);
+		expect(reheated().stirEvery_min).toBeNull();
+	});
+
 	it("is nothing for what is served on the day", () => {
 		expect(plan(RECIPE, ORDER, KITCHEN).reheat).toBeNull();
 	});
 
-	it("is sooner under a lid than open, and later the hotter the code wants it", () => {
-		const lid = reheated();
-		const open = reheated({ ...AHEAD, braise: { ...AHEAD.braise, lid: "open" } });
-		expect(open.minutes.likely).toBeGreaterThan(0);
-		expect(lid.minutes.likely).toBeGreaterThan(20);
+	it("takes its time, and later the hotter the code wants it", () => {
+		expect(reheated().minutes.likely).toBeGreaterThan(20);
 		const by = (houseCode: (typeof HOUSE_CODE_KEYS)[number]) =>
 			reheated(AHEAD, wanting({ code: HOUSE_CODES[houseCode] }));
 		expect(by("twoHour63").minutes.likely).toBeLessThan(by("twoStage57").minutes.likely);

@@ -86,7 +86,7 @@ function carryWarnings({ carry }: Planned): PlanWarning[] {
 
 function reheatWarnings({ reheat }: Planned): PlanWarning[] {
 	if (!reheat?.within_min || reheat.verdict === "met") return [];
-	const { core_C, within_min, minutes, verdict, minutesAt } = reheat;
+	const { core_C, within_min, minutes, verdict, minutesAt, spread } = reheat;
 	const hottest = minutesAt.at(-1);
 	if (!hottest) return [];
 	return [
@@ -98,6 +98,7 @@ function reheatWarnings({ reheat }: Planned): PlanWarning[] {
 			minutes: verdict === "close" ? minutes.high : minutes.likely,
 			hottest_C: hottest.set_C,
 			hottest_min: hottest.minutes.likely,
+			spread,
 		},
 	];
 }

@@ -313,13 +313,16 @@ function heldWords(held: readonly HeldRungs[], reading: Reading): string {
 
 /** It is hot too late for the house code, and what would be quicker. */
 function reheatWords(
-	{ minutes, core_C, within_min, hottest_min, hottest_C }: ReheatWarning,
-	{ temperature }: Reading,
+	{ minutes, core_C, within_min, hottest_min, hottest_C, spread }: ReheatWarning,
+	{ temperature, length }: Reading,
 ): WarningWords {
 	const [slowest, within, hottest] = durationsWords(minutes, within_min, hottest_min);
+	const shallower = spread
+		? `Spread to ${length(spread.depth_mm)} over ${spread.parts} times the pans: ${durationWords(Math.round(spread.minutes))}. Or fewer`
+		: "Fewer";
 	return {
-		says: `It may take ${slowest} to ${temperature(core_C)} in the middle; the house code wants it within ${within}.`,
-		remedy: `Fewer in a pan, boiling stock poured on, or hotter: ${hottest} at ${temperature(hottest_C)}.`,
+		says: `It may take ${slowest} to ${temperature(core_C)} where it is coldest; the house code wants it within ${within}.`,
+		remedy: `${shallower} in a pan, stirred once it flows, or hotter: ${hottest} at ${temperature(hottest_C)}.`,
 	};
 }
 
