@@ -123,8 +123,11 @@ describe("what is made hot again", () => {
 			const view = reheatView(given);
 			const wanted_C = given.plan.reheat?.core_C ?? 0;
 			const minutes = given.plan.reheat?.minutes;
-			const first = (warm: readonly (readonly [number, number])[]) =>
-				warm.find(([, C]) => C >= wanted_C)?.[0] ?? 0;
+			const first = (warm: readonly (readonly [number, number])[]) => {
+				const at = warm.findIndex(([, C]) => C >= wanted_C);
+				const [[from, cold], [to, hot]] = [warm[at - 1] ?? [0, 0], warm[at] ?? [0, 1]];
+				return from + ((wanted_C - cold) / (hot - cold)) * (to - from);
+			};
 			const range = view?.curve.range ?? [];
 			expect(first(view?.curve.likely ?? [])).toBeCloseTo(minutes?.likely ?? 0, -1);
 			expect(first(range.map(({ minute, high_C }) => [minute, high_C]))).toBeCloseTo(minutes?.low ?? 0, -1);
