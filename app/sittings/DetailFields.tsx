@@ -90,7 +90,13 @@ export function DetailFields({
 			<chakra.details
 				gridColumn="1 / -1"
 				open={
-					Boolean(typed.carry_min || wrong.carry_min || wrong.carryAir_C || wrong.carryOpened) || undefined
+					Boolean(
+						typed.carry_min ||
+							wrong.carry_min ||
+							wrong.carryAir_C ||
+							wrong.carryOpened ||
+							wrong.carryPacked_C,
+					) || undefined
 				}
 			>
 				<summary>Carried elsewhere</summary>
@@ -118,6 +124,14 @@ export function DetailFields({
 						inputMode="numeric"
 						defaultValue={typed.carryOpened}
 						wrong={wrong.carryOpened}
+					/>
+					<Field
+						label="Packed at (usually 80 hot, 3 cold)"
+						name="carryPacked_C"
+						after="°C"
+						inputMode="numeric"
+						defaultValue={typed.carryPacked_C}
+						wrong={wrong.carryPacked_C}
 					/>
 					<Choice label="Packed" name="carryHot" defaultValue={typed.carryHot} wrong={wrong.carryHot}>
 						<option value="hot">hot</option>

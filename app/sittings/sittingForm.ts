@@ -1,5 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { LARGEST_COUNT, Refusal, refuse } from "#core/check";
+import type { CarryChoice } from "#core/dish";
 import { DIET_KEYS, type DietCount } from "#core/recipe";
 import { SittingEntry } from "#core/sitting";
 import { fromWallClock } from "#core/time";
@@ -54,24 +55,38 @@ export function readDetails(
 	}
 }
 
+/** How it is carried; null where it is served where it is cooked. */
+function carryOf({
+	carry_min,
+	carryAir_C = USUAL_AIR_C,
+	carryHot,
+	carryOpened,
+	carryPacked_C,
+}: Static<typeof SittingEntry>): CarryChoice | null {
+	if (carry_min === undefined) return null;
+	return {
+		...{ minutes: carry_min, air_C: carryAir_C, hot: carryHot !== "cold" },
+		...(carryPacked_C === undefined ? {} : { packed_C: carryPacked_C }),
+		...(carryOpened ? { openings: carryOpened } : {}),
+	};
+}
+
 function detailsOf(
-	{
+	entry: Static<typeof SittingEntry>,
+	timeZone: string,
+	codes: readonly string[],
+): SittingDetails {
+	const { carry_min, carryAir_C, carryHot, carryOpened, carryPacked_C, ...typed } = entry;
+	const {
 		date,
 		time,
 		houseCode = "",
 		codeReason = "",
-		carry_min,
-		carryAir_C,
-		carryHot,
-		carryOpened,
 		half = 0,
 		oneAndHalf = 0,
 		seconds = 0,
 		...details
-	}: Static<typeof SittingEntry>,
-	timeZone: string,
-	codes: readonly string[],
-): SittingDetails {
+	} = typed;
 	if (fromWallClock(date, "12:00", timeZone) === undefined) {
 		throw refuse("date", `“${date}” was given; a day such as 2026-11-28 is allowed`);
 	}
@@ -98,14 +113,6 @@ function detailsOf(
 		guests: areAlike ? null : { half, oneAndHalf, seconds: seconds / 100 },
 		houseCode: houseCode || null,
 		codeReason: houseCode ? codeReason : "",
-		carry:
-			carry_min === undefined
-				? null
-				: {
-						minutes: carry_min,
-						air_C: carryAir_C ?? USUAL_AIR_C,
-						hot: carryHot !== "cold",
-						...(carryOpened ? { openings: carryOpened } : {}),
-					},
+		carry: carryOf(entry),
 	};
 }

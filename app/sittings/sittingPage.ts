@@ -83,6 +83,7 @@ export async function sittingPage(
 			codeReason: sitting.codeReason,
 			carry_min: sitting.carry === null ? "" : String(sitting.carry.minutes),
 			carryAir_C: sitting.carry === null ? "" : String(sitting.carry.air_C),
+			carryPacked_C: sitting.carry?.packed_C === undefined ? "" : String(sitting.carry.packed_C),
 			carryOpened: sitting.carry?.openings ? String(sitting.carry.openings) : "",
 			carryHot: sitting.carry === null ? "" : sitting.carry.hot ? "hot" : "cold",
 			...guestsTyped(sitting.guests),

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { carriedMinutes, carriedTo, measuredLoss } from "./index.ts";
+import { carriedMinutes, carriedReach, carriedTo, measuredLoss } from "./index.ts";
 
 const HOT = { mass_kg: 20, UA_W_per_K: 0.8, start_C: 80, air_C: 18 };
 const anyBox = fc.record({
@@ -28,9 +28,9 @@ describe("what is carried in a box", () => {
 		expect(minutes({ UA_W_per_K: 1.6 })).toBeCloseTo(minutes({}) / 2, 6);
 	});
 
-	it("never becomes what is not between it and the air", () => {
+	it("never becomes what lies beyond the air, and is already past what it is packed beyond", () => {
 		expect(carriedMinutes({ ...HOT, to_C: 10 })).toBeNull();
-		expect(carriedMinutes({ ...HOT, to_C: 90 })).toBeNull();
+		expect(carriedMinutes({ ...HOT, to_C: 90 })).toBe(0);
 		expect(carriedMinutes({ ...HOT, to_C: 80 })).toBe(0);
 		expect(carriedMinutes({ ...HOT, start_C: 3, to_C: 8 })).toBeGreaterThan(0);
 	});
@@ -52,5 +52,19 @@ describe("what is carried in a box", () => {
 		expect(measuredLoss(HOT.mass_kg, HOT.air_C, HOT.start_C, is_C, 60)).toBeCloseTo(HOT.UA_W_per_K, 9);
 		expect(measuredLoss(20, 18, 80, 81, 60)).toBeNull();
 		expect(measuredLoss(20, 18, 80, 70, 0)).toBeNull();
+	});
+});
+
+describe("when a limit is reached", () => {
+	const box = { mass_kg: 20, UA_W_per_K: 0.8, start_C: 80, air_C: 10, to_C: 63 };
+	it("is already where it is packed past it, and never where the air is not so cold", () => {
+		expect(carriedReach({ ...box, to_C: 82 })).toBe("already");
+		expect(carriedReach({ ...box, to_C: 80 })).toBe("already");
+		expect(carriedReach({ ...box, to_C: 10 })).toBe("never");
+		expect(carriedReach({ ...box, to_C: 5 })).toBe("never");
+		expect(carriedReach({ ...box, start_C: 3, air_C: 20, to_C: 2 })).toBe("already");
+		expect(carriedReach({ ...box, start_C: 3, air_C: 20, to_C: 25 })).toBe("never");
+		expect(carriedReach(box)).toBeCloseTo(428.9, 0);
+		expect([carriedMinutes({ ...box, to_C: 82 }), carriedMinutes({ ...box, to_C: 5 })]).toEqual([0, null]);
 	});
 });

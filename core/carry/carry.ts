@@ -1,5 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Celsius } from "../check/index.ts";
+import { minutesOf, type Reach } from "../safety/index.ts";
 
 /** Food in an insulated box. */
 export const Carried = Type.Object({
@@ -37,20 +38,28 @@ function keptAfter(openings = 0): number {
 }
 
 /**
- * Minutes until what is carried in an insulated box is at a temperature, hot or cold:
+ * When what is carried in an insulated box comes to a temperature on its way to the air's:
  * T(t) = T_air + (T₀ − T_air) e^(−UA t / m c), less what each opening takes; all of them are taken
  * to be over by then.
  *
- * @returns null for what it never becomes
+ * @returns already for what it is packed at or past; never for what lies beyond the air, or where it is
+ * packed as warm as the air
  * @see model, section M
  */
-export function carriedMinutes(carried: Carried): number | null {
+export function carriedReach(carried: Carried): Reach {
 	const { mass_kg, UA_W_per_K, start_C, air_C, to_C, openings } = carried;
-	if (to_C === start_C) return 0;
+	if (to_C === start_C) return "already";
+	if (start_C === air_C) return "never";
 	const share = (to_C - air_C) / (start_C - air_C);
-	if (!(share > 0 && share < 1)) return null;
+	if (share >= 1) return "already";
+	if (share <= 0) return "never";
 	const left = share / keptAfter(openings);
 	return left >= 1 ? 0 : (-Math.log(left) * mass_kg * FOOD_J_PER_KGK) / UA_W_per_K / 60;
+}
+
+/** The same as minutes: 0 where it is there already, null where it never comes to it. */
+export function carriedMinutes(carried: Carried): number | null {
+	return minutesOf(carriedReach(carried));
 }
 
 /** How warm it is after so many minutes and openings, °C. */

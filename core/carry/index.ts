@@ -1,1 +1,1 @@
-export { Carried, carriedMinutes, carriedTo, measuredLoss, USUAL_UA_W_PER_K } from "./carry.ts";
+export { Carried, carriedMinutes, carriedReach, carriedTo, measuredLoss, USUAL_UA_W_PER_K } from "./carry.ts";

@@ -17,6 +17,8 @@ export interface CarryChoice {
 	/** The air round the boxes under way, °C. */
 	readonly air_C: number;
 	readonly hot: boolean;
+	/** How warm it is when it is packed, °C; as is usual where it is left out. */
+	readonly packed_C?: number;
 	/** How often a box is opened on the way; never where it is left out. */
 	readonly openings?: number;
 }

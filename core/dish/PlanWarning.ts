@@ -146,7 +146,9 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 	| {
 			readonly code: "carryMissed" | "carryClose";
 			readonly minutes: number;
+			readonly packed_C: number;
 			readonly limit_C: number;
+			/** After so many minutes; 0 where it is packed so. */
 			readonly limit_min: number;
 			readonly hot: boolean;
 	  }

@@ -34,14 +34,28 @@ describe("a dish that is carried elsewhere", () => {
 	});
 
 	it("is missed when it is carried for longer than its limit lasts, and is warned of", () => {
-		const { limit_min } = carryOf(carried());
-		if (limit_min === null) throw new Error("it cools");
+		const limit_min = carryOf(carried()).limit.likely;
+		if (typeof limit_min !== "number") throw new Error("it cools");
 		const long = carried({ minutes: Math.ceil(limit_min) + 30 });
 		expect(carryOf(long).verdict).toBe("missed");
 		expect(long.warnings.map(({ code }) => code)).toContain("carryMissed");
 		const short = carried({ minutes: Math.floor(limit_min / 2) });
 		expect(carryOf(short).verdict).toBe("met");
 		expect(short.warnings.some(({ code }) => code.startsWith("carry"))).toBe(false);
+	});
+
+	it("is judged by how warm it arrives: packed at 80 °C under a limit of 82 it is missed, and not met", () => {
+		const code = { ...HOUSE_CODES.twoStage57, holdHot_C: 82 };
+		const under = (choice: Partial<CarryChoice>) => {
+			const order = { ...ORDER, carry: { ...HOT, minutes: 10, ...choice } };
+			return carryOf(plan(RECIPE, order, wanting({ code })));
+		};
+		const cool = under({});
+		expect(cool).toMatchObject({ packed_C: 80, verdict: "missed", limit: { likely: "already" } });
+		expect(cool.arrives_C).toBeLessThan(82);
+		expect(under({ packed_C: 95 })).toMatchObject({ packed_C: 95, verdict: "met" });
+		expect(under({ packed_C: 82 }).verdict).toBe("missed");
+		expect(under({ packed_C: 95, air_C: 95 })).toMatchObject({ verdict: "met", limit: { likely: "never" } });
 	});
 
 	it("is held against the code: hot against its hot hold, cold against its cold one", () => {

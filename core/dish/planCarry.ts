@@ -1,7 +1,8 @@
-import { type Carried, carriedMinutes, carriedTo, USUAL_UA_W_PER_K } from "../carry/index.ts";
+import { type Carried, carriedReach, carriedTo, USUAL_UA_W_PER_K } from "../carry/index.ts";
 import type { Equipment, HousePolicy } from "../kitchen/index.ts";
 import { depthOf, type PanChoice, volumeBelow } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
+import { type Reach, type Verdict, verdictKept } from "../safety/index.ts";
 import type { CarryChoice } from "./DishOrder.ts";
 
 /** How a dish is carried to another room, kitchen or boat. */
@@ -19,14 +20,13 @@ export interface PlanCarry {
 	readonly arrives_C: number;
 	/** What the house code wants of it on the way: no colder where it is hot, no warmer where it is cold, °C. */
 	readonly limit_C: number;
-	/** Minutes until it is there: as is likely, and in a box that loses half as much again; null where never. */
-	readonly limit_min: number | null;
-	readonly limitAtWorst_min: number | null;
-	/** Met however it goes; close: met if it goes as is likely; missed. */
-	readonly verdict: "met" | "close" | "missed";
+	/** When it comes to that: as is likely, and in a box that loses half as much again. */
+	readonly limit: Readonly<Record<"likely" | "worst", Reach>>;
+	/** By how warm it is when it is there. */
+	readonly verdict: Verdict;
 }
 
-/** Hot food is packed as it comes off the boil, cold food as it leaves the cold room, °C. General practice. */
+/** Where nothing is said: hot food is packed as it comes off the boil, cold food as it leaves the cold room, °C. General practice. */
 const PACKED_HOT_C = 80;
 const PACKED_COLD_C = 3;
 /** A lid that sits badly, a box that is opened: it loses so many times as much. */
@@ -57,7 +57,7 @@ export function planCarry(
 	const full_kg = recipe.servedIn === "boxes" ? (food_kg * PORTIONS) / portions : (food_kg * BOX_L) / litres;
 	const lightest_kg = Math.max(food_kg - (boxes - 1) * full_kg, LEAST_SHARE * full_kg);
 	const { hot, air_C, minutes, openings = 0 } = choice;
-	const packed_C = hot ? PACKED_HOT_C : Math.min(PACKED_COLD_C, policy.code.keepCold_C);
+	const packed_C = choice.packed_C ?? (hot ? PACKED_HOT_C : Math.min(PACKED_COLD_C, policy.code.keepCold_C));
 	const limit_C = hot ? policy.code.holdHot_C : policy.code.keepCold_C;
 	const UA_W_per_K = Math.max(
 		...known.map(({ loses_W_per_K }) => loses_W_per_K),
@@ -71,10 +71,14 @@ export function planCarry(
 		to_C: limit_C,
 		openings,
 	};
-	const limit_min = carriedMinutes(box);
 	const worst_W_per_K = WORST * UA_W_per_K;
-	const limitAtWorst_min = carriedMinutes({ ...box, UA_W_per_K: worst_W_per_K });
-	const lasts = (until: number | null) => until === null || until >= minutes;
+	const worst = { ...box, UA_W_per_K: worst_W_per_K };
+	const [arrives_C, arrivesAtWorst_C] = [carriedTo(box, minutes), carriedTo(worst, minutes)];
+	const then = {
+		likely: arrives_C,
+		low: Math.min(arrives_C, arrivesAtWorst_C),
+		high: Math.max(arrives_C, arrivesAtWorst_C),
+	};
 	return {
 		choice,
 		boxes,
@@ -82,11 +86,10 @@ export function planCarry(
 		worst_W_per_K,
 		lightest_kg,
 		packed_C,
-		arrives_C: carriedTo(box, minutes),
+		arrives_C,
 		limit_C,
-		limit_min,
-		limitAtWorst_min,
-		verdict: lasts(limitAtWorst_min) ? "met" : lasts(limit_min) ? "close" : "missed",
+		limit: { likely: carriedReach(box), worst: carriedReach(worst) },
+		verdict: verdictKept(then, limit_C, hot),
 	};
 }
 

@@ -22,7 +22,7 @@ import {
 } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import type { HouseCode } from "../safety/index.ts";
+import { type HouseCode, type Reach, type Verdict, verdictOfReach } from "../safety/index.ts";
 import { countByType } from "./countByType.ts";
 import { type ChillChoice, MOST_PARTS } from "./DishOrder.ts";
 import { LEFT_MIN } from "./standing.ts";
@@ -32,10 +32,9 @@ export interface ChillLimit {
 	readonly from_C: number | null;
 	readonly to_C: number;
 	readonly within_min: number;
-	/** Minutes on the code's clock. */
-	readonly took: ChillTimes;
-	/** Met however it goes, met if it goes as is likely, missed, or never reached. */
-	readonly verdict: "met" | "close" | "missed" | "never";
+	/** When it is so cold, on the code's clock: as soon as it may, as it likely is, and at the latest. */
+	readonly reach: Readonly<Record<"low" | "likely" | "high", Reach>>;
+	readonly verdict: Verdict;
 }
 
 /** One way of cooling a dish with what the kitchen has. */
@@ -295,8 +294,9 @@ function worked(standing: Standing, code: HouseCode): ChillWay {
 		...ChillTimes[],
 	];
 	const limits = to.map(({ to_C, within_min }, index): ChillLimit => {
-		const took = sinceBegan(reached[index] as ChillTimes, began);
-		return { from_C, to_C, within_min, took, verdict: verdictOf(took, within_min) };
+		const reach = sinceBegan(reached[index] as ChillTimes, began);
+		const verdict = verdictOfReach({ likely: reach.likely, latest: reach.high }, within_min);
+		return { from_C, to_C, within_min, reach, verdict };
 	});
 	return { ...stands, given, limits, minutes: rangeOf(reached.at(-1)) };
 }
@@ -316,18 +316,13 @@ function afterStanding(depth_mm: number, minutes: number): number {
 	return LIFTED_C;
 }
 
-function sinceBegan(reached: ChillTimes, began: ChillTimes): ChillTimes {
-	const since = (end: "low" | "likely" | "high") => {
+function sinceBegan(reached: ChillTimes, began: ChillTimes): ChillLimit["reach"] {
+	const since = (end: "low" | "likely" | "high"): Reach => {
 		const minutes = reached[end];
-		return minutes === null ? null : minutes - (began[end] ?? 0);
+		if (minutes === null) return "never";
+		return minutes > 0 ? minutes - (began[end] ?? 0) : "already";
 	};
 	return { low: since("low"), likely: since("likely"), high: since("high") };
-}
-
-function verdictOf({ likely, high }: ChillTimes, within_min: number): ChillLimit["verdict"] {
-	if (likely === null) return "never";
-	if (likely > within_min) return "missed";
-	return high !== null && high <= within_min ? "met" : "close";
 }
 
 function rangeOf(times: ChillTimes | undefined): Range | null {

@@ -1,6 +1,7 @@
 import type { Kitchen } from "../kitchen/index.ts";
 import { takeQuantity, toBase } from "../quantity/index.ts";
 import { isWholeOnPlate, layersOf, type Recipe } from "../recipe/index.ts";
+import { minutesOf } from "../safety/index.ts";
 import { CROWDED_MM, SEAR_GAP_MM } from "../sear/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import { isOpen } from "../time/index.ts";
@@ -50,7 +51,7 @@ function chillWarnings({ chill }: Planned, { code }: Kitchen["policy"]): PlanWar
 	const worst = chill?.way.limits.find(({ verdict }) => verdict !== "met");
 	if (!chill || !worst) return [];
 	const { way, others } = chill;
-	const { to_C, within_min, took, verdict } = worst;
+	const { to_C, within_min, reach, verdict } = worst;
 	const best = others.find(isAllMet) ?? others[0];
 	return [
 		{
@@ -58,7 +59,7 @@ function chillWarnings({ chill }: Planned, { code }: Kitchen["policy"]): PlanWar
 			place: "chill",
 			to_C,
 			within_min,
-			minutes: verdict === "close" ? took.high : took.likely,
+			minutes: minutesOf(verdict === "close" ? reach.high : reach.likely),
 			depth_mm: way.depth_mm,
 			deepest_mm: chill.deepest_mm,
 			house: code.name,
@@ -71,14 +72,15 @@ function chillWarnings({ chill }: Planned, { code }: Kitchen["policy"]): PlanWar
 
 function carryWarnings({ carry }: Planned): PlanWarning[] {
 	if (!carry || carry.verdict === "met") return [];
-	const { choice, limit_C, limit_min, limitAtWorst_min, verdict } = carry;
+	const { choice, packed_C, limit_C, limit, verdict } = carry;
 	return [
 		{
 			code: verdict === "missed" ? "carryMissed" : "carryClose",
 			place: "carry",
 			minutes: choice.minutes,
 			limit_C,
-			limit_min: (verdict === "missed" ? limit_min : limitAtWorst_min) ?? 0,
+			packed_C,
+			limit_min: minutesOf(verdict === "missed" ? limit.likely : limit.worst) ?? 0,
 			hot: choice.hot,
 		},
 	];

@@ -10,6 +10,7 @@ export {
 } from "./houseCodes.ts";
 export { equivalentMinutes, Lethality } from "./lethality.ts";
 export {
+	minutesOf,
 	type Reach,
 	type ReachRange,
 	type TemperatureThen,

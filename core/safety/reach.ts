@@ -13,6 +13,12 @@ export type Reach = number | "already" | "never" | "notKnown";
 export const VERDICTS = ["met", "close", "missed", "notKnown"] as const;
 export type Verdict = (typeof VERDICTS)[number];
 
+/** Minutes to it: 0 where it is there already, null where it never is or nobody can say. */
+export function minutesOf(reach: Reach): number | null {
+	if (reach === "already") return 0;
+	return typeof reach === "number" ? reach : null;
+}
+
 /** A reach with how far it may be off; a minute on time is met, a second later is not. */
 export interface ReachRange {
 	readonly likely: Reach;

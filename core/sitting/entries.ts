@@ -35,6 +35,10 @@ export const SittingEntry = Type.Object({
 	carryAir_C: Type.Optional(
 		Type.Integer({ minimum: -30, maximum: 45, allowed: "whole degrees from −30 to 45 °C, or nothing" }),
 	),
+	/** How warm it is when it is packed; as is usual where nothing is typed. */
+	carryPacked_C: Type.Optional(
+		Type.Integer({ minimum: -2, maximum: 100, allowed: "whole degrees from −2 to 100 °C, or nothing" }),
+	),
 	/** How often a box is opened on the way. */
 	carryOpened: Type.Optional(
 		Type.Integer({ minimum: 0, maximum: 100, allowed: "a whole number from 0 to 100, or nothing" }),

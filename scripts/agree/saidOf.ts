@@ -105,8 +105,8 @@ function onceMore({ recipe, order, chain, lines, liquid, braise, chill, reheat, 
 		braised,
 		chilled: later(
 			startsAt("chill"),
-			(chill?.way.limits ?? []).flatMap(({ took, within_min }) => [
-				...minutesOf(took),
+			(chill?.way.limits ?? []).flatMap(({ reach, within_min }) => [
+				...Object.values(reach).filter((one) => typeof one === "number"),
 				beganAt(chill) + within_min,
 			]),
 		),

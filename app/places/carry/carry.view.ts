@@ -1,7 +1,9 @@
 import { carriedTo } from "#core/carry";
 import { type CarryChoice, type PlanCarry, taskAt } from "#core/dish";
+import { minutesOf, type Reach } from "#core/safety";
 import { durationWords, MINUTE_MS } from "#core/time";
 import type { LimitDrawing } from "../../ui/drawings/LimitCurve.tsx";
+import { VERDICT_WORDS } from "../../ui/words/verdictWords.ts";
 import { hoursAlong } from "../hoursAlong.ts";
 import type { TableGiven } from "../Place.ts";
 
@@ -14,7 +16,7 @@ const FARTHEST = 4;
 export function carryView({ plan, reading }: TableGiven): LimitDrawing | undefined {
 	const { carry } = plan;
 	if (!carry) return undefined;
-	const { choice, limit_C, limitAtWorst_min, arrives_C, verdict } = carry;
+	const { choice, limit_C, limit, arrives_C, verdict } = carry;
 	const away = taskAt(plan, "carry", "carry")?.start ?? plan.order.serviceAt;
 	const end_min = endOf(carry);
 	const at = (minute: number) => reading.time(away + minute * MINUTE_MS);
@@ -41,8 +43,15 @@ export function carryView({ plan, reading }: TableGiven): LimitDrawing | undefin
 		least_C,
 		ticks: ticksBetween(least_C, top_C).map((C) => ({ C, words: reading.temperature(C).replace(/ .*/, "") })),
 		hours: hoursAlong(end_min, at),
-		words: `The lightest box from ${at(0)}: ${reading.temperature(Math.round(arrives_C))} when it is there at ${at(choice.minutes)}; ${reading.temperature(limit_C)} ${limitAtWorst_min === null ? "is never reached" : `after ${durationWords(Math.round(limitAtWorst_min))} in a box that loses half as much again`}: ${verdict === "missed" ? "missed" : "met"}.`,
+		words: `The lightest box from ${at(0)}: ${reading.temperature(Math.round(arrives_C))} when it is there at ${at(choice.minutes)}; ${reading.temperature(limit_C)} ${limitWords(limit.worst)}: ${VERDICT_WORDS[verdict]}.`,
 	};
+}
+
+/** In a box that loses half as much again. */
+function limitWords(worst: Reach): string {
+	if (worst === "already") return "already when it is packed";
+	if (typeof worst !== "number") return "is never reached";
+	return `after ${durationWords(Math.round(worst))} in a box that loses half as much again`;
 }
 
 /** Openings are spread evenly over the way. */
@@ -50,7 +59,8 @@ function openedBy(minute: number, { minutes, openings = 0 }: CarryChoice): numbe
 	return Math.min(openings, Math.floor((minute * (openings + 1)) / minutes));
 }
 
-function endOf({ choice: { minutes }, limit_min }: PlanCarry): number {
+function endOf({ choice: { minutes }, limit: { likely } }: PlanCarry): number {
+	const limit_min = minutesOf(likely);
 	const needed = limit_min !== null && limit_min < FARTHEST * minutes ? limit_min * 1.1 : 0;
 	return Math.max(PAST * minutes, needed);
 }

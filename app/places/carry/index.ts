@@ -3,6 +3,7 @@ import { type PlanCarry, startAt, taskAt } from "#core/dish";
 import { durationWords, MINUTE_MS } from "#core/time";
 import type { Fact } from "../../ui/parts/Facts.tsx";
 import { counted, type Reading } from "../../ui/words/reading.ts";
+import { reachWords, VERDICT_WORDS } from "../../ui/words/verdictWords.ts";
 import { NO_LINES, type Place } from "../Place.ts";
 import { workAt } from "../sums.ts";
 import { carryView } from "./carry.view.ts";
@@ -13,10 +14,8 @@ const boxesWords = (boxes: number) => counted(boxes, "insulated box", "insulated
 function carryLine(carry: PlanCarry, reading: Reading): string {
 	const { boxes, packed_C, arrives_C, limit_C, choice, verdict } = carry;
 	const limit = `${reading.temperature(limit_C)} or ${choice.hot ? "above" : "below"} on the way`;
-	return `${boxesWords(boxes)}, packed at ${reading.temperature(packed_C)}, there at about ${reading.temperature(Math.round(arrives_C))}; ${limit}: ${CARRY_VERDICTS[verdict]}`;
+	return `${boxesWords(boxes)}, packed at ${reading.temperature(packed_C)}, there at about ${reading.temperature(Math.round(arrives_C))}; ${limit}: ${VERDICT_WORDS[verdict]}`;
 }
-
-const CARRY_VERDICTS = { met: "met", close: "met if it goes as is likely", missed: "missed" } as const;
 
 /** ", opened once on the way" */
 function openedWords({ choice: { openings = 0 } }: PlanCarry): string {
@@ -24,14 +23,14 @@ function openedWords({ choice: { openings = 0 } }: PlanCarry): string {
 }
 
 function factsOf(
-	{ boxes, limit_min, limit_C, choice, lightest_kg, arrives_C }: PlanCarry,
+	{ boxes, limit, limit_C, choice, lightest_kg, arrives_C }: PlanCarry,
 	reading: Reading,
 ): Fact[] {
 	return [
 		{ figure: counted(boxes, "box", "boxes"), label: "insulated, to carry" },
 		{ figure: reading.temperature(Math.round(arrives_C)), label: "about, when it is there" },
 		{
-			figure: limit_min === null ? "never" : durationWords(Math.round(limit_min)),
+			figure: reachWords(limit.likely),
 			label: `until it is ${choice.hot ? "below" : "above"} ${reading.temperature(limit_C)}`,
 		},
 		{ figure: reading.mass(lightest_kg), label: "in the lightest, which changes soonest" },

@@ -1,4 +1,4 @@
-import { maxBy } from "es-toolkit";
+import { maxBy, upperFirst } from "es-toolkit";
 import { chilling } from "#core/chill";
 import type { WorkedDish } from "#core/day";
 import {
@@ -14,12 +14,13 @@ import {
 import type { Kitchen } from "#core/kitchen";
 import type { UnitSystem } from "#core/quantity";
 import { growthAlong } from "#core/safety";
-import { durationsWords, durationWords, MINUTE_MS } from "#core/time";
+import { durationWords, MINUTE_MS } from "#core/time";
 import type { ChillDrawing } from "../../ui/drawings/ChillCurve.tsx";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
 import { chillTyped } from "../../ui/forms/settled.ts";
 import { counted } from "../../ui/words/reading.ts";
+import { reachWords, VERDICT_WORDS } from "../../ui/words/verdictWords.ts";
 import { coolerWords } from "../../ui/words/warningWords.ts";
 import { hoursAlong } from "../hoursAlong.ts";
 import type { TableGiven } from "../Place.ts";
@@ -136,20 +137,12 @@ function wayView(way: ChillWay, { reading }: TableGiven): WayView {
 }
 
 /** "21 °C within 2 h: 1 h 40, from 1 h 10 to 2 h 05: met if it goes as is likely" */
-function limitWords({ to_C, within_min, took, verdict }: ChillLimit, { reading }: TableGiven): string {
+function limitWords({ to_C, within_min, reach, verdict }: ChillLimit, { reading }: TableGiven): string {
 	const inWords = (within: string) => `${reading.temperature(to_C)} within ${within}`;
-	if (verdict === "never") return `${inWords(durationWords(within_min))}: it never gets there`;
-	const taken = [took.likely, took.low, took.high];
-	const [within = "", ...said] = durationsWords(within_min, ...taken.map((minutes) => minutes ?? 0));
-	const [likely, low, high] = said.map((words, index) => (taken[index] === null ? "never" : words));
-	return `${inWords(within)}: ${likely}, from ${low} to ${high}. ${VERDICT_WORDS[verdict]}`;
+	if (reach.likely === "never") return `${inWords(durationWords(within_min))}: it never gets there`;
+	const { likely, low, high } = reach;
+	return `${inWords(durationWords(within_min))}: ${reachWords(likely)}, from ${reachWords(low)} to ${reachWords(high)}. ${upperFirst(VERDICT_WORDS[verdict])}`;
 }
-
-const VERDICT_WORDS: Readonly<Record<Exclude<ChillLimit["verdict"], "never">, string>> = {
-	met: "Met",
-	close: "Met if it goes as is likely",
-	missed: "Missed",
-};
 
 function drawingOf(way: ChillWay, { plan, reading }: TableGiven): ChillDrawing {
 	const { given, limits } = way;

@@ -79,7 +79,15 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 	],
 	[{ code: "noSaucePot", place: "sauce", wanted_l: 6, name: null, depth_mm: 0, least_mm: 25 }, ["6 l"]],
 	[
-		{ code: "carryMissed", place: "plate", minutes: 240, limit_C: 63, limit_min: 171.4, hot: true },
+		{
+			code: "carryMissed",
+			place: "plate",
+			minutes: 240,
+			packed_C: 80,
+			limit_C: 63,
+			limit_min: 171.4,
+			hot: true,
+		},
 		["63 °C", "2 h 51", "4 h"],
 	],
 	[{ code: "heldTooSoft", place: "rest", minutes: 190, sensible_min: 131.2 }, ["3 h 10", "2 h 11"]],

@@ -392,14 +392,18 @@ type CarryWarning = Extract<PlanWarning, { readonly code: "carryMissed" | "carry
 
 /** Food that is outside its limit on the way. */
 function carriedWords(
-	{ code, minutes, limit_C, limit_min, hot }: CarryWarning,
+	{ code, minutes, packed_C, limit_C, limit_min, hot }: CarryWarning,
 	reading: Reading,
 ): WarningWords {
 	const may = code === "carryMissed" ? "is" : "may be";
 	const side = hot ? "below" : "above";
 	const [after, carried] = durationsWords(limit_min, minutes);
+	const says =
+		limit_min === 0
+			? `Packed at ${reading.temperature(packed_C)} it ${may} ${side} ${reading.temperature(limit_C)} already, and it is carried for ${carried}.`
+			: `On the way it ${may} ${side} ${reading.temperature(limit_C)} after ${after}, and it is carried for ${carried}.`;
 	return {
-		says: `On the way it ${may} ${side} ${reading.temperature(limit_C)} after ${after}, and it is carried for ${carried}.`,
+		says,
 		remedy: hot
 			? "Fill the boxes fuller and hotter, warm them first, or heat it again where it is served."
 			: "Pack it colder, with cold packs, in fuller boxes, or carry it in less time.",
