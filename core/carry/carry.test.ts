@@ -64,6 +64,8 @@ describe("when a limit is reached", () => {
 		expect(carriedReach({ ...box, to_C: 5 })).toBe("never");
 		expect(carriedReach({ ...box, start_C: 3, air_C: 20, to_C: 2 })).toBe("already");
 		expect(carriedReach({ ...box, start_C: 3, air_C: 20, to_C: 25 })).toBe("never");
+		expect(carriedReach({ ...box, start_C: 3, air_C: -5, to_C: 8 })).toBe("never");
+		expect(carriedReach({ ...box, start_C: 70, air_C: 90, to_C: 63 })).toBe("never");
 		expect(carriedReach(box)).toBeCloseTo(428.9, 0);
 		expect([carriedMinutes({ ...box, to_C: 82 }), carriedMinutes({ ...box, to_C: 5 })]).toEqual([0, null]);
 	});

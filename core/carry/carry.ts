@@ -37,13 +37,21 @@ function keptAfter(openings = 0): number {
 	return (1 - LOST_AN_OPENING) ** openings;
 }
 
+/** What is packed so warm is carried hot, and has to stay above its limit, °C. */
+const HOT_FROM_C = 40;
+
+/** Whether food is packed outside its limit: hot food below it, cold food above it. */
+function isOutside({ start_C, to_C }: Carried): boolean {
+	return start_C >= HOT_FROM_C ? start_C <= to_C : start_C >= to_C;
+}
+
 /**
  * When what is carried in an insulated box comes to a temperature on its way to the air's:
  * T(t) = T_air + (T₀ − T_air) e^(−UA t / m c), less what each opening takes; all of them are taken
  * to be over by then.
  *
- * @returns already for what it is packed at or past; never for what lies beyond the air, or where it is
- * packed as warm as the air
+ * @returns already where it is packed at it, or outside of it: hot food colder, cold food warmer; never for
+ * what lies beyond the air, or where it goes away from it
  * @see model, section M
  */
 export function carriedReach(carried: Carried): Reach {
@@ -51,8 +59,8 @@ export function carriedReach(carried: Carried): Reach {
 	if (to_C === start_C) return "already";
 	if (start_C === air_C) return "never";
 	const share = (to_C - air_C) / (start_C - air_C);
-	if (share >= 1) return "already";
 	if (share <= 0) return "never";
+	if (share >= 1) return isOutside(carried) ? "already" : "never";
 	const left = share / keptAfter(openings);
 	return left >= 1 ? 0 : (-Math.log(left) * mass_kg * FOOD_J_PER_KGK) / UA_W_per_K / 60;
 }
