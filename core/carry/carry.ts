@@ -21,7 +21,7 @@ export const Carried = Type.Object({
 export type Carried = Static<typeof Carried>;
 
 /** Hot food with its liquid, J/kgK. @see model, section M */
-const FOOD_J_PER_KGK = 3700;
+export const CARRIED_J_PER_KGK = 3700;
 
 /** A box of three GN 1/1-100 loses so much, until it is measured, W/K. @see model, section M */
 export const USUAL_UA_W_PER_K = 0.8;
@@ -62,7 +62,7 @@ export function carriedReach(carried: Carried): Reach {
 	if (share <= 0) return "never";
 	if (share >= 1) return isOutside(carried) ? "already" : "never";
 	const left = share / keptAfter(openings);
-	return left >= 1 ? 0 : (-Math.log(left) * mass_kg * FOOD_J_PER_KGK) / UA_W_per_K / 60;
+	return left >= 1 ? 0 : (-Math.log(left) * mass_kg * CARRIED_J_PER_KGK) / UA_W_per_K / 60;
 }
 
 /** The same as minutes: 0 where it is there already, null where it never comes to it. */
@@ -77,7 +77,7 @@ export function carriedTo(box: Omit<Carried, "to_C">, minutes: number): number {
 		air_C +
 		(start_C - air_C) *
 			keptAfter(openings) *
-			Math.exp((-UA_W_per_K * minutes * 60) / (mass_kg * FOOD_J_PER_KGK))
+			Math.exp((-UA_W_per_K * minutes * 60) / (mass_kg * CARRIED_J_PER_KGK))
 	);
 }
 
@@ -91,5 +91,5 @@ export function measuredLoss(
 ): number | null {
 	const share = (is_C - air_C) / (was_C - air_C);
 	if (!(share > 0 && share < 1) || minutes <= 0) return null;
-	return (-Math.log(share) * mass_kg * FOOD_J_PER_KGK) / (minutes * 60);
+	return (-Math.log(share) * mass_kg * CARRIED_J_PER_KGK) / (minutes * 60);
 }

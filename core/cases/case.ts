@@ -4,6 +4,7 @@ import { Carried, carriedMinutes } from "../carry/index.ts";
 import { Celsius, Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
 import { ChillGiven, minutesTo } from "../chill/index.ts";
 import { checkedOvenDay, solveOvens } from "../day/index.ts";
+import { JourneyGiven, journey } from "../journey/index.ts";
 import {
 	HEADSPACE_LID_MM,
 	LIFT_LIMIT_KG,
@@ -29,8 +30,9 @@ import {
 	yieldForPortions,
 	yieldFromStock,
 } from "../yields/index.ts";
-import { readBraise, readHeat } from "./readBraise.ts";
+import { readBraise, readHeat, sidesOfPiece } from "./readBraise.ts";
 import { readPan } from "./readPan.ts";
+import { readStage, StageAsked } from "./readStage.ts";
 
 const PieceLosses = Type.Partial(Losses);
 
@@ -77,6 +79,13 @@ const Chill = Type.Composite([
 ]);
 
 const Reheat = Type.Composite([ReheatGiven, Type.Object({ pan: AnyObject, heat: HeatAsked })]);
+
+const Journey = Type.Composite([
+	JourneyGiven,
+	Type.Object({
+		stages: Type.Array(StageAsked, { minItems: 1, maxItems: 100, allowed: "1 to 100 stages" }),
+	}),
+]);
 
 /** Out of the fridge, and hot, where a case does not say, °C. */
 const CASE_COLD_C = 4;
@@ -139,6 +148,28 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 		const { pan, heat, to_C = CASE_HOT_C, start_C = CASE_COLD_C, ...food } = checked(Reheat, given);
 		const shape = readPan(pan);
 		return { minutes: reheatRange({ ...food, start_C, pan: shape, heat: readHeat(heat) }, to_C) };
+	},
+	journey: (given) => {
+		const {
+			stages,
+			start_C,
+			depth_mm,
+			consistency,
+			piece,
+			boneShare = 0,
+			...counts
+		} = checked(Journey, given);
+		const travels = piece
+			? { sides: sidesOfPiece(piece), boneShare }
+			: depth_mm === undefined
+				? undefined
+				: { depth_mm, consistency };
+		if (!travels) throw refuse("piece", "is missing; a piece, or a depth_mm of food, is needed");
+		const through = stages.map((stage, index) =>
+			readStage(stage, `stages[${index}]`, "sides" in travels ? travels.sides : undefined),
+		);
+		const { course: _, ...walked } = journey(travels, through, start_C, counts);
+		return walked;
 	},
 	lethality: (given) => ({ equivalent_min: equivalentMinutes(checked(Lethality, given)) }),
 	carry: (given) => ({ minutes: carriedMinutes(checked(Carried, given)) }),

@@ -47,7 +47,8 @@ function sidesOf({ piece, shape, thickness_mm, meat_kg }: PieceAsked): PieceSide
 	return sidesByThickness(shape, thickness_mm, meat_kg);
 }
 
-function sidesOfPiece({
+/** @throws {Refusal} where a side is missing */
+export function sidesOfPiece({
 	length_mm,
 	width_mm,
 	height_mm,

@@ -10,6 +10,6 @@ export {
 	deepestFor,
 	minutesTo,
 } from "./chill.ts";
-export { MEDIA, type Medium } from "./constants.ts";
+export { FILM_W_PER_M2K as CHILL_FILM_W_PER_M2K, MEDIA, type Medium } from "./constants.ts";
 export { iceFor, withIce } from "./ice.ts";
 export { thawMinutes } from "./thaw.ts";

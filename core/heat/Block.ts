@@ -51,7 +51,7 @@ export class Block {
 	readonly #cell_m: readonly [high: number, wide: number, long: number];
 	readonly #heat_J_per_M3K: number;
 	/** W/mK by whole degrees. */
-	readonly #conductivity: Float64Array;
+	readonly #conductivity = new Float64Array(HOTTEST_C - COLDEST_C + 2);
 	readonly #boils_C: number;
 	readonly #conducts: Float64Array;
 	readonly #ratio = new Float64Array(Math.max(HIGH, ACROSS));
@@ -67,12 +67,17 @@ export class Block {
 			half_m(length_mm) / this.#cells[2],
 		];
 		this.#heat_J_per_M3K = food.heat_J_per_M3K;
-		this.#conductivity = Float64Array.from({ length: HOTTEST_C - COLDEST_C + 2 }, (_, degree) =>
-			food.conductivity(COLDEST_C + degree),
-		);
+		this.conducts(food.conductivity);
 		this.#boils_C = boils_C;
 		this.C = new Float64Array(this.#cells[0] * this.#cells[1] * this.#cells[2]).fill(start_C);
 		this.#conducts = new Float64Array(this.C.length);
+	}
+
+	/** From here on heat goes through it so: W/mK at a temperature. */
+	conducts(conductivity: (C: number) => number): void {
+		for (let degree = 0; degree < this.#conductivity.length; degree += 1) {
+			this.#conductivity[degree] = conductivity(COLDEST_C + degree);
+		}
 	}
 
 	/** Where it is coldest, where it is warmest, and of all of it, °C. */

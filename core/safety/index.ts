@@ -1,5 +1,5 @@
 export { CodeEntry, codeOf, typedCode } from "./codeEntry.ts";
-export { type Growth, growthAlong, growthShare } from "./growth.ts";
+export { type Growth, growthAfter, growthAlong, growthShare } from "./growth.ts";
 export {
 	type Cooling,
 	HOUSE_CODE_KEYS,
