@@ -3,7 +3,9 @@ import { createRequire } from "node:module";
 import { Worker } from "node:worker_threads";
 import { alongProbe, type BraiseGiven, braise, simulate, softeningRate, usualPan } from "#core/braise";
 import { BATH_W_PER_M2K, bodyOf, LIQUID_J_PER_KGK, outsideOf, pieceHeat, STEEL_J_PER_KGK } from "#core/heat";
+import { cools, heats, journey, type Stage, stands } from "#core/journey";
 import { emptyPanWeight } from "#core/pans";
+import { reheatMinutes } from "#core/reheat";
 import { median, report, timed } from "./table.ts";
 
 const DAY_MIN = 1440;
@@ -20,6 +22,26 @@ interface General {
 /** It is built for require alone. */
 const { Solver } = createRequire(import.meta.url)("odex") as { Solver: new (n: number) => General };
 
+const STEW = { depth_mm: 100, consistency: "stew" } as const;
+const GN = { gn: "1/1", depth_mm: 150 } as const;
+
+/** Chilled food made hot again, and a whole way from the lift to the plate. */
+function benchBodies(): void {
+	const tray = { ...STEW, pan: GN, lid: "foil", heat: { kind: "fanOven", set_C: 150 }, start_C: 4 } as const;
+	const minutes = reheatMinutes(tray, 75) ?? 0;
+	const reheat_ms = median(timed(60, () => reheatMinutes(tray, 75)));
+	report(`a chilled tray made hot, ${Math.round(minutes)} min`, `${reheat_ms.toFixed(1)} ms`, "under 10 ms");
+	const way: readonly Stage[] = [
+		stands({ kind: "stand", minutes: 20 }, 22),
+		cools({ kind: "chill", minutes: 300 }, "blast", -2),
+		stands({ kind: "store", minutes: 2880 }, 3),
+		heats({ kind: "reheat", minutes: 180 }, { kind: "fanOven", set_C: 150 }, "foil", GN),
+		stands({ kind: "hold", minutes: 60 }, 70),
+	];
+	const way_ms = median(timed(60, () => journey(STEW, way, 85)));
+	report("a whole way, from the lift to the plate", `${way_ms.toFixed(1)} ms`, "under 30 ms");
+}
+
 /** One pan through a day, alone and against a general solver; the ranges by sampling; memory. */
 export async function benchBraise(): Promise<void> {
 	console.log("\nThe braise");
@@ -34,6 +56,7 @@ export async function benchBraise(): Promise<void> {
 	report("24 h of one pan", `${day_ms.toFixed(1)} ms`, "under 5 ms");
 	const whole_ms = median(timed(60, () => braise(oven)));
 	report("four marks of one pan with their ranges", `${whole_ms.toFixed(1)} ms`);
+	benchBodies();
 	benchAgainstGeneral(bath);
 	await benchSamples(oven);
 	benchMemory(oven);
