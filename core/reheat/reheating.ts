@@ -53,7 +53,7 @@ export interface ReheatPoint {
 
 /** Steps lengthen with the time that has gone by. */
 const FIRST_STEP_S = 20;
-const STEP_SHARE = 0.015;
+const STEP_SHARE = 0.02;
 /** Longer than this nobody heats anything, minutes. */
 const LONGEST_MIN = 24 * 60;
 
