@@ -4,7 +4,6 @@ import { exactly, type Need, type Task, taskMinutes } from "../tasks/index.ts";
 import { minutesBefore } from "../time/index.ts";
 import { countByType } from "./countByType.ts";
 import { burnersFor, EMPTIED_AND_WASHED_MIN, type GoTasks, heatedVessels } from "./goTasks.ts";
-import { spreadOver } from "./planChill.ts";
 import { isMadeAhead } from "./planLiquid.ts";
 import { reheatingOf } from "./standing.ts";
 import { after, cooks, type Namer, named, waits } from "./taskNamer.ts";
@@ -186,9 +185,8 @@ function slotsIn({ pans, chill }: WorkedOut, go: number): number {
 
 /** Room where it is cooled, and the pans over which it is spread. */
 function coolingNeeds(out: WorkedOut, { go, share }: GoTasks): Need[] {
-	const { pans, chill, kitchen } = out;
-	const parts = chill?.way.parts ?? 1;
-	const more = spreadOver(pans, kitchen.equipment.pans, parts) ?? [];
+	const { chill } = out;
+	const more = chill?.way.morePans ?? [];
 	return [
 		chill?.way.cooler.kind === "fridge"
 			? { kind: "fridge", litres: litresOf(out) * share, at: chill.way.cooler.id }

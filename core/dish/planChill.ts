@@ -42,8 +42,9 @@ export interface ChillWay extends Omit<ChillChoice, "coolerId"> {
 	readonly cooler: Cooler;
 	/** Of the food in the deepest pan, mm. */
 	readonly depth_mm: number;
-	/** Pans that stand in the cooler. */
+	/** Pans that stand in the cooler, and those of them beside its own. */
 	readonly pans: number;
+	readonly morePans: readonly { readonly typeId: string; readonly count: number }[];
 	/** What is cooled, as the curve is drawn from it. */
 	readonly given: ChillGiven;
 	readonly limits: readonly ChillLimit[];
@@ -142,7 +143,7 @@ const MOST_TRIED = 8;
 function othersThan(cooling: Cooling, coolers: readonly Cooler[], now: ChillWay): ChillWay[] {
 	const now_min = now.minutes?.likely ?? Number.POSITIVE_INFINITY;
 	const possible = coolers.flatMap((cooler) =>
-		PARTS.filter((parts) => hasPansFor(cooling, parts)).flatMap((parts) =>
+		partsFor(cooling).flatMap((parts) =>
 			[false, true]
 				.filter((ice) => !ice || cooler.kind === "fridge")
 				.map((ice) => ({ cooler, parts, ice, likely_min: likelyIn(cooling, cooler, parts, ice, now_min) })),
@@ -165,9 +166,19 @@ function othersThan(cooling: Cooling, coolers: readonly Cooler[], now: ChillWay)
 
 const PARTS = Array.from({ length: MOST_PARTS }, (_, index) => index + 1);
 
-/** Whether there are pans for the food of each in so many. */
-function hasPansFor({ pans, equipment }: Cooling, parts: number): boolean {
-	return spreadOver(pans, equipment.pans, parts) !== null;
+/** Into how many each pan can be parted: there are pans for it, and it lies shallower than in fewer. */
+function partsFor({ recipe, pans, equipment }: Cooling): number[] {
+	const depth_mm = (parts: number) => spreadDepth(deepestOf(pans), parts, recipe);
+	return PARTS.filter(
+		(parts) =>
+			parts === 1 ||
+			(depth_mm(parts) < depth_mm(parts - 1) && spreadOver(pans, equipment.pans, parts) !== null),
+	);
+}
+
+/** How deep the food lies in the deepest pan of the first filling, mm. */
+function deepestOf({ pans }: PanChoice): number {
+	return Math.max(...pans.filter(({ go }) => go === 1).map((pan) => depthOfFood(pan)));
 }
 
 /**
@@ -231,7 +242,7 @@ export function depthOfFood({ type, joined_mm, bed_mm, pile_mm, over }: ChosenPa
 }
 
 /** How the food of a dish stands in a cooler. */
-interface Standing extends Pick<ChillWay, "cooler" | "parts" | "ice" | "depth_mm" | "pans"> {
+interface Standing extends Pick<ChillWay, "cooler" | "parts" | "ice" | "depth_mm" | "pans" | "morePans"> {
 	readonly area_m2: number;
 	readonly beside: readonly ChillBeside[];
 }
@@ -244,14 +255,19 @@ function standingIn(
 ): Standing {
 	const own = cooler.id === choice?.coolerId || (!choice && cooler.id === coolersOf(equipment)[0]?.id);
 	const atOnce = pans.pans.filter(({ go }) => go === 1);
-	const deep_mm = Math.max(...atOnce.map((pan) => depthOfFood(pan)));
+	const deep_mm = deepestOf(pans);
+	const depth_mm = spreadDepth(deep_mm, parts, recipe);
+	// Its pieces may not let it lie as shallow as the pans would.
+	const floors = Math.max(1, deep_mm / depth_mm);
+	const morePans = spreadOver(pans, equipment.pans, floors) ?? [];
 	return {
 		cooler,
 		parts,
 		ice,
-		depth_mm: spreadDepth(deep_mm, parts, recipe),
-		pans: atOnce.length + sumBy(spreadOver(pans, equipment.pans, parts) ?? [], ({ count }) => count),
-		area_m2: atOnce.reduce((sum, { type }) => sum + floor_m2(type), 0) * parts,
+		depth_mm,
+		pans: atOnce.length + sumBy(morePans, ({ count }) => count),
+		morePans,
+		area_m2: atOnce.reduce((sum, { type }) => sum + floor_m2(type), 0) * floors,
 		// In another cooler it would stand by itself.
 		beside: own ? beside : [],
 	};

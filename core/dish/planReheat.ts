@@ -205,15 +205,17 @@ const BATH_OVER_CORE_C = 3;
 /** So many times as many pans at the most. */
 const MOST_PARTS = 3;
 
-/** The same food over more pans: as shallow as the pieces let it, with the fewest pans that halve the minutes or nearly. */
+/** The same food over more pans: as shallow as the pieces let it, with no more pans than that takes. */
 function spreadOut(
 	{ recipe, pans, kitchen: { equipment } }: ReheatedDish,
 	block: Reheating,
 	core_C: number,
 ): SpreadOut | null {
+	const deep_mm = (parts: number) => spreadDepth(block.depth_mm, parts, recipe);
 	for (let parts = MOST_PARTS; parts > 1; parts -= 1) {
-		const depth_mm = spreadDepth(block.depth_mm, parts, recipe);
-		if (depth_mm > block.depth_mm * WORTH_SPREADING || !spreadOver(pans, equipment.pans, parts)) continue;
+		const depth_mm = deep_mm(parts);
+		const isWorthIt = depth_mm < block.depth_mm * WORTH_SPREADING && depth_mm < deep_mm(parts - 1);
+		if (!isWorthIt || !spreadOver(pans, equipment.pans, parts)) continue;
 		const minutes = likelyOf({ block: { ...block, depth_mm } }, core_C);
 		if (minutes !== null) return { parts, depth_mm, minutes };
 	}
