@@ -135,10 +135,10 @@ export function codeIn(codes: ReadonlyMap<string, HouseCode>, key: string): Hous
 }
 
 /** What of the places cools. */
-function asCooler({ id, name, kind, capacity, air_C, power_w }: StandingPlaceRow): Cooler[] {
+function asCooler({ id, name, kind, capacity, air_C, power_w, rated_kg }: StandingPlaceRow): Cooler[] {
 	if (kind === "warmer" || kind === "box") return [];
 	const power_kW = power_w === null ? null : power_w / 1000;
-	return [{ id, name, kind, capacity, air_C: air_C ?? USUAL_AIR_C[kind], power_kW }];
+	return [{ id, name, kind, capacity, air_C: air_C ?? USUAL_AIR_C[kind], power_kW, rated_kg }];
 }
 
 /** Insulated boxes of a kind. */

@@ -167,6 +167,8 @@ export const standingPlace = sqliteTable("standing_place", {
 	air_C: integer("air_c"),
 	/** Heat that it takes away, W; null where nobody has read its plate. */
 	power_w: integer("power_w"),
+	/** Kilos from 90 to 3 °C in 90 min, in open pans 50 mm deep; null where its plate says nothing. */
+	rated_kg: real("rated_kg"),
 	/** Heat that an insulated box loses, W/K; null where it is the usual. */
 	loses_W_per_K: real("loses_w_per_k"),
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),

@@ -18,7 +18,15 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 export async function loader({ context, params }: Route.LoaderArgs) {
 	const { store } = await visitOf(context);
 	if (params.placeId === "new") {
-		const typed = { name: "", kind: "chiller", capacity: "", air_C: "", power_kW: "", loses_W_per_K: "" };
+		const typed = {
+			name: "",
+			kind: "chiller",
+			capacity: "",
+			air_C: "",
+			rated_kg: "",
+			power_kW: "",
+			loses_W_per_K: "",
+		};
 		return { title: "A new chiller, fridge, warmer or box", isNew: true, version: 0, typed };
 	}
 	const row = (await readStandingPlaces(store.db)).find(({ id }) => id === params.placeId);
@@ -32,6 +40,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 			kind: row.kind,
 			capacity: String(row.capacity),
 			air_C: row.air_C === null ? "" : String(row.air_C),
+			rated_kg: row.rated_kg === null ? "" : written(row.rated_kg),
 			power_kW: row.power_w === null ? "" : written(row.power_w / 1000),
 			loses_W_per_K: row.loses_W_per_K === null ? "" : written(row.loses_W_per_K),
 		},
@@ -71,7 +80,14 @@ export default function Place({ loaderData, actionData }: Route.ComponentProps) 
 				wrong={wrong.air_C}
 			/>
 			<Field
-				label="Heat it takes away, kW, from its plate"
+				label="A blast chiller: kg from 90 to 3 °C in 90 min, from its plate"
+				name="rated_kg"
+				inputMode="decimal"
+				defaultValue={typed.rated_kg}
+				wrong={wrong.rated_kg}
+			/>
+			<Field
+				label="Heat it takes away, kW, where its plate says only that"
 				name="power_kW"
 				inputMode="decimal"
 				defaultValue={typed.power_kW}

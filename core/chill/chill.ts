@@ -27,6 +27,8 @@ export interface ChillGiven extends Static<typeof ChillGiven> {
 	readonly lid?: boolean;
 	/** Stirred every so many minutes; never where it is absent. */
 	readonly stirEvery_min?: number;
+	/** Into what it is cooled in, by the machine's own plate, W/m²K; the medium's where it is absent. */
+	readonly film_W_per_M2K?: number;
 	/** The chiller's power and the food's area in it, foot only; without it there is always power enough. */
 	readonly chiller?: { readonly power_W: number; readonly area_m2: number };
 	/** What its foot stands in or on, where that is another than the air over it. */
@@ -125,11 +127,11 @@ class Cooled {
 
 	constructor(
 		load: Omit<ChillLoad, "area_m2">,
-		{ medium, medium_C }: Pick<ChillGiven, "medium" | "medium_C">,
+		{ medium, medium_C, film_W_per_M2K }: Pick<ChillGiven, "medium" | "medium_C" | "film_W_per_M2K">,
 		which: ChillCase,
 	) {
 		const { depth_mm, start_C, consistency, lid, foot, stirEvery_min } = load;
-		const film = FILM_W_PER_M2K[medium][which];
+		const film = film_W_per_M2K ?? FILM_W_PER_M2K[medium][which];
 		this.slab = new Slab(
 			depth_mm / 1000,
 			start_C,

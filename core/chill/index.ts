@@ -12,4 +12,5 @@ export {
 } from "./chill.ts";
 export { FILM_W_PER_M2K as CHILL_FILM_W_PER_M2K, MEDIA, type Medium } from "./constants.ts";
 export { iceFor, withIce } from "./ice.ts";
+export { type RatedChiller, ratedChiller } from "./rated.ts";
 export { thawMinutes } from "./thaw.ts";

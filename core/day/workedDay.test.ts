@@ -25,7 +25,17 @@ const kitchen = equipped({
 		{ ...NORTH, rungs: 5, power_w: 9000 },
 		{ ...SOUTH, rungs: 4, power_w: 6000 },
 	],
-	coolers: [{ id: "blast", name: "Blast chiller", kind: "chiller", capacity: 20, air_C: -2, power_kW: null }],
+	coolers: [
+		{
+			id: "blast",
+			name: "Blast chiller",
+			kind: "chiller",
+			capacity: 20,
+			air_C: -2,
+			power_kW: null,
+			rated_kg: null,
+		},
+	],
 });
 const places = [{ id: "blast", name: "Blast chiller", kind: "chiller" as const, capacity: 20 }];
 const AHEAD: Recipe = {
@@ -309,7 +319,17 @@ describe("a chiller that several dishes stand in", () => {
 		equipped({
 			pans: [{ id: "full", name: "GN 1/1-100", shape: { gn: "1/1", depth_mm: 100 }, stock: 40 }],
 			ovens: kitchen.equipment.ovens.map((oven) => ({ ...oven, rungs: 10 })),
-			coolers: [{ id: "blast", name: "Blast chiller", kind: "chiller", capacity: 40, air_C: -2, power_kW }],
+			coolers: [
+				{
+					id: "blast",
+					name: "Blast chiller",
+					kind: "chiller",
+					capacity: 40,
+					air_C: -2,
+					power_kW,
+					rated_kg: null,
+				},
+			],
 		});
 	const roomy = [{ id: "blast", name: "Blast chiller", kind: "chiller" as const, capacity: 40 }];
 	const dish = (id: string, covers: number) => ({

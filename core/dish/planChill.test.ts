@@ -6,7 +6,7 @@ import type { Recipe } from "../recipe/index.ts";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "../safety/index.ts";
 import { MINUTE_MS } from "../time/index.ts";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "./dish.testing.ts";
-import { type ChillChoice, isAllMet, type Plan, plan, spreadOver, taskAt } from "./index.ts";
+import { type ChillChoice, isAllMet, type Plan, plan, taskAt } from "./index.ts";
 
 const AHEAD: Recipe = { ...RECIPE, schools: { service: "madeAhead" } };
 const BLAST: Cooler = {
@@ -16,6 +16,7 @@ const BLAST: Cooler = {
 	capacity: 10,
 	air_C: -2,
 	power_kW: null,
+	rated_kg: null,
 };
 const ROOM: Cooler = {
 	id: "room",
@@ -24,6 +25,7 @@ const ROOM: Cooler = {
 	capacity: 600,
 	air_C: 3,
 	power_kW: null,
+	rated_kg: null,
 };
 const COLD = equipped({ coolers: [ROOM, BLAST] });
 

@@ -9,6 +9,7 @@ import {
 	chillTimes,
 	deepestFor,
 	minutesTo,
+	ratedChiller,
 } from "../chill/index.ts";
 import type { Cooler, Equipment, HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
@@ -223,7 +224,7 @@ function wayOf(cooling: Cooling, cooler: Cooler, parts: number, ice: boolean): C
 
 /** What a dish asks of the power of its chiller; null where that has power without end. */
 export function chillLoad({ way: { given } }: PlanChill): ChillLoad | null {
-	const { chiller, beside: _, medium: __, medium_C: ___, ...load } = given;
+	const { chiller, beside: _, medium: __, medium_C: ___, film_W_per_M2K: ____, ...load } = given;
 	return chiller ? { ...load, area_m2: chiller.area_m2 } : null;
 }
 
@@ -293,10 +294,24 @@ function givenFor({ cooler, depth_mm, ice, area_m2, beside }: Standing, { coolin
 		medium: cooler.kind === "chiller" ? "blast" : "walkIn",
 		medium_C: cooler.air_C,
 		consistency: "stew",
-		...(cooler.power_kW === null
-			? {}
-			: { chiller: { power_W: cooler.power_kW * 1000, area_m2 }, ...(beside.length > 0 ? { beside } : {}) }),
+		...poweredBy(cooler, area_m2, beside),
 		...(ice ? { foot: { medium: "iceWater" as const, C: ICED_WATER_C } } : {}),
+	};
+}
+
+/** What its machine can do: by its plate, or by its watts alone; without end where nobody has read either. */
+function poweredBy(
+	{ kind, air_C, power_kW, rated_kg }: Cooler,
+	area_m2: number,
+	beside: readonly ChillBeside[],
+): Pick<ChillGiven, "film_W_per_M2K" | "chiller" | "beside"> {
+	const rated = kind === "chiller" && rated_kg !== null ? ratedChiller(air_C, rated_kg) : null;
+	const power_W = rated?.power_W ?? (power_kW === null ? null : power_kW * 1000);
+	if (power_W === null) return {};
+	return {
+		...(rated ? { film_W_per_M2K: rated.film_W_per_M2K } : {}),
+		chiller: { power_W, area_m2 },
+		...(beside.length > 0 ? { beside } : {}),
 	};
 }
 

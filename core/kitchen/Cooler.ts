@@ -9,6 +9,8 @@ export interface Cooler {
 	readonly air_C: number;
 	/** Heat that it takes away, kW; null where nobody has read its plate. */
 	readonly power_kW: number | null;
+	/** Kilos that it cools from 90 to 3 °C in 90 min, in open pans 50 mm deep, by its plate; null where that says nothing. */
+	readonly rated_kg: number | null;
 }
 
 /** How cold the air of a chiller and of a fridge usually is, °C. General practice. */

@@ -166,7 +166,7 @@ export async function seedSkerryHouse(store: Store, now: number, bookFolder: str
 			{ id: "yrsa", name: "Yrsa", opens_min: 7 * 60, closes_min: 21 * 60 },
 		]);
 		await tx.insert(standingPlace).values([
-			{ id: "blast-chiller", name: "Blast chiller", kind: "chiller", capacity: 10, air_C: -2, power_w: 3500 },
+			{ id: "blast-chiller", name: "Blast chiller", kind: "chiller", capacity: 10, air_C: -12, rated_kg: 50 },
 			{ id: "cold-room", name: "Cold room", kind: "fridge", capacity: 600 },
 			{ id: "plate-warmer", name: "Plate warmer", kind: "warmer", capacity: 180 },
 			{ id: "quay-boxes", name: "Quay boxes", kind: "box", capacity: 8 },

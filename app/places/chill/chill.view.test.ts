@@ -7,8 +7,16 @@ import { readingIn } from "../../ui/words/reading.ts";
 import { chillView } from "./chill.view.ts";
 
 const COOLERS: readonly Cooler[] = [
-	{ id: "blast", name: "Blast chiller", kind: "chiller", capacity: 10, air_C: -2, power_kW: null },
-	{ id: "room", name: "Cold room", kind: "fridge", capacity: 600, air_C: 3, power_kW: null },
+	{
+		id: "blast",
+		name: "Blast chiller",
+		kind: "chiller",
+		capacity: 10,
+		air_C: -2,
+		power_kW: null,
+		rated_kg: null,
+	},
+	{ id: "room", name: "Cold room", kind: "fridge", capacity: 600, air_C: 3, power_kW: null, rated_kg: null },
 ];
 const AHEAD = { ...RECIPE, schools: { service: "madeAhead" as const } };
 

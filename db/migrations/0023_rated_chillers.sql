@@ -1,0 +1,1 @@
+ALTER TABLE `standing_place` ADD `rated_kg` real;
