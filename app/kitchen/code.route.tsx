@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { CodeEntry, codeOf, HOUSE_CODES, presetOf, typedCode } from "#core/safety";
 import { readOwnCodes } from "#db";
-import { Field } from "../ui/forms/Field.tsx";
+import { Choice, Field } from "../ui/forms/Field.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/code.route";
@@ -69,6 +69,10 @@ export default function Code({ loaderData, actionData }: Route.ComponentProps) {
 					wrong={wrong[field]}
 				/>
 			))}
+			<Choice label="Its clock counts from" name="clock" defaultValue={typed.clock} wrong={wrong.clock}>
+				<option value="firstPoint">the first point that is so cold: the stricter</option>
+				<option value="warmest">the warmest point</option>
+			</Choice>
 		</EquipmentForm>
 	);
 }

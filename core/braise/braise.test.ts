@@ -10,6 +10,7 @@ import {
 	CALIBRATED,
 	leftAt,
 	MARKS,
+	promisedMarks,
 	reached,
 	simulate,
 	softeningRate,
@@ -78,6 +79,10 @@ describe("the balance of one pan", () => {
 		expect(dryAt_min).toBeGreaterThan(5);
 		for (const { liquid_l } of points) expect(liquid_l).toBeGreaterThanOrEqual(0);
 		expect(simulate(GIVEN, { minutes: 240 }).dryAt_min).toBeNull();
+		const dry = braise({ ...shallow, lid: "open" });
+		expect(dry.marks.forkTender?.likely).toBeGreaterThan(dry.dryAt_min ?? 1e9);
+		expect(promisedMarks(dry).forkTender).toBeNull();
+		expect(promisedMarks(braise(GIVEN))).toEqual(braise(GIVEN).marks);
 	});
 
 	it("half the step changes no mark by more than 1 %", () => {

@@ -1,3 +1,4 @@
+import { mapValues } from "es-toolkit";
 import { COUPLING_SPREAD, HEAT_SPREAD_C, type HeatKind, thicker } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
@@ -85,6 +86,16 @@ export function braise(given: BraiseGiven, { layers = false, tenderness }: Brais
 		sensitivities: sensitivitiesOf(likely, ends),
 		modelSpread,
 	};
+}
+
+/**
+ * The marks that are reached before the pan runs dry: dry, it is another dish, and no minutes are promised.
+ *
+ * @returns a mark is null where it is likely reached later, or never
+ */
+export function promisedMarks({ marks, dryAt_min }: Pick<Braised, "marks" | "dryAt_min">): Braised["marks"] {
+	if (dryAt_min === null) return marks;
+	return mapValues(marks, (range) => (range !== null && range.likely <= dryAt_min ? range : null));
 }
 
 /** The fit's own uncertainty of the group and what no constant explains, together. */

@@ -7,6 +7,7 @@ export {
 	LEAK_SPREAD,
 	LONGEST_MIN,
 	modelSpreadOf,
+	promisedMarks,
 	type Sensitivity,
 	type Tenderness,
 	THICKNESS_SPREAD,

@@ -1,5 +1,5 @@
 import { Type } from "@sinclair/typebox";
-import { braise, HeatAsked } from "../braise/index.ts";
+import { braise, HeatAsked, promisedMarks } from "../braise/index.ts";
 import { Carried, carriedMinutes } from "../carry/index.ts";
 import { Celsius, Count, checked, MillimetresOrNone, Minutes, refuse } from "../check/index.ts";
 import { ChillGiven, minutesTo } from "../chill/index.ts";
@@ -126,7 +126,9 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 		});
 	},
 	braise: (given) => {
-		const { marks, liquidLeft_l, dryAt_min, peakLiquid_C } = braise(readBraise(given));
+		const braised = braise(readBraise(given));
+		const { liquidLeft_l, dryAt_min, peakLiquid_C } = braised;
+		const marks = promisedMarks(braised);
 		return {
 			sliceable_min: marks.sliceable,
 			forkTender_min: marks.forkTender,

@@ -54,10 +54,11 @@ export interface ChillBeside {
 /** How well heat goes through it and out of it: a likely case and the two ends. */
 export type ChillCase = HeatCase;
 
-/** How warm it is at its warmest, and in the mean, at a minute. */
+/** How warm it is at its warmest, at its coldest and in the mean, at a minute. */
 export interface ChillPoint {
 	readonly minute: number;
 	readonly warmest_C: number;
+	readonly coldest_C: number;
 	readonly mean_C: number;
 }
 
@@ -105,12 +106,13 @@ export function* chilling(
 	const coldest_C = Math.min(given.medium_C, given.foot?.C ?? given.medium_C);
 	const end_C = Math.max(until_C, coldest_C + AS_COLD_K);
 	let seconds = 0;
-	yield { minute: 0, warmest_C: given.start_C, mean_C: given.start_C };
+	yield { minute: 0, warmest_C: given.start_C, coldest_C: given.start_C, mean_C: given.start_C };
 	while (own.slab.warmest_C() > end_C && seconds < LONGEST_S) {
 		const step = Math.max(FIRST_STEP_S, seconds * STEP_SHARE);
 		stepAll(seconds, step, true);
 		seconds += step;
-		yield { minute: seconds / 60, warmest_C: own.slab.warmest_C(), mean_C: own.slab.mean_C() };
+		const [warmest_C, coldest_C] = [own.slab.warmest_C(), own.slab.coldest_C()];
+		yield { minute: seconds / 60, warmest_C, coldest_C, mean_C: own.slab.mean_C() };
 	}
 }
 
@@ -204,6 +206,24 @@ export function minutesTo(
 	return to_C.map((C) => found.get(C) ?? null);
 }
 
+/**
+ * Minutes until the first point of it is so cold.
+ *
+ * @returns null where none ever is
+ */
+export function firstPointAt(given: ChillGiven, C: number, which: ChillCase = "likely"): number | null {
+	let before = { minute: 0, coldest_C: given.start_C };
+	for (const point of chilling(given, C, which)) {
+		if (point.coldest_C <= C) {
+			const fell_K = before.coldest_C - point.coldest_C;
+			const share = fell_K > 0 ? (before.coldest_C - C) / fell_K : 0;
+			return before.minute + share * (point.minute - before.minute);
+		}
+		before = point;
+	}
+	return null;
+}
+
 function crossing(before: ChillPoint, after: ChillPoint, C: number): number {
 	const share = (before.warmest_C - C) / (before.warmest_C - after.warmest_C);
 	return before.minute + share * (after.minute - before.minute);
@@ -228,6 +248,17 @@ export function chillTimes(given: ChillGiven, to_C: readonly number[]): ChillTim
 	}));
 }
 
+/** What begins the clock of a code: food so cold at its first point, or at its warmest. */
+export interface ChillClockOf {
+	readonly C: number;
+	readonly point: "firstPoint" | "warmest";
+}
+
+/** Minutes until a clock begins; null where it never does. */
+export function clockBegins(given: ChillGiven, { C, point }: ChillClockOf, which: ChillCase): number | null {
+	return point === "firstPoint" ? firstPointAt(given, C, which) : (minutesTo(given, [C], which)[0] ?? null);
+}
+
 /** The deepest that is sought, and how finely, mm. */
 const SHALLOWEST_MM = 10;
 const DEPTH_STEP_MM = 1;
@@ -235,20 +266,24 @@ const DEPTH_STEP_MM = 1;
 /**
  * The greatest depth at which all of some temperatures are reached in their minutes.
  *
- * @param within minutes from the start, for each of the temperatures
+ * @param limits minutes since the clock began, for each of the temperatures
+ * @param clock  begins when the first point of the food, or its warmest, is so cold; at the start where it is null
  * @returns null where even the shallowest is too slow
  */
 export function deepestFor(
 	given: Omit<ChillGiven, "depth_mm">,
 	limits: readonly { readonly to_C: number; readonly within_min: number }[],
 	which: ChillCase = "likely",
+	clock: ChillClockOf | null = null,
 ): number | null {
 	const to_C = limits.map((limit) => limit.to_C);
-	const most_min = Math.max(...limits.map(({ within_min }) => within_min));
+	const last_min = Math.max(...limits.map(({ within_min }) => within_min));
 	const meets = (depth_mm: number) => {
-		const minutes = minutesTo({ ...given, depth_mm }, to_C, which, most_min);
+		const deep = { ...given, depth_mm };
+		const began_min = clock ? (clockBegins(deep, clock, which) ?? 0) : 0;
+		const minutes = minutesTo(deep, to_C, which, began_min + last_min);
 		return limits.every(
-			({ within_min }, index) => (minutes[index] ?? Number.POSITIVE_INFINITY) <= within_min,
+			({ within_min }, index) => (minutes[index] ?? Number.POSITIVE_INFINITY) - began_min <= within_min,
 		);
 	};
 	if (!meets(SHALLOWEST_MM)) return null;

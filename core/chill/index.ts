@@ -1,13 +1,16 @@
 export {
 	type ChillBeside,
 	type ChillCase,
+	type ChillClockOf,
 	ChillGiven,
 	type ChillLoad,
 	type ChillPoint,
 	type ChillTimes,
 	chilling,
 	chillTimes,
+	clockBegins,
 	deepestFor,
+	firstPointAt,
 	minutesTo,
 } from "./chill.ts";
 export { FILM_W_PER_M2K as CHILL_FILM_W_PER_M2K, MEDIA, type Medium } from "./constants.ts";

@@ -39,6 +39,14 @@ export class Slab {
 		return warmest;
 	}
 
+	/** Where it is coldest, °C. */
+	coldest_C(): number {
+		const { C } = this;
+		let coldest = C[0] as number;
+		for (let layer = 1; layer < LAYERS; layer += 1) coldest = Math.min(coldest, C[layer] as number);
+		return coldest;
+	}
+
 	/** Stirred: as warm everywhere. @returns how warm, °C */
 	mean_C(): number {
 		const { C } = this;

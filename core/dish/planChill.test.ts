@@ -76,6 +76,23 @@ describe("how a dish is cooled that is made ahead", () => {
 		for (const { typeId, count } of more) expect(task?.needs).toContainEqual({ kind: "pan", typeId, count });
 	});
 
+	it("counts from the first point that is so cold, or from the warmest where its code says so: both are told", () => {
+		const code = HOUSE_CODES.twoStage57;
+		const warmest = { ...code, cooling: { ...code.cooling, clock: "warmest" as const } };
+		const at = (one: typeof code | typeof warmest) => {
+			const { chill } = chilled({ coolerId: "blast" }, wanting({ code: one }, COLD));
+			if (!chill) throw new Error("it is cooled");
+			return chill.way;
+		};
+		const [strict, loose] = [at(code), at(warmest)];
+		const { firstPoint_min, warmest_min } = strict.clock;
+		expect(firstPoint_min).toBeLessThan(warmest_min ?? 0);
+		expect(strict.clock.begins_min).toBe(firstPoint_min);
+		expect(loose.clock).toEqual({ ...strict.clock, begins_min: warmest_min });
+		const [first, second] = [strict, loose].map(({ limits }) => limits[0]?.reach.likely as number);
+		expect((first ?? 0) - (second ?? 0)).toBeCloseTo((warmest_min ?? 0) - (firstPoint_min ?? 0), 6);
+	});
+
 	it("too slow, says by how much, and what the kitchen has that meets the limit", () => {
 		const kitchen = wanting({ code: HOUSE_CODES.twoHour63 }, COLD);
 		const made = chilled({ coolerId: "room" }, kitchen);

@@ -2,11 +2,13 @@ import { sumBy } from "es-toolkit";
 import { minutesToBeSure } from "../braise/index.ts";
 import {
 	type ChillBeside,
+	type ChillClockOf,
 	type ChillGiven,
 	type ChillLoad,
 	type ChillTimes,
 	chilling,
 	chillTimes,
+	clockBegins,
 	deepestFor,
 	minutesTo,
 	ratedChiller,
@@ -49,8 +51,17 @@ export interface ChillWay extends Omit<ChillChoice, "coolerId"> {
 	/** What is cooled, as the curve is drawn from it. */
 	readonly given: ChillGiven;
 	readonly limits: readonly ChillLimit[];
+	/** When the code's clock begins, minutes in the cooler: by the point that it names, and by the first and the warmest. */
+	readonly clock: ChillClock;
 	/** From in the cooler until the last limit; null where it never gets there. */
 	readonly minutes: Range | null;
+}
+
+/** Minutes in the cooler, as is likely; null where the food is never so cold. */
+export interface ChillClock {
+	readonly begins_min: number;
+	readonly firstPoint_min: number | null;
+	readonly warmest_min: number | null;
 }
 
 export interface PlanChill {
@@ -108,11 +119,12 @@ export function planChill(cooling: Cooling): PlanChill | null {
 
 const deepestMemo = memoise<string, { readonly mm: number | null }>(100);
 
-/** The code's clock begins in the cooler; how long it takes to begin is small beside it. */
-function deepestIn({ given }: ChillWay, { cooling: { from_C, to } }: HouseCode): number | null {
-	const { depth_mm: _, start_C, ...cooled } = given;
-	const asked = { ...cooled, start_C: Math.min(start_C, from_C ?? start_C) };
-	return deepestMemo(JSON.stringify([asked, to]), () => ({ mm: deepestFor(asked, to, "low") })).mm;
+function deepestIn({ given }: ChillWay, code: HouseCode): number | null {
+	const { depth_mm: _, ...asked } = given;
+	const clock = clockOf(given, code);
+	const { to } = code.cooling;
+	return deepestMemo(JSON.stringify([asked, to, clock]), () => ({ mm: deepestFor(asked, to, "low", clock) }))
+		.mm;
 }
 
 /** What never gets cold enough is planned until somebody has to have looked, minutes. */
@@ -319,17 +331,36 @@ function worked(standing: Standing, code: HouseCode): ChillWay {
 	const { area_m2: _, beside: __, ...stands } = standing;
 	const { from_C, to } = code.cooling;
 	const given = givenFor(standing, code);
-	const clock_C = from_C !== null && from_C < given.start_C ? from_C : given.start_C;
-	const [began, ...reached] = chillTimes(given, [clock_C, ...to.map(({ to_C }) => to_C)]) as [
-		ChillTimes,
-		...ChillTimes[],
-	];
+	const reached = chillTimes(
+		given,
+		to.map(({ to_C }) => to_C),
+	);
+	const began = begins(given, clockOf(given, code));
 	const limits = to.map(({ to_C, within_min }, index): ChillLimit => {
 		const reach = sinceBegan(reached[index] as ChillTimes, began);
 		const verdict = verdictOfReach({ likely: reach.likely, latest: reach.high }, within_min);
 		return { from_C, to_C, within_min, reach, verdict };
 	});
-	return { ...stands, given, limits, minutes: rangeOf(reached.at(-1)) };
+	const clock = {
+		begins_min: began.likely ?? 0,
+		firstPoint_min: clockBegins(given, { ...clockOf(given, code), point: "firstPoint" }, "likely"),
+		warmest_min: clockBegins(given, { ...clockOf(given, code), point: "warmest" }, "likely"),
+	};
+	return { ...stands, given, limits, clock, minutes: rangeOf(reached.at(-1)) };
+}
+
+/** What begins the code's clock: at once where food is no warmer than it says. */
+function clockOf(
+	{ start_C }: ChillGiven,
+	{ cooling: { from_C, clock = "firstPoint" } }: HouseCode,
+): ChillClockOf {
+	return { C: from_C !== null && from_C < start_C ? from_C : start_C, point: clock };
+}
+
+/** When it begins: soonest where heat moves best, as everything is. */
+function begins(given: ChillGiven, clock: ChillClockOf): ChillTimes {
+	const at = (which: "low" | "likely" | "high") => clockBegins(given, clock, which);
+	return { low: at("high"), likely: at("likely"), high: at("low") };
 }
 
 /** How warm it still is in the mean when it has stood for as long as the code lets it. */

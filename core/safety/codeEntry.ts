@@ -1,6 +1,6 @@
 import { type Static, Type } from "@sinclair/typebox";
-import { Name, refuse } from "../check/index.ts";
-import type { HouseCode } from "./houseCodes.ts";
+import { Name, oneOf, refuse } from "../check/index.ts";
+import { CODE_CLOCKS, type HouseCode } from "./houseCodes.ts";
 
 const degrees = (least: number, most: number) =>
 	Type.Number({ minimum: least, maximum: most, allowed: `a temperature from ${least} to ${most} °C` });
@@ -17,6 +17,8 @@ export const CodeEntry = Type.Object({
 	}),
 	dated: Type.String({ minLength: 1, maxLength: 40, allowed: "of when they are, in 1 to 40 characters" }),
 	from_C: Type.Optional(degrees(40, 95)),
+	/** As in the presets where it is left out. */
+	clock: Type.Optional(oneOf(CODE_CLOCKS)),
 	standing_min: Type.Integer({ minimum: 0, maximum: 240, allowed: "whole minutes from 0 to 240" }),
 	first_C: degrees(-5, 60),
 	first_min: minutes(1440),
@@ -63,6 +65,7 @@ export function codeOf(typed: CodeEntry): HouseCode {
 		dated,
 		cooling: {
 			from_C: from_C ?? null,
+			...(typed.clock === undefined ? {} : { clock: typed.clock }),
 			standing_min,
 			to: [{ to_C: first_C, within_min: first_min }, ...second],
 		},
@@ -88,6 +91,7 @@ export function typedCode({
 		source,
 		dated,
 		from_C: cooling.from_C,
+		clock: cooling.clock,
 		standing_min: cooling.standing_min,
 		first_C: first?.to_C,
 		first_min: first?.within_min,

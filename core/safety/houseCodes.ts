@@ -1,6 +1,12 @@
+/** By which point of the food the clock of a code begins; the first is the stricter. */
+export const CODE_CLOCKS = ["firstPoint", "warmest"] as const;
+export type CodeClock = (typeof CODE_CLOCKS)[number];
+
 /** How food is cooled: from where its clock begins, by which minute to which temperature. */
 export interface Cooling {
 	readonly from_C: number | null;
+	/** Whether the clock begins when the first point of the food is so cold, as in the presets, or the warmest. */
+	readonly clock?: CodeClock;
 	/** Minutes it may stand before cooling begins. */
 	readonly standing_min: number;
 	readonly to: readonly { readonly to_C: number; readonly within_min: number }[];

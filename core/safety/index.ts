@@ -1,6 +1,8 @@
 export { CodeEntry, codeOf, typedCode } from "./codeEntry.ts";
 export { type Growth, growthAfter, growthAlong, growthShare } from "./growth.ts";
 export {
+	CODE_CLOCKS,
+	type CodeClock,
 	type Cooling,
 	HOUSE_CODE_KEYS,
 	HOUSE_CODES,

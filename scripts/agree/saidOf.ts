@@ -1,4 +1,3 @@
-import { chilling } from "#core/chill";
 import { byProductsOf, type OrderRow, orderList, tastingsOf } from "#core/dish";
 import { GASTRONORM } from "#core/pans";
 import { COLOUR_C } from "#core/sear";
@@ -105,10 +104,15 @@ function onceMore({ recipe, order, chain, lines, liquid, braise, chill, reheat, 
 		braised,
 		chilled: later(
 			startsAt("chill"),
-			(chill?.way.limits ?? []).flatMap(({ reach, within_min }) => [
-				...Object.values(reach).filter((one) => typeof one === "number"),
-				beganAt(chill) + within_min,
-			]),
+			Object.values(chill?.way.clock ?? {}).filter((minute) => minute !== null),
+		).concat(
+			later(
+				startsAt("chill"),
+				(chill?.way.limits ?? []).flatMap(({ reach, within_min }) => [
+					...Object.values(reach).filter((one) => typeof one === "number"),
+					(chill?.way.clock.begins_min ?? 0) + within_min,
+				]),
+			),
 		),
 		reheated: later(startsAt("reheat"), [...minutesOf(reheat?.minutes), reheat?.planned_min ?? 0]),
 	};
@@ -122,14 +126,6 @@ const LATER_MIN = 20;
 /** As plates, platters and boxes are drawn. */
 const PLATES_MM = [270, 460, 320, 180, 130];
 const FIVE_MS = 5 * MINUTE_MS;
-
-/** When the clock of the house code begins, minutes after a dish is in its cooler. */
-function beganAt(chill: Worked["chill"]): number {
-	const from_C = chill?.way.limits[0]?.from_C;
-	if (!chill || from_C === null || from_C === undefined) return 0;
-	const below = [...chilling(chill.way.given, from_C)].find(({ warmest_C }) => warmest_C <= from_C);
-	return below?.minute ?? 0;
-}
 
 /** So many minutes after an instant: to the minute, and to the five minutes of the clock and of the wait. */
 function shownAs(at: number, minutes: number): number[] {

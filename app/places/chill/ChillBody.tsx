@@ -26,7 +26,7 @@ const Row = chakra("li", {
 
 /** The chill place: the curve under the code's stepped ceiling, and every way that meets it. */
 export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps<ChillView>) {
-	const { drawing, limits, deepest, growth, way, isSettled, others } = view;
+	const { drawing, limits, clock, deepest, growth, way, isSettled, others } = view;
 	return (
 		<DrawnColumns
 			answer={
@@ -41,6 +41,7 @@ export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps
 							</li>
 						))}
 					</chakra.ul>
+					{clock && <p>{clock}</p>}
 					<p>{deepest}</p>
 					<p>{growth}</p>
 					{warnings}

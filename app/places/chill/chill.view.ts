@@ -39,6 +39,8 @@ export interface ChillView {
 	readonly drawing: ChillDrawing;
 	readonly way: WayView;
 	readonly isSettled: boolean;
+	/** From when the code counts, where it says; null where it counts from the cooler's door. */
+	readonly clock: string | null;
 	readonly limits: readonly { readonly words: string; readonly verdict: ChillLimit["verdict"] }[];
 	readonly deepest: string;
 	/** What may grow while it cools, as a caution. */
@@ -75,6 +77,7 @@ export function chillView(given: TableGiven): ChillView | undefined {
 		drawing: drawingOf(way, given),
 		way: wayView(way, given),
 		isSettled: (plan.order.chill ?? null) !== null,
+		clock: clockWords(given),
 		limits: way.limits.map((limit) => ({ words: limitWords(limit, given), verdict: limit.verdict })),
 		deepest:
 			deepest_mm === null
@@ -146,7 +149,7 @@ function limitWords({ to_C, within_min, reach, verdict }: ChillLimit, { reading 
 
 function drawingOf(way: ChillWay, { plan, reading }: TableGiven): ChillDrawing {
 	const { given, limits } = way;
-	const began = beganAt(way);
+	const began = way.clock.begins_min;
 	const lastBy = began + (limits.at(-1)?.within_min ?? 0);
 	const needed = way.minutes?.high ?? LONGEST_MIN;
 	const end_min = Math.min(LONGEST_MIN, Math.max(lastBy, needed) * PAST);
@@ -174,12 +177,16 @@ function drawingOf(way: ChillWay, { plan, reading }: TableGiven): ChillDrawing {
 	};
 }
 
-/** When the code's clock begins, minutes after it is in. */
-function beganAt({ given, limits }: ChillWay): number {
-	const from_C = limits[0]?.from_C ?? null;
-	if (from_C === null || from_C >= given.start_C) return 0;
-	for (const { minute, warmest_C } of chilling(given, from_C)) if (warmest_C <= from_C) return minute;
-	return 0;
+/** "The clock of the code counts from 13:51: the first point is at 57 °C; the warmest is at 14:40." */
+function clockWords({ plan, kitchen, reading }: TableGiven): string | null {
+	const way = plan.chill?.way;
+	const from_C = kitchen.policy.code.cooling.from_C;
+	if (!way || from_C === null || from_C >= way.given.start_C) return null;
+	const { begins_min, firstPoint_min, warmest_min } = way.clock;
+	const into = taskAt(plan, "chill", "chill")?.start ?? 0;
+	const clock = (minute: number | null) =>
+		minute === null ? "never" : `at ${reading.time(into + minute * MINUTE_MS)}`;
+	return `The clock of the code counts from ${reading.time(into + begins_min * MINUTE_MS)}. Its first point is down to ${reading.temperature(from_C)} ${clock(firstPoint_min)}, its warmest ${clock(warmest_min)}.`;
 }
 
 /** The warmest point at so many even steps. */
