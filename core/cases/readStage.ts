@@ -2,7 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import { BraiseAsked, HeatAsked } from "../braise/index.ts";
 import { Celsius, oneOf, refuse } from "../check/index.ts";
 import { MEDIA } from "../chill/index.ts";
-import type { PieceSides } from "../heat/index.ts";
+import { isAround, type PieceSides } from "../heat/index.ts";
 import {
 	braises,
 	cools,
@@ -107,8 +107,7 @@ function heated(
 		return braises(of, { cut, sides, pan, lid, heat, meat_kg, liquid_l, start: from });
 	}
 	if (sides) return simmers(of, heat);
-	const isAround = heat.kind === "fanOven" || heat.kind === "stillOven" || heat.kind === "waterBath";
-	if (!pan && !isAround) {
+	if (!pan && !isAround(heat)) {
 		throw refuse(`${field}.pan`, "is missing; what a flame heats depends on its floor");
 	}
 	return heats(of, heat, lid, pan ?? USUAL_PAN);

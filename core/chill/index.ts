@@ -10,7 +10,6 @@ export {
 	chillTimes,
 	clockBegins,
 	deepestFor,
-	firstPointAt,
 	minutesTo,
 } from "./chill.ts";
 export { FILM_W_PER_M2K as CHILL_FILM_W_PER_M2K, MEDIA, type Medium } from "./constants.ts";

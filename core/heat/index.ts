@@ -33,13 +33,11 @@ export {
 	HOB_W,
 	KELVIN,
 	LID_HANDS_BACK,
-	LID_LETS_IN,
 	LIQUID_FILM_W_PER_M2K,
 	LIQUID_J_PER_KGK,
 	MEAT_J_PER_KGK,
 	MEAT_KG_PER_M3,
 	MEAT_WATER,
-	OVEN_W_PER_M2K,
 	SIMMER_BELOW_BOIL_K,
 	SOLIDS_J_PER_KGK,
 	STEAM_J_PER_KG,
@@ -71,5 +69,14 @@ export {
 	type OvenPower,
 	type Reset,
 } from "./Heat.ts";
-export { airAt, ceilingOf, outsideOf, type Source, simmerAt, sourceOf } from "./sources.ts";
+export {
+	airAt,
+	ceilingOf,
+	filmAround,
+	isAround,
+	outsideOf,
+	type Source,
+	simmerAt,
+	sourceOf,
+} from "./sources.ts";
 export { type SteamFlow, steamFlow, steamFrom, usualHumidity } from "./steam.ts";

@@ -48,12 +48,12 @@ export function sourceOf(given: SourceGiven): Source {
 	switch (heat.kind) {
 		case "stillOven":
 		case "fanOven": {
-			const coupling_WK = OVEN_W_PER_M2K[heat.kind] * LID_LETS_IN[lid] * outsideOf(pan) * coupling;
+			const coupling_WK = filmAround(heat.kind, lid) * outsideOf(pan) * coupling;
 			const most_W = oven ? (oven.power_kW * 1000) / oven.pans : Number.POSITIVE_INFINITY;
 			return { ...unlimited, around_C, coupling_WK, most_W };
 		}
 		case "waterBath":
-			return { ...unlimited, around_C, coupling_WK: BATH_W_PER_M2K * outsideOf(pan) * coupling };
+			return { ...unlimited, around_C, coupling_WK: filmAround(heat.kind, lid) * outsideOf(pan) * coupling };
 		case "hob":
 			return flame(HOB_W, heat.simmer ? simmerAt(altitude_m, heat.off_K) : Number.POSITIVE_INFINITY);
 		case "pressure":
@@ -61,6 +61,22 @@ export function sourceOf(given: SourceGiven): Source {
 		case "slowCooker":
 			return flame(SLOW_COOKER_W, around_C);
 	}
+}
+
+/** Heat that stands all round a pan, at a temperature: an oven's air, or a bath. */
+export interface HeatAround {
+	readonly kind: "stillOven" | "fanOven" | "waterBath";
+	readonly set_C: number;
+}
+
+/** Whether heat stands all round the pan, and does not come through its floor. */
+export function isAround(heat: Heat): heat is HeatAround {
+	return heat.kind === "stillOven" || heat.kind === "fanOven" || heat.kind === "waterBath";
+}
+
+/** Into a pan from what stands round it, W/m²K: from an oven's air, less what the lid keeps out, or from a bath. */
+export function filmAround(kind: HeatAround["kind"], lid: Lid): number {
+	return kind === "waterBath" ? BATH_W_PER_M2K : OVEN_W_PER_M2K[kind] * LID_LETS_IN[lid];
 }
 
 function flame(most_W: number, hold_C: number): Source {

@@ -2,7 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import { BraiseAsked } from "../braise/index.ts";
 import { Celsius, oneOf } from "../check/index.ts";
 import { boilingPoint, CONSISTENCIES, type FacesMeet, type PieceSides } from "../heat/index.ts";
-import { growthAfter, growthShare } from "../safety/index.ts";
+import { growthAfter, meanRate, meanShare } from "../safety/index.ts";
 import { blockFood, type Food, pieceFood } from "./Food.ts";
 import { isHeated, type Stage } from "./stages.ts";
 
@@ -139,17 +139,13 @@ function sumsOf(food: Food, ref_C: number, z_C: number) {
 	const before = Float64Array.from(food.C);
 	const atBest_min = new Float64Array(food.C.length);
 	const kill_min = new Float64Array(food.C.length);
-	const killRate = (C: number) => 10 ** ((C - ref_C) / z_C);
 	const count = (seconds: number) => {
 		for (let point = 0; point < before.length; point += 1) {
 			const [was, is] = [before[point] as number, food.C[point] as number];
-			const middle = (was + is) / 2;
 			const minutes = seconds / 60;
-			atBest_min[point] =
-				(atBest_min[point] as number) +
-				(minutes * (growthShare(was) + 4 * growthShare(middle) + growthShare(is))) / 6;
-			kill_min[point] =
-				(kill_min[point] as number) + (minutes * (killRate(was) + 4 * killRate(middle) + killRate(is))) / 6;
+			const kills = meanRate((was - ref_C) / z_C, (is - ref_C) / z_C);
+			atBest_min[point] = (atBest_min[point] as number) + minutes * meanShare(was, is);
+			kill_min[point] = (kill_min[point] as number) + minutes * kills;
 			before[point] = is;
 		}
 	};

@@ -1,12 +1,11 @@
 import { type BraiseGiven, simulate } from "../braise/index.ts";
 import { CHILL_FILM_W_PER_M2K, type Medium } from "../chill/index.ts";
 import {
-	BATH_W_PER_M2K,
 	type FacesMeet,
+	filmAround,
 	type Heat,
-	LID_LETS_IN,
+	isAround,
 	LIQUID_FILM_W_PER_M2K,
-	OVEN_W_PER_M2K,
 	simmerAt,
 	sourceOf,
 } from "../heat/index.ts";
@@ -74,10 +73,7 @@ export function braises(of: OfStage, given: BraiseGiven): Stage {
 
 /** A vessel of food in an oven or a bath, heated on all sides; a flame heats its floor. */
 export function heats(of: OfStage, heat: Heat, lid: Lid, pan: PanShape): Stage {
-	if (heat.kind === "fanOven" || heat.kind === "stillOven") {
-		return around(of, OVEN_W_PER_M2K[heat.kind] * LID_LETS_IN[lid], heat.set_C);
-	}
-	return heat.kind === "waterBath" ? around(of, BATH_W_PER_M2K, heat.set_C) : onFlame(of, heat, pan);
+	return isAround(heat) ? around(of, filmAround(heat.kind, lid), heat.set_C) : onFlame(of, heat, pan);
 }
 
 function around(of: OfStage, film_W_per_M2K: number, C: number): Stage {

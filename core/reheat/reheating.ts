@@ -1,6 +1,5 @@
 import { refuse } from "../check/index.ts";
 import {
-	BATH_W_PER_M2K,
 	Block,
 	boilingPoint,
 	type Consistency,
@@ -9,14 +8,14 @@ import {
 	type FacesMeet,
 	FOOD_J_PER_KGK,
 	FOOD_KG_PER_M3,
+	filmAround,
 	type Heat,
 	type HeatCase,
 	type HeatKind,
 	HOB_W,
 	heatedConductivityOf,
+	isAround,
 	LID_HANDS_BACK,
-	LID_LETS_IN,
-	OVEN_W_PER_M2K,
 	type OvenPower,
 	STEAM_J_PER_KG,
 	simmerAt,
@@ -184,18 +183,13 @@ function* asBlock(given: Reheating, until_C: number, which: HeatCase): Generator
 
 /** What the food meets on its faces, without its steam. */
 function facesOf({ heat, lid, altitude_m, coupling = 1 }: Reheating): FacesMeet {
-	if (heat.kind === "hob") {
+	if (!isAround(heat)) {
 		const foot = { film_W_per_M2K: FLOOR_W_PER_M2K * coupling, C: boilingPoint(altitude_m) };
 		return { foot, top: NOTHING, sides: NOTHING };
 	}
-	const film_W_per_M2K =
-		coupling * (heat.kind === "waterBath" ? BATH_W_PER_M2K : ovenFilm(heat.kind) * LID_LETS_IN[lid]);
+	const film_W_per_M2K = coupling * filmAround(heat.kind, lid);
 	const all = { film_W_per_M2K, C: heat.set_C };
 	return { foot: all, top: all, sides: all };
-}
-
-function ovenFilm(kind: HeatKind): number {
-	return kind === "stillOven" ? OVEN_W_PER_M2K.stillOven : OVEN_W_PER_M2K.fanOven;
 }
 
 /** Heat that leaves the top as steam at a temperature, for a square metre. */

@@ -74,7 +74,7 @@ function grown(which: Case, atBest_min: number): number {
 	return free - Math.log10(1 + (10 ** free - 1) / 10 ** MOST_POWERS);
 }
 
-/** The mean along a straight line, by Simpson's rule: lines are short. */
-function meanShare(from_C: number, to_C: number): number {
+/** The mean of `growthShare` along a straight line, by Simpson's rule: lines are short. */
+export function meanShare(from_C: number, to_C: number): number {
 	return (growthShare(from_C) + 4 * growthShare((from_C + to_C) / 2) + growthShare(to_C)) / 6;
 }

@@ -1,5 +1,5 @@
 export { CodeEntry, codeOf, typedCode } from "./codeEntry.ts";
-export { type Growth, growthAfter, growthAlong, growthShare } from "./growth.ts";
+export { type Growth, growthAfter, growthAlong, growthShare, meanShare } from "./growth.ts";
 export {
 	CODE_CLOCKS,
 	type CodeClock,
@@ -10,7 +10,7 @@ export {
 	type HouseCodeKey,
 	presetOf,
 } from "./houseCodes.ts";
-export { equivalentMinutes, Lethality } from "./lethality.ts";
+export { equivalentMinutes, Lethality, meanRate } from "./lethality.ts";
 export {
 	minutesOf,
 	type Reach,

@@ -35,7 +35,7 @@ export function equivalentMinutes({ ref_C, z_C, series }: Lethality): number {
 }
 
 /** The mean of 10^x along a straight line. */
-function meanRate(from: number, to: number): number {
+export function meanRate(from: number, to: number): number {
 	const steep = (to - from) * Math.LN10;
 	if (Math.abs(steep) < 1e-6) return 10 ** ((from + to) / 2);
 	return (10 ** to - 10 ** from) / steep;
