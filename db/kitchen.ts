@@ -125,8 +125,8 @@ export function readOwnCodes(db: Reader): Promise<HouseCodeRow[]> {
 	return db.select().from(houseCode).where(eq(houseCode.retired, false)).orderBy(asc(houseCode.name));
 }
 
-function asCode({ name, source, dated, cooling, holdHot_C, keepCold_C, reheat }: HouseCodeRow): HouseCode {
-	return { name, source, dated, cooling, holdHot_C, keepCold_C, reheat };
+function asCode({ id: _, version: __, retired: ___, ...code }: HouseCodeRow): HouseCode {
+	return code;
 }
 
 /** A code by its key or id; the usual preset where nobody knows it any more. */

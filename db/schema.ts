@@ -31,7 +31,7 @@ import type {
 } from "#core/recipe";
 import { readDoc } from "#core/recipe";
 import { type RecordKind, USUAL_KEEPS } from "#core/records";
-import type { Cooling, HouseCode } from "#core/safety";
+import { type Cooling, type HouseCode, type KillTableKey, USUAL_COMING_UP_MIN } from "#core/safety";
 import type { CookChoice, DishShare, GuestSizes } from "#core/sitting";
 import type { TaskPlace } from "#core/tasks";
 import type { Cut } from "#core/trade";
@@ -182,6 +182,8 @@ export const houseCode = sqliteTable("house_code", {
 	source: text("source").notNull(),
 	dated: text("dated").notNull(),
 	cooling: text("cooling", { mode: "json" }).$type<Cooling>().notNull(),
+	comingUp_min: integer("coming_up_min").notNull().default(USUAL_COMING_UP_MIN),
+	kill: text("kill").$type<KillTableKey>().notNull().default("seventy"),
 	holdHot_C: real("hold_hot_c").notNull(),
 	keepCold_C: real("keep_cold_c").notNull().default(5),
 	reheat: text("reheat", { mode: "json" }).$type<HouseCode["reheat"]>().notNull(),

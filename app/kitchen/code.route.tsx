@@ -1,5 +1,13 @@
 import { data } from "react-router";
-import { CodeEntry, codeOf, HOUSE_CODES, presetOf, typedCode } from "#core/safety";
+import {
+	CodeEntry,
+	codeOf,
+	HOUSE_CODES,
+	KILL_TABLE_KEYS,
+	KILL_TABLES,
+	presetOf,
+	typedCode,
+} from "#core/safety";
 import { readOwnCodes } from "#db";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { formOf } from "../ui/server/formOf.ts";
@@ -37,6 +45,7 @@ const FIELDS: readonly (readonly [keyof CodeEntry, string, "decimal" | "numeric"
 	["dated", "Of when", "text"],
 	["standing_min", "May stand before it is cooled, min", "numeric"],
 	["from_C", "Cooling counts from, °C, or from the start", "decimal"],
+	["comingUp_min", "From cold to hot within, min", "numeric"],
 	["holdHot_C", "Hold hot at, °C or more", "decimal"],
 	["keepCold_C", "Keep cold at, °C or less (empty: the coldest step)", "decimal"],
 	["first_C", "Cool to, °C", "decimal"],
@@ -72,6 +81,18 @@ export default function Code({ loaderData, actionData }: Route.ComponentProps) {
 			<Choice label="Its clock counts from" name="clock" defaultValue={typed.clock} wrong={wrong.clock}>
 				<option value="firstPoint">the first point that is so cold: the stricter</option>
 				<option value="warmest">the warmest point</option>
+			</Choice>
+			<Choice
+				label="Gentle heat is held against"
+				name="kill"
+				defaultValue={typed.kill ?? ""}
+				wrong={wrong.kill}
+			>
+				{KILL_TABLE_KEYS.map((key) => (
+					<option key={key} value={key}>
+						{KILL_TABLES[key].name}
+					</option>
+				))}
 			</Choice>
 		</EquipmentForm>
 	);

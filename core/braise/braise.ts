@@ -1,12 +1,14 @@
 import { mapValues } from "es-toolkit";
 import { COUPLING_SPREAD, HEAT_SPREAD_C, type HeatKind, thicker } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
+import type { ReachRange } from "../safety/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
+import type { ColdestAsked, ColdestReached } from "./Coldest.ts";
 import { leftAt, reached } from "./Course.ts";
 import { CALIBRATED } from "./calibrated.ts";
 import { RANGE_END } from "./confidence.ts";
 import { CUT_GROUPS } from "./cutFactors.ts";
-import { type Simulated, simulate } from "./simulate.ts";
+import { type Simulated, type SimulateOptions, simulate } from "./simulate.ts";
 import { MARKS, type Mark } from "./tenderness.ts";
 
 /** How far pieces, animals, lids and pans stray from what is said, as the ends of an 80 % range. */
@@ -36,6 +38,8 @@ export interface Braised {
 	readonly dryAt_min: number | null;
 	readonly peakLiquid_C: number;
 	readonly likely: Simulated;
+	/** When its coldest point has come up, and has had its kill; null where nobody asked. */
+	readonly coldest: Readonly<Record<"hot" | "killed", ReachRange>> | null;
 	/** What heated it. */
 	readonly heat: HeatKind;
 	/** The most telling first. */
@@ -49,6 +53,8 @@ export interface BraiseOptions {
 	readonly layers?: boolean;
 	/** How it is known to soften; the shipped constants unless a kitchen's log says otherwise. */
 	readonly tenderness?: Tenderness;
+	/** What is asked of the coldest point of the pan. */
+	readonly coldest?: ColdestAsked;
 }
 
 /** What is believed of tenderness besides the heat: how far it may be out. */
@@ -68,10 +74,14 @@ export interface Tenderness {
  * @returns a mark is null when it is not reached within two days
  * @see model, sections E and J
  */
-export function braise(given: BraiseGiven, { layers = false, tenderness }: BraiseOptions = {}): Braised {
+export function braise(
+	given: BraiseGiven,
+	{ layers = false, tenderness, coldest }: BraiseOptions = {},
+): Braised {
 	const last = CALIBRATED.marks.fallingApart * BEYOND;
-	const likely = simulate(given, { minutes: LONGEST_MIN, until: last / (1 - CUT_SPREAD), layers });
-	const ends = endsOf(given, likely, last);
+	const asked = coldest ? { coldest } : {};
+	const likely = simulate(given, { minutes: LONGEST_MIN, until: last / (1 - CUT_SPREAD), layers, ...asked });
+	const ends = endsOf(given, likely, last, asked);
 	const { times, spread: modelSpread } = tenderness ?? { times: 1, spread: modelSpreadOf(given) };
 	const forkTender_min = reached(likely, CALIBRATED.marks.forkTender);
 	return {
@@ -82,6 +92,9 @@ export function braise(given: BraiseGiven, { layers = false, tenderness }: Brais
 		dryAt_min: likely.dryAt_min,
 		peakLiquid_C: likely.peakLiquid_C,
 		likely,
+		coldest: coldest
+			? { hot: latestOf(likely, ends, "hot_min"), killed: latestOf(likely, ends, "killed_min") }
+			: null,
 		heat: given.heat.kind,
 		sensitivities: sensitivitiesOf(likely, ends),
 		modelSpread,
@@ -113,10 +126,18 @@ interface Ends {
 	readonly highFactor: number;
 }
 
-function endsOf(given: BraiseGiven, likely: Simulated, until: number): Ends[] {
+function endsOf(
+	given: BraiseGiven,
+	likely: Simulated,
+	until: number,
+	asked: Pick<SimulateOptions, "coldest">,
+): Ends[] {
 	const { sides, coupling = 1, leak = 1 } = given;
 	const run = (changed: Partial<BraiseGiven>) =>
-		simulate({ ...given, ...changed }, { minutes: LONGEST_MIN, until, every_min: Number.POSITIVE_INFINITY });
+		simulate(
+			{ ...given, ...changed },
+			{ minutes: LONGEST_MIN, until, every_min: Number.POSITIVE_INFINITY, ...asked },
+		);
 	const ends = (
 		what: Sensitivity["what"],
 		sooner: Partial<BraiseGiven>,
@@ -191,6 +212,20 @@ function rangeOf(
 		likely: middle * times,
 		high: middle * times * Math.exp(Math.sqrt(later)),
 	};
+}
+
+/** When it is likely so, and how late it may be: what is not known puts it off as independent causes do. */
+function latestOf(likely: Simulated, ends: readonly Ends[], what: keyof ColdestReached): ReachRange {
+	const middle = likely.coldest?.[what] ?? null;
+	if (middle === null) return { likely: "never", latest: "never" };
+	if (middle === 0) return { likely: "already", latest: "already" };
+	let later = 0;
+	for (const { high } of ends) {
+		const late = high.coldest?.[what] ?? null;
+		if (late === null) return { likely: middle, latest: "never" };
+		later += Math.log(Math.max(1, late / middle)) ** 2;
+	}
+	return { likely: middle, latest: middle * Math.exp(Math.sqrt(later)) };
 }
 
 function sensitivitiesOf(likely: Simulated, ends: readonly Ends[]): Sensitivity[] {

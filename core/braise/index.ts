@@ -14,6 +14,7 @@ export {
 	tenderRange,
 } from "./braise.ts";
 export { type BraiseCurve, braiseCurve, endOfCurve, pointAt } from "./braiseCurve.ts";
+export type { ColdestAsked, ColdestReached } from "./Coldest.ts";
 export { type Course, heatAt, leftAt, reached, steamAt } from "./Course.ts";
 export { CALIBRATED } from "./calibrated.ts";
 export { minutesToBeSure, RANGE_END, type StillToGo, stillToGo, USUAL_CONFIDENCE } from "./confidence.ts";

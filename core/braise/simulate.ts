@@ -18,6 +18,7 @@ import {
 } from "../heat/index.ts";
 import type { Lid } from "../trade/index.ts";
 import type { BraiseGiven, BraiseLedger, BraisePoint } from "./BraiseGiven.ts";
+import { Coldest, type ColdestAsked, type ColdestReached } from "./Coldest.ts";
 import { type Course, CourseLog } from "./Course.ts";
 import { cutFactor } from "./cutFactors.ts";
 import { dryBelow, join, type PanState, startOf, steamOff, storedHeat, surfaceOf, weep } from "./PanState.ts";
@@ -40,6 +41,8 @@ export interface Simulated {
 	readonly dryAt_min: number | null;
 	readonly peakLiquid_C: number;
 	readonly ledger: BraiseLedger;
+	/** What was asked of its coldest point. */
+	readonly coldest?: ColdestReached;
 	/** All that happened, step by step; `reached`, `leftAt`, `steamAt` and `heatAt` read it. */
 	readonly course: Course;
 }
@@ -54,6 +57,8 @@ export interface SimulateOptions {
 	readonly every_min?: number;
 	/** Whether the points tell every layer of the meat. */
 	readonly layers?: boolean;
+	/** Followed where it is asked. */
+	readonly coldest?: ColdestAsked;
 }
 
 /** What stays the same through the whole braise. */
@@ -86,6 +91,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 	joinDue(setting, state, -1, 0);
 	const points: BraisePoint[] = [tell(0)];
 	const log = new CourseLog(poured_kg);
+	const coldest = options.coldest ? new Coldest(options.coldest, coldestOf(state)) : null;
 	const steps = stepsOf(setting.events, options, step_s);
 	let dryAt_min: number | null = null;
 	let peak = state.liquid_C;
@@ -103,6 +109,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 		const soft = softened(state);
 		peak = Math.max(peak, state.liquid_C);
 		log.add(minute, soft, state);
+		coldest?.add(minute, coldestOf(state));
 		if (dryAt_min === null && state.water_kg <= setting.dry_kg) dryAt_min = minute;
 		if (minute - told_min >= every_min - 1e-9) {
 			points.push(tell(minute));
@@ -122,8 +129,14 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 			waterSteam_kg: state.steam_kg,
 			waterLeft_kg: state.water_kg,
 		},
+		...(coldest ? { coldest: coldest.reached() } : {}),
 		course: log.course(),
 	};
+}
+
+/** The coldest of liquid and meat: meat has its coldest layer in the middle, or at the surface as it cools. */
+function coldestOf({ liquid_C, meat: { C } }: PanState): number {
+	return Math.min(liquid_C, C[0] as number, C[C.length - 1] as number);
 }
 
 function settingOf(given: BraiseGiven): Setting {

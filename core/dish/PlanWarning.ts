@@ -105,6 +105,23 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 			readonly loads: number;
 	  }
 	| { readonly code: "boilsDry"; readonly at_min: number }
+	/** The coldest of a pan is hot later than the house code lets it, or may be; null where it never is. */
+	| {
+			readonly code: "comingUpSlow" | "comingUpClose";
+			readonly hot_C: number;
+			readonly within_min: number;
+			readonly minutes: number | null;
+			readonly house: string;
+	  }
+	/** At the lift the coldest of a pan has had less than the house's table asks, or may have; null where it never has. */
+	| {
+			readonly code: "underKilled" | "underKilledClose";
+			/** What the table asks at its own temperature. */
+			readonly ref_C: number;
+			readonly ref_min: number;
+			readonly lift_min: number;
+			readonly minutes: number | null;
+	  }
 	| { readonly code: "nearlyDry"; readonly left_l: number; readonly in_l: number }
 	| {
 			readonly code: "finishTooSalt" | "finishTooLong";
@@ -153,6 +170,14 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 			readonly hot: boolean;
 	  }
 	/** Held hot it would be softer than a plate wants it. */
+	/** Kept hot it is below its limit before the last plate, or may be. */
+	| {
+			readonly code: "holdMissed" | "holdClose";
+			readonly limit_C: number;
+			readonly minutes: number;
+			/** When it is, from hot. */
+			readonly below_min: number;
+	  }
 	| { readonly code: "heldTooSoft"; readonly minutes: number; readonly sensible_min: number }
 	| { readonly code: "holdHot"; readonly minutes: number; readonly pans: number }
 	| {

@@ -57,6 +57,22 @@ describe("the heat of a dish", () => {
 		expect(likely(at(70))).toBeGreaterThan(likely(at(80)) * 1.3);
 	});
 
+	it("that is gentle is held against the house code at the coldest point, and a hot one meets it", () => {
+		const bath = on("bath", {
+			piece: { shape: "block", length_mm: 220, width_mm: 160, height_mm: 110, weight_g: 4000 },
+		});
+		const at = (set: number) =>
+			plan({ ...bath, braise: { ...bath.braise, oven_C: { low: 55, set, high: 90 } } }, ORDER, EVERYTHING);
+		const codes = (made: Plan) => made.warnings.map(({ code }) => code);
+		expect(at(60).braise?.slowest.verdicts?.comingUp).toBe("missed");
+		expect(codes(at(60))).toContain("comingUpSlow");
+		expect(at(80).braise?.slowest.verdicts).toEqual({ comingUp: "met", killed: "met" });
+		for (const heat of ["oven", "hob", "pressure"] as const) {
+			const made = plan(on(heat, { layers: "poured", piece: CUBE }), ORDER, EVERYTHING);
+			expect(made.braise?.slowest.verdicts).toEqual({ comingUp: "met", killed: "met" });
+		}
+	});
+
 	it("is said where the kitchen has nothing for it, and where pots want more burners than there are", () => {
 		const codes = (recipe: Recipe, kitchen = EVERYTHING, covers = 60) =>
 			plan(recipe, { ...ORDER, covers }, kitchen).warnings.map(({ code }) => code);

@@ -5,6 +5,7 @@ import {
 	type BraiseGiven,
 	braise,
 	CALIBRATED,
+	type ColdestAsked,
 	LONGEST_MIN,
 	leftAt,
 	likelyMinutes,
@@ -32,6 +33,7 @@ import {
 } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import { heatOf, inPan, type Recipe } from "../recipe/index.ts";
+import { comesUpTo, type HouseCode, KILL_TABLES, type Verdict, verdictOfReach } from "../safety/index.ts";
 import type { Lid } from "../trade/index.ts";
 import { joinsLate } from "./panLines.ts";
 import type { PlanColour } from "./planColour.ts";
@@ -64,6 +66,8 @@ export interface BraiseGroup {
 	readonly tender_min: Range;
 	/** What they are given, so that they are tender as surely as the house wants; whole minutes. */
 	readonly allowed_min: number;
+	/** How its coldest point stands to the house code on its way up, and to its table at the lift; null where nobody asked. */
+	readonly verdicts: Readonly<Record<"comingUp" | "killed", Verdict>> | null;
 }
 
 /** How the dish comes to be tender: each oven load and kind of pan has its own heat, the slowest decides. */
@@ -94,11 +98,12 @@ export interface FoundTender {
 	readonly braised: Braised;
 	readonly range: Range;
 }
-export type TenderOf = (given: BraiseGiven, recipe: Recipe, beliefs: Beliefs) => FoundTender;
+export type TenderOf = (given: BraiseGiven, recipe: Recipe, beliefs: Beliefs, code: HouseCode) => FoundTender;
 
 /** With all that is not known tried at both ends: what a dish is shown and given by. */
-export const tenderByRange: TenderOf = (given, { cut }, beliefs) => {
-	const braised = braiseOf(given, beliefs.minutes[cut]);
+export const tenderByRange: TenderOf = (given, { cut }, beliefs, code) => {
+	const coldest = { hot_C: comesUpTo(code), kill: KILL_TABLES[code.kill] };
+	const braised = braiseOf(given, beliefs.minutes[cut], coldest);
 	return { braised, range: tenderRange(braised) };
 };
 
@@ -117,6 +122,7 @@ export const tenderLikely: TenderOf = (given, recipe, beliefs) => {
 		dryAt_min: course.dryAt_min,
 		peakLiquid_C: course.peakLiquid_C,
 		likely: course,
+		coldest: null,
 		heat: given.heat.kind,
 		sensitivities: [],
 		modelSpread: 0,
@@ -212,11 +218,13 @@ function groupOf(group: Filled, braising: Braising): BraiseGroup {
 	const stands = must(braising.standing, id, "group of pans");
 	const { joined, second } = heatedPan(group, stands, braising);
 	const { given, braised, tender_min, sure_min } = uncoveredAtEnd(joined, recipe, (tried) => {
-		const { braised: found, range } = braising.tenderOf(tried, recipe, beliefs);
+		const { braised: found, range } = braising.tenderOf(tried, recipe, beliefs, policy.code);
 		const sure = Math.ceil(minutesToBeSure(range, policy.confidence));
 		return { given: tried, braised: found, tender_min: range, sure_min: sure };
 	});
 	const secondAllowed_min = second ? toFive(minutesToBeSure(second.tender_min, policy.confidence)) : 0;
+	// Where the second main is the slower, it is in from the start and says when both are lifted.
+	const allowed_min = stands.given_min ?? Math.max(sure_min, secondAllowed_min);
 	return {
 		id,
 		go,
@@ -230,8 +238,20 @@ function groupOf(group: Filled, braising: Braising): BraiseGroup {
 		second_min: second?.tender_min ?? null,
 		tender_min,
 		secondAllowed_min,
-		// Where the second main is the slower, it is in from the start and says when both are lifted.
-		allowed_min: stands.given_min ?? Math.max(sure_min, secondAllowed_min),
+		allowed_min,
+		verdicts: verdictsOf(braised, allowed_min, policy.code),
+	};
+}
+
+function verdictsOf(
+	{ coldest }: Braised,
+	allowed_min: number,
+	{ comingUp_min }: HouseCode,
+): BraiseGroup["verdicts"] {
+	if (!coldest) return null;
+	return {
+		comingUp: verdictOfReach(coldest.hot, comingUp_min),
+		killed: verdictOfReach(coldest.killed, allowed_min),
 	};
 }
 
@@ -531,8 +551,14 @@ const A_DROP_L = 0.05;
 const braisedMemo = memoise<string, Braised>(500);
 const likelyMemo = memoise<string, number>(2000);
 
-function braiseOf(given: BraiseGiven, tenderness: Beliefs["minutes"][Recipe["cut"]]): Braised {
-	return braisedMemo(JSON.stringify([given, tenderness]), () => braise(given, { tenderness }));
+function braiseOf(
+	given: BraiseGiven,
+	tenderness: Beliefs["minutes"][Recipe["cut"]],
+	coldest?: ColdestAsked,
+): Braised {
+	return braisedMemo(JSON.stringify([given, tenderness, coldest]), () =>
+		braise(given, { tenderness, ...(coldest ? { coldest } : {}) }),
+	);
 }
 
 function likelyOf(given: BraiseGiven): number {

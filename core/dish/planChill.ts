@@ -75,9 +75,9 @@ export interface PlanChill {
 }
 
 /** Out of the oven, lid off, °C. General practice. */
-const LIFTED_C = 88;
-/** The kitchen's air, °C, while it stands before it is cooled. */
-const KITCHEN_C = 22;
+export const LIFTED_C = 88;
+/** The kitchen's air, °C. */
+export const KITCHEN_C = 22;
 const ICED_WATER_C = 1;
 
 interface Cooling {

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import { HOUSE_CODES } from "../safety/index.ts";
 import { KITCHEN, ORDER, RECIPE, wanting } from "./dish.testing.ts";
 import { type Plan, plan } from "./index.ts";
+import { heldVerdict } from "./planHold.ts";
 
 const holdOf = ({ hold }: Plan) => {
 	if (!hold) throw new Error("it has pans");
@@ -39,5 +40,24 @@ describe("a dish that is held hot", () => {
 		const waits = planned.wait_min + planned.hold_min;
 		const warned = planned.warnings.some(({ code }) => code === "heldTooSoft");
 		expect(warned).toBe(waits > holdOf(planned).sensible_min.likely);
+	});
+
+	it("stays hot for hours under its lid, longest in the fullest pan, and misses its limit a moment after that", () => {
+		const hold = holdOf(plan(RECIPE, ORDER, KITCHEN));
+		const { likely, soonest } = hold.unheated;
+		expect(soonest).toBeGreaterThan(60);
+		expect(likely).toBeGreaterThan(Number(soonest));
+		expect(heldVerdict(hold, false, Number(soonest))).toBe("met");
+		expect(heldVerdict(hold, false, Number(soonest) + 1 / 60)).toBe("close");
+		expect(heldVerdict(hold, false, Number(likely))).toBe("close");
+		expect(heldVerdict(hold, false, Number(likely) + 1 / 60)).toBe("missed");
+		expect(heldVerdict(hold, true, 600)).toBe("met");
+	});
+
+	it("is not known where it is made hot only to the limit itself", () => {
+		const code = HOUSE_CODES.twoHour63;
+		const ahead = { ...RECIPE, schools: { ...RECIPE.schools, service: "madeAhead" as const } };
+		const hold = holdOf(plan(ahead, ORDER, wanting({ code })));
+		expect(heldVerdict(hold, false, 30)).toBe("notKnown");
 	});
 });

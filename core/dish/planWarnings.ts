@@ -7,6 +7,7 @@ import type { PlacedTask } from "../tasks/index.ts";
 import { isOpen } from "../time/index.ts";
 import { cookedShare, isByPiece } from "../yields/index.ts";
 import { cutWarnings } from "./cutWarnings.ts";
+import { coldestWarnings, heldWarnings } from "./hotWarnings.ts";
 import { liquidWarnings } from "./liquidWarnings.ts";
 import { mainWarnings } from "./mainWarnings.ts";
 import { inMarinade, marinadeOf } from "./marinade.ts";
@@ -33,12 +34,14 @@ export function planWarnings(planned: Planned, kitchen: Kitchen): PlanWarning[] 
 		...goesWarnings(planned.recipe, kitchen, planned.pans, planned.elsewhere, planned.tasks),
 		...ovenWarnings(planned),
 		...tenderWarnings(planned.braise),
+		...coldestWarnings(planned.braise, kitchen.policy),
 		...ovenTimeWarnings(planned.braise),
 		...liquidWarnings(kitchen.policy, planned),
 		...cutWarnings(planned),
 		...mainWarnings(planned),
 		...pieceWarnings(recipe),
 		...clockWarnings(planned, kitchen),
+		...heldWarnings(planned),
 		...chillWarnings(planned, kitchen.policy),
 		...reheatWarnings(planned),
 		...carryWarnings(planned),

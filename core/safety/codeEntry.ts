@@ -1,6 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Name, oneOf, refuse } from "../check/index.ts";
-import { CODE_CLOCKS, type HouseCode } from "./houseCodes.ts";
+import { CODE_CLOCKS, type HouseCode, USUAL_COMING_UP_MIN } from "./houseCodes.ts";
+import { KILL_TABLE_KEYS } from "./killTables.ts";
 
 const degrees = (least: number, most: number) =>
 	Type.Number({ minimum: least, maximum: most, allowed: `a temperature from ${least} to ${most} °C` });
@@ -24,6 +25,9 @@ export const CodeEntry = Type.Object({
 	first_min: minutes(1440),
 	second_C: Type.Optional(degrees(-5, 60)),
 	second_min: Type.Optional(minutes(2880)),
+	/** As in the presets where it is left out. */
+	comingUp_min: Type.Optional(minutes(720)),
+	kill: Type.Optional(oneOf(KILL_TABLE_KEYS)),
 	holdHot_C: degrees(40, 95),
 	/** The coldest step of cooling where it is left out. */
 	keepCold_C: Type.Optional(degrees(-5, 15)),
@@ -39,6 +43,26 @@ export type CodeEntry = Static<typeof CodeEntry>;
  */
 export function codeOf(typed: CodeEntry): HouseCode {
 	const { name, source, dated, from_C, standing_min, first_C, first_min, second_C, second_min } = typed;
+	const { comingUp_min = USUAL_COMING_UP_MIN, kill = "seventy" } = typed;
+	refuseSteps(typed);
+	const second =
+		second_C === undefined || second_min === undefined ? [] : [{ to_C: second_C, within_min: second_min }];
+	return {
+		...{ name, source, dated, comingUp_min, kill },
+		cooling: {
+			from_C: from_C ?? null,
+			...(typed.clock === undefined ? {} : { clock: typed.clock }),
+			standing_min,
+			to: [{ to_C: first_C, within_min: first_min }, ...second],
+		},
+		holdHot_C: typed.holdHot_C,
+		keepCold_C: typed.keepCold_C ?? second_C ?? first_C,
+		reheat: { core_C: typed.reheat_C, within_min: typed.reheat_min ?? null },
+	};
+}
+
+/** Steps of cooling go down, and on. */
+function refuseSteps({ from_C, first_C, first_min, second_C, second_min }: CodeEntry): void {
 	if ((second_C === undefined) !== (second_min === undefined)) {
 		throw refuse(
 			second_C === undefined ? "second_C" : "second_min",
@@ -57,22 +81,6 @@ export function codeOf(typed: CodeEntry): HouseCode {
 	if (from_C !== undefined && from_C <= first_C) {
 		throw refuse("from_C", `${from_C} was given; hotter than the first step (${first_C} °C) is allowed`);
 	}
-	const second =
-		second_C === undefined || second_min === undefined ? [] : [{ to_C: second_C, within_min: second_min }];
-	return {
-		name,
-		source,
-		dated,
-		cooling: {
-			from_C: from_C ?? null,
-			...(typed.clock === undefined ? {} : { clock: typed.clock }),
-			standing_min,
-			to: [{ to_C: first_C, within_min: first_min }, ...second],
-		},
-		holdHot_C: typed.holdHot_C,
-		keepCold_C: typed.keepCold_C ?? second_C ?? first_C,
-		reheat: { core_C: typed.reheat_C, within_min: typed.reheat_min ?? null },
-	};
 }
 
 /** Limits as they stand in the form: a preset to be copied, or the house's own. */
@@ -81,6 +89,8 @@ export function typedCode({
 	source,
 	dated,
 	cooling,
+	comingUp_min,
+	kill,
 	holdHot_C,
 	keepCold_C,
 	reheat,
@@ -97,6 +107,8 @@ export function typedCode({
 		first_min: first?.within_min,
 		second_C: second?.to_C,
 		second_min: second?.within_min,
+		comingUp_min,
+		kill,
 		holdHot_C,
 		keepCold_C,
 		reheat_C: reheat.core_C,

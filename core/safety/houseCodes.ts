@@ -1,3 +1,5 @@
+import type { KillTableKey } from "./killTables.ts";
+
 /** By which point of the food the clock of a code begins; the first is the stricter. */
 export const CODE_CLOCKS = ["firstPoint", "warmest"] as const;
 export type CodeClock = (typeof CODE_CLOCKS)[number];
@@ -13,6 +15,12 @@ export interface Cooling {
 }
 
 /**
+ * No rule names one figure for all food that comes up: those for whole joints give six hours, those for
+ * food out of the cold without a record two or four. Ours, and the house's to change.
+ */
+export const USUAL_COMING_UP_MIN = 180;
+
+/**
  * House codes: limits a kitchen may choose to work to. Reference presets, to be
  * checked against local rules; the local authority and the licensed operator decide.
  * @see model, section H
@@ -24,6 +32,10 @@ export interface HouseCode {
 	readonly dated: string;
 	/** Each temperature to reach and the minutes allowed since cooling began at `from_C`. */
 	readonly cooling: Cooling;
+	/** Minutes in which what is heated from cold is at its hot hold where it is coldest. */
+	readonly comingUp_min: number;
+	/** What gently cooked food is held against. */
+	readonly kill: KillTableKey;
 	readonly holdHot_C: number;
 	/** What is kept cold is no warmer. */
 	readonly keepCold_C: number;
@@ -44,6 +56,8 @@ export const HOUSE_CODES = {
 				{ to_C: 5, within_min: 360 },
 			],
 		},
+		comingUp_min: USUAL_COMING_UP_MIN,
+		kill: "beef",
 		holdHot_C: 57,
 		keepCold_C: 5,
 		reheat: { core_C: 74, within_min: 120 },
@@ -53,6 +67,8 @@ export const HOUSE_CODES = {
 		source: "cook-chill guidance of the British Isles",
 		dated: "1989, as updated since",
 		cooling: { from_C: null, standing_min: 30, to: [{ to_C: 3, within_min: 90 }] },
+		comingUp_min: USUAL_COMING_UP_MIN,
+		kill: "seventy",
 		holdHot_C: 63,
 		keepCold_C: 8,
 		reheat: { core_C: 75, within_min: null },
@@ -62,6 +78,8 @@ export const HOUSE_CODES = {
 		source: "hygiene rules for catering in western Europe",
 		dated: "2009",
 		cooling: { from_C: 63, standing_min: 0, to: [{ to_C: 10, within_min: 120 }] },
+		comingUp_min: USUAL_COMING_UP_MIN,
+		kill: "seventy",
 		holdHot_C: 63,
 		keepCold_C: 10,
 		reheat: { core_C: 63, within_min: 60 },
@@ -78,11 +96,20 @@ export const HOUSE_CODES = {
 				{ to_C: 5, within_min: 360 },
 			],
 		},
+		comingUp_min: USUAL_COMING_UP_MIN,
+		kill: "seventy",
 		holdHot_C: 60,
 		keepCold_C: 5,
 		reheat: { core_C: 75, within_min: null },
 	},
 } as const satisfies Record<string, HouseCode>;
+
+/** Food has come up where nothing grows in it any more, with something to spare, °C; sooner where a code holds hot below it. */
+const COME_UP_C = 57;
+
+export function comesUpTo({ holdHot_C }: Pick<HouseCode, "holdHot_C">): number {
+	return Math.min(holdHot_C, COME_UP_C);
+}
 
 export type HouseCodeKey = keyof typeof HOUSE_CODES;
 

@@ -4,12 +4,15 @@ export {
 	CODE_CLOCKS,
 	type CodeClock,
 	type Cooling,
+	comesUpTo,
 	HOUSE_CODE_KEYS,
 	HOUSE_CODES,
 	type HouseCode,
 	type HouseCodeKey,
 	presetOf,
+	USUAL_COMING_UP_MIN,
 } from "./houseCodes.ts";
+export { KILL_TABLE_KEYS, KILL_TABLES, type KillTable, type KillTableKey } from "./killTables.ts";
 export { equivalentMinutes, Lethality, meanRate } from "./lethality.ts";
 export {
 	minutesOf,

@@ -14,6 +14,7 @@ export interface Limit {
 }
 
 /** What of a house code is held against readings. */
+/** What of a code judges what is watched. */
 export type CodeLimits = Pick<HouseCode, "cooling" | "reheat" | "holdHot_C" | "keepCold_C">;
 
 /** What a house code asks of a course. @see model, section H */

@@ -1,6 +1,5 @@
-import type { HouseCode } from "../safety/index.ts";
 import { MINUTE_MS } from "../time/index.ts";
-import { type Course, isHeld, type Limit, limitsOf } from "./courses.ts";
+import { type CodeLimits, type Course, isHeld, type Limit, limitsOf } from "./courses.ts";
 
 /** A whole watch in a few figures, as a sheet tells it. Moments are instants. */
 export interface WatchSummary {
@@ -23,7 +22,7 @@ export interface Asked {
 const JUST_BEYOND_K = 0.01;
 
 /** What has to be asked of the readings of a course: where its code's clock begins, then each limit. */
-export function askedFor(course: Course, code: HouseCode): Asked[] {
+export function askedFor(course: Course, code: CodeLimits): Asked[] {
 	const limits = limitsOf(course, code).map(({ C, wanted }): Asked => {
 		if (!isHeld(course)) return { C, wanted };
 		// What is held is asked for its first reading on the wrong side.
@@ -43,7 +42,7 @@ export function askedFor(course: Course, code: HouseCode): Asked[] {
  */
 export function summaryOf(given: {
 	readonly course: Course;
-	readonly code: HouseCode;
+	readonly code: CodeLimits;
 	readonly clockFrom: number;
 	readonly first_C: number | null;
 	readonly crossings: readonly (number | null)[];

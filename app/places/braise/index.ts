@@ -1,10 +1,13 @@
 import type { WorkedDish } from "#core/day";
 import { type BraiseGroup, joinsLate, lastStartAt } from "#core/dish";
 import { heatOf, isInOven } from "#core/recipe";
+import type { Reach } from "#core/safety";
 import type { PlacedTask } from "#core/tasks";
-import { durationWords, minutesBefore } from "#core/time";
+import { durationWords, MINUTE_MS, minutesBefore } from "#core/time";
 import { type HeatWay, LIDS } from "#core/trade";
+import type { Fact } from "../../ui/parts/Facts.tsx";
 import type { Reading } from "../../ui/words/reading.ts";
+import { reachWords, VERDICT_WORDS } from "../../ui/words/verdictWords.ts";
 import type { Headline, PaperLine, Place, PlaceGiven } from "../Place.ts";
 import { setWords } from "../words.ts";
 import { braiseView } from "./braise.view.ts";
@@ -60,6 +63,29 @@ function groupWords({ pans, type }: BraiseGroup): string {
 	return `${pans.length} × ${type.name}`;
 }
 
+/** Gentle heat is watched at its coldest point, °C: hotter liquid has long done what is asked when it is tender. */
+const GENTLE_C = 85;
+
+/** When the coldest point has come up, and has had its heat, where that is not a matter of course. */
+function coldestFacts({ braise: planned }: WorkedDish, into: number, reading: Reading): Fact[] {
+	const slowest = planned?.slowest;
+	const coldest = slowest?.braised.coldest;
+	if (!slowest || !coldest || slowest.braised.peakLiquid_C > GENTLE_C) return [];
+	const { comingUp, killed } = slowest.verdicts ?? { comingUp: "notKnown", killed: "notKnown" };
+	const at = (reach: Reach) =>
+		typeof reach === "number" ? reading.clockAfter(into + reach * MINUTE_MS, into) : reachWords(reach);
+	return [
+		{
+			figure: at(coldest.hot.likely),
+			label: `coldest point hot; coming up in time: ${VERDICT_WORDS[comingUp]}`,
+		},
+		{
+			figure: at(coldest.killed.likely),
+			label: `coldest point has had its heat: ${VERDICT_WORDS[killed]} at the lift`,
+		},
+	];
+}
+
 function headline({ plan, reading }: PlaceGiven): Headline {
 	const into = lastStartAt(plan, "braise");
 	const lift = lastStartAt(plan, "rest");
@@ -70,6 +96,7 @@ function headline({ plan, reading }: PlaceGiven): Headline {
 		facts: [
 			{ figure: reading.clockAfter(plan.tender.low, into), label: "check first at" },
 			{ figure: reading.clockAfter(lift, into), label: "lift; if not tender by then, sauce first" },
+			...coldestFacts(plan, into, reading),
 			...(heatOf(plan.recipe) === "hob"
 				? []
 				: [

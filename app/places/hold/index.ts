@@ -19,10 +19,27 @@ export function sensibleFacts(plan: WorkedDish, reading: Reading): Fact[] {
 			figure: reading.clock(latest),
 			label: `latest sensible plate, held at ${reading.temperature(hold.held_C)}`,
 		},
+		...unheatedFacts(plan, reading),
 		...(waits_h > 0.25
 			? [{ figure: reading.volume(hold.dries_l_per_h * waits_h), label: "of water it loses, covered" }]
 			: []),
 	];
+}
+
+/** How long it stays hot with nothing that heats it: where a hold fails, and where there is none. */
+function unheatedFacts({ hold }: WorkedDish, reading: Reading): Fact[] {
+	if (!hold || typeof hold.unheated.soonest !== "number") return [];
+	return [
+		{
+			figure: durationWords(toFive(hold.unheated.soonest)),
+			label: `unheated under its lid it stays at ${reading.temperature(hold.limit_C)} or above`,
+		},
+	];
+}
+
+/** The careful side: to the five minutes before. */
+function toFive(minutes: number): number {
+	return Math.floor(minutes / 5) * 5;
 }
 
 /** Fillings that another follows, turned out of their pans. */

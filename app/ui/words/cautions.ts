@@ -57,7 +57,7 @@ const HAZARD_WORDS: Readonly<Record<Hazard, (given: CautionGiven) => string>> = 
 };
 
 /** "from 57 °C to 21 °C within 2 h and to 5 °C within 6 h" */
-export function coolingWords({ cooling }: HouseCode, reading: Reading): string {
+export function coolingWords({ cooling }: Pick<HouseCode, "cooling">, reading: Reading): string {
 	const from = cooling.from_C === null ? "" : `from ${reading.temperature(cooling.from_C)} `;
 	const steps = cooling.to.map(
 		({ to_C, within_min }) => `to ${reading.temperature(to_C)} within ${durationWords(within_min)}`,
@@ -68,7 +68,7 @@ export function coolingWords({ cooling }: HouseCode, reading: Reading): string {
 }
 
 /** "to a core of 75 °C without delay" */
-export function reheatWords({ reheat }: HouseCode, reading: Reading): string {
+export function reheatWords({ reheat }: Pick<HouseCode, "reheat">, reading: Reading): string {
 	const within = reheat.within_min === null ? "without delay" : `within ${durationWords(reheat.within_min)}`;
 	return `to a core of ${reading.temperature(reheat.core_C)} ${within}`;
 }

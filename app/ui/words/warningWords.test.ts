@@ -90,6 +90,18 @@ const WARNINGS: readonly (readonly [PlanWarning, readonly string[]])[] = [
 		},
 		["63 °C", "2 h 51", "4 h"],
 	],
+	[
+		{ code: "holdMissed", place: "rest", limit_C: 63, minutes: 250, below_min: 190 },
+		["3 h 10", "4 h 10", "63 °C"],
+	],
+	[
+		{ code: "comingUpSlow", place: "braise", hot_C: 57, within_min: 180, minutes: 212, house: "Ours" },
+		["57 °C", "3 h 32", "3 h", "Ours"],
+	],
+	[
+		{ code: "underKilled", place: "braise", ref_C: 70, ref_min: 2, lift_min: 180, minutes: 212.4 },
+		["3 h", "3 h 32", "2 min at 70 °C"],
+	],
 	[{ code: "heldTooSoft", place: "rest", minutes: 190, sensible_min: 131.2 }, ["3 h 10", "2 h 11"]],
 	[{ code: "meatWaits", place: "rest", minutes: 75 }, ["75 min"]],
 	[{ code: "holdHot", place: "rest", minutes: 80, pans: 6 }, ["6 pans", "80 min"]],

@@ -102,6 +102,12 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 				says: `The card lays the pieces ${reading.length(warning.gap_mm)} apart in the searing pan; ${reading.length(warning.wanted_mm)} lets the steam out.`,
 				remedy: `Lay ${warning.perLoad} at a time: ${warning.loads} loads.`,
 			};
+		case "comingUpSlow":
+		case "comingUpClose":
+			return comingUpWords(warning, reading);
+		case "underKilled":
+		case "underKilledClose":
+			return underKilledWords(warning, reading);
 		case "boilsDry":
 			return {
 				says: `The pans would be dry after about ${durationWords(warning.at_min)}.`,
@@ -220,6 +226,14 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 		case "carryMissed":
 		case "carryClose":
 			return carriedWords(warning, reading);
+		case "holdMissed":
+		case "holdClose": {
+			const [below, stands] = durationsWords(Math.round(warning.below_min), Math.round(warning.minutes));
+			return {
+				says: `Under its lid alone it ${warning.code === "holdMissed" ? "is" : "may be"} below ${reading.temperature(warning.limit_C)} after ${below}; the last plate goes after ${stands}.`,
+				remedy: "Hold it in a bain-marie or an oven, or lift it later.",
+			};
+		}
 		case "heldTooSoft":
 			return {
 				says: `It waits hot for ${durationsWords(warning.minutes, warning.sensible_min).join("; after ")} it begins to shred.`,
@@ -345,6 +359,39 @@ function chillWords(
 		: "Nothing the kitchen has is quicker: less at a time.";
 	const deepest = deepest_mm === null ? "" : ` At most ${reading.length(deepest_mm)} deep meets it as it is.`;
 	return { says: `${takes}.`, remedy: `${ways}${deepest}` };
+}
+
+type ComingUpWarning = Extract<PlanWarning, { readonly code: "comingUpSlow" | "comingUpClose" }>;
+
+/** Food that is warm for long before it is hot. */
+function comingUpWords(
+	{ code, hot_C, within_min, minutes, house }: ComingUpWarning,
+	reading: Reading,
+): WarningWords {
+	const [within, took] = durationsWords(within_min, minutes ?? 0);
+	const limit = `${reading.temperature(hot_C)} within ${within} (“${house}”)`;
+	const takes =
+		minutes === null ? "never gets to" : `${code === "comingUpClose" ? "may take" : "takes"} ${took} to`;
+	return {
+		says: `The coldest of a pan ${takes} ${limit}.`,
+		remedy: "Pour it boiling, use smaller pieces or less in a pan, or begin hotter.",
+	};
+}
+
+type UnderKilledWarning = Extract<PlanWarning, { readonly code: "underKilled" | "underKilledClose" }>;
+
+/** Gently cooked food that is lifted before its coldest point has had its heat. */
+function underKilledWords(
+	{ code, ref_C, ref_min, lift_min, minutes }: UnderKilledWarning,
+	reading: Reading,
+): WarningWords {
+	const [lifted, needs] = durationsWords(Math.round(lift_min), minutes ?? 0);
+	const may = code === "underKilledClose" ? "may have" : "has";
+	const takes = minutes === null ? "" : `: that takes ${needs}`;
+	return {
+		says: `Lifted after ${lifted}, the coldest of a pan ${may} had less than ${durationWords(ref_min)} at ${reading.temperature(ref_C)} or as much${takes}.`,
+		remedy: minutes === null ? "Cook it hotter." : "Leave it in until then, or cook it hotter.",
+	};
 }
 
 type ReheatWarning = Extract<PlanWarning, { readonly code: "reheatSlow" }>;

@@ -114,6 +114,11 @@ export function areaOf(floor: Floor): number {
 	return floor.length_mm * floor.width_mm - (4 - Math.PI) * (floor.corner_mm ?? 0) ** 2;
 }
 
+/** Length of the wall round a floor, mm. */
+export function perimeterOf(floor: Floor): number {
+	return floor.kind === "circle" ? Math.PI * floor.diameter_mm : 2 * (floor.length_mm + floor.width_mm);
+}
+
 /**
  * Litres the inside holds below a height.
  *
@@ -166,11 +171,9 @@ const STEEL_KG_PER_MM3 = 7.9e-6;
 export function emptyPanWeight(pan: PanShape): number {
 	const rim = rimOf(pan);
 	const floor = insideAt(pan, 0);
-	const around =
-		floor.kind === "circle" ? Math.PI * floor.diameter_mm : 2 * (floor.length_mm + floor.width_mm);
 	const rimArea = "gn" in pan ? rim.length_mm * rim.width_mm - areaOf(insideAt(pan, depthOf(pan))) : 0;
 	const steel_mm = "gn" in pan ? PRESSED_STEEL_MM : POT_STEEL_MM;
-	return (areaOf(floor) + around * depthOf(pan) + rimArea) * steel_mm * STEEL_KG_PER_MM3;
+	return (areaOf(floor) + perimeterOf(floor) * depthOf(pan) + rimArea) * steel_mm * STEEL_KG_PER_MM3;
 }
 
 /** A pan in the words of the kitchen: "GN 1/1, 100 deep". */

@@ -32,6 +32,7 @@ export {
 	insideAt,
 	type PanShape,
 	panWords,
+	perimeterOf,
 	rimOf,
 	volumeBelow,
 } from "./PanShape.ts";
