@@ -38,7 +38,7 @@ function benchBodies(): void {
 		heats({ kind: "reheat", minutes: 180 }, { kind: "fanOven", set_C: 150 }, "foil", GN),
 		stands({ kind: "hold", minutes: 60 }, 70),
 	];
-	const way_ms = median(timed(60, () => journey(STEW, way, 85)));
+	const way_ms = median(timed(60, () => journey([{ travels: STEW, stages: way }], 85)));
 	report("a whole way, from the lift to the plate", `${way_ms.toFixed(1)} ms`, "under 30 ms");
 }
 

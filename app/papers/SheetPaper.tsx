@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { JourneyCurve } from "../ui/drawings/JourneyCurve.tsx";
 import { PanCut } from "../ui/drawings/PanCut.tsx";
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { BatchTable } from "../ui/parts/LineTable.tsx";
@@ -42,6 +43,25 @@ function Head({ view }: { readonly view: SheetView }) {
 			]}
 			figure={{ label: "service", words: view.service }}
 		/>
+	);
+}
+
+/** The way of the food from the bench to the plate, with the limits of the house code. */
+function Journey({ view }: { readonly view: NonNullable<Body["journey"]> }) {
+	return (
+		<chakra.section breakInside="avoid">
+			<h2>How warm it is, bench to plate</h2>
+			<JourneyCurve drawing={view.drawing} />
+			<chakra.ol columnCount={{ base: 1, md: 2, _print: 2 }} columnGap="8mm" listStyle="none">
+				{view.limits.map(({ mark, words, verdict }) => (
+					<chakra.li key={mark} breakInside="avoid">
+						<b>{mark}</b> {verdict === "met" ? "" : "▲ "}
+						{words}
+					</chakra.li>
+				))}
+			</chakra.ol>
+			<p>{view.growth}</p>
+		</chakra.section>
 	);
 }
 
@@ -175,6 +195,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 					</ul>
 				</chakra.div>
 			) : null}
+			{sheet.journey ? <Journey view={sheet.journey} /> : null}
 			<section>
 				<h2>Allergens</h2>
 				<p>{sheet.allergens.join("; ")}.</p>

@@ -8,6 +8,7 @@ import { type HeatWay, PLACES } from "#core/trade";
 import type { Sitting } from "#db";
 import { checksOf } from "../places/braise/checks.ts";
 import { PLACE, type PlaceGiven, tasksOf } from "../places/index.ts";
+import { journeyView } from "../places/journey.view.ts";
 import { lineState } from "../places/panUp/lineModel.ts";
 import { panUpView } from "../places/panUp/panUp.view.ts";
 import { boughtOf, panShown, shownAt, startShown } from "../places/shownAt.ts";
@@ -130,6 +131,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 		sauce: paper("Sauce")[0] ?? null,
 		lines: linesOf(plan, reading),
 		steps: stepViews(recipe.steps, plan.batch, sitting.hands),
+		journey: journeyView(given),
 		checks: checksOf(given),
 		allergens: allergenLines(allergenView(plan.allergens, policy.allergenList)),
 		warnings: warningsNow(plan, kitchen, reading).map((warning) =>

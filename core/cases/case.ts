@@ -170,7 +170,7 @@ const CALCULATIONS: Readonly<Record<string, (given: unknown) => unknown>> = {
 		const through = stages.map((stage, index) =>
 			readStage(stage, `stages[${index}]`, "sides" in travels ? travels.sides : undefined),
 		);
-		const { course: _, ...walked } = journey(travels, through, start_C, counts);
+		const { course: _, growth: __, ...walked } = journey([{ travels, stages: through }], start_C, counts);
 		return walked;
 	},
 	lethality: (given) => ({ equivalent_min: equivalentMinutes(checked(Lethality, given)) }),

@@ -3,6 +3,7 @@ import { Celsius, oneOf } from "../check/index.ts";
 import {
 	CONSISTENCIES,
 	conductivityOf,
+	type FacesMeet,
 	FOOD_J_PER_KGK,
 	FOOD_KG_PER_M3,
 	type HeatCase,
@@ -60,6 +61,8 @@ export interface ChillPoint {
 	readonly warmest_C: number;
 	readonly coldest_C: number;
 	readonly mean_C: number;
+	/** What its faces met until then. */
+	readonly meets: FacesMeet;
 }
 
 /** Steps lengthen with the time that has gone by: short while it is hot, a two-hundred-and-fiftieth later on. */
@@ -106,19 +109,22 @@ export function* chilling(
 	const coldest_C = Math.min(given.medium_C, given.foot?.C ?? given.medium_C);
 	const end_C = Math.max(until_C, coldest_C + AS_COLD_K);
 	let seconds = 0;
-	yield { minute: 0, warmest_C: given.start_C, coldest_C: given.start_C, mean_C: given.start_C };
+	const { start_C: C } = given;
+	yield { minute: 0, warmest_C: C, coldest_C: C, mean_C: C, meets: own.met };
 	while (own.slab.warmest_C() > end_C && seconds < LONGEST_S) {
 		const step = Math.max(FIRST_STEP_S, seconds * STEP_SHARE);
 		stepAll(seconds, step, true);
 		seconds += step;
 		const [warmest_C, coldest_C] = [own.slab.warmest_C(), own.slab.coldest_C()];
-		yield { minute: seconds / 60, warmest_C, coldest_C, mean_C: own.slab.mean_C() };
+		yield { minute: seconds / 60, warmest_C, coldest_C, mean_C: own.slab.mean_C(), meets: own.met };
 	}
 }
 
 /** Food in a cooler: its layers, and what its two faces give their heat to. */
 class Cooled {
 	readonly slab: Slab;
+	/** What its faces met in its last step. */
+	met: FacesMeet;
 	readonly #foot: Face;
 	readonly #top: Face;
 	/** Its foot gives its heat to something of its own: ice, and not the air. */
@@ -145,6 +151,7 @@ class Cooled {
 			C: foot?.C ?? medium_C,
 		};
 		this.#top = { film_W_per_M2K: lid ? 1 / (1 / film + UNDER_LID_M2K_PER_W) : film, C: medium_C };
+		this.met = { foot: this.#foot, top: this.#top };
 		this.#standsApart = foot !== undefined;
 		this.#stirEvery_s = stirEvery_min === undefined ? Number.POSITIVE_INFINITY : stirEvery_min * 60;
 	}
@@ -158,7 +165,8 @@ class Cooled {
 
 	step(seconds: number, warmer_K: number): void {
 		const foot = this.#standsApart ? this.#foot : warmer(this.#foot, warmer_K);
-		this.slab.step(seconds, foot, warmer(this.#top, warmer_K));
+		this.met = { foot, top: warmer(this.#top, warmer_K) };
+		this.slab.step(seconds, foot, this.met.top);
 		this.#seconds += seconds;
 		if (this.#seconds < (this.#stirred + 1) * this.#stirEvery_s) return;
 		this.#stirred = Math.floor(this.#seconds / this.#stirEvery_s);

@@ -22,6 +22,7 @@ export type { PlanWork } from "./dishWork.ts";
 export { shareInGo } from "./goTasks.ts";
 export { HAZARDS, type Hazard, hazardsOf } from "./hazards.ts";
 export { type HeldPans, type PansElsewhere, pansHeld } from "./heldPans.ts";
+export { type DishJourney, type DishStage, journeyOf } from "./journeyOf.ts";
 export { type LastTender, lastTender } from "./lastTender.ts";
 export { type LessonMistake, mistakesOf } from "./lesson.ts";
 export type { Liquor } from "./liquor.ts";
@@ -47,7 +48,7 @@ export {
 	spreadOver,
 } from "./planChill.ts";
 export { MOST_LOADS, type PanColour, type PlanColour, searTaken } from "./planColour.ts";
-export type { PlanHold } from "./planHold.ts";
+export { heldVerdict, type PlanHold } from "./planHold.ts";
 export type { PlanLine } from "./planLines.ts";
 export { dredgedFlour, isMadeAhead, type PlanLiquid } from "./planLiquid.ts";
 export { lineGivesTooMuch, type PlanPour } from "./planPour.ts";

@@ -33,6 +33,8 @@ export interface PlanReheat {
 	readonly depth_mm: number | null;
 	/** The same food spread over more of the kitchen's pans, as shallow as its pieces let it; null where there are none. */
 	readonly spread: SpreadOut | null;
+	/** What is heated, as its course is drawn from it; null where it is stirred or bagged. */
+	readonly block: Reheating | null;
 	/** Minutes between two stirrings, without which the minutes do not hold; null where it is left alone. */
 	readonly stirEvery_min: number | null;
 	/** From the oven door until the coldest of it is so hot; where it stands, or at the card's own temperature. */
@@ -137,6 +139,7 @@ export function planReheat(dish: ReheatedDish): PlanReheat | null {
 		within_min,
 		heat: heat.kind,
 		depth_mm: block?.depth_mm ?? null,
+		block,
 		spread: block ? spreadOut(dish, block, core_C) : null,
 		stirEvery_min: needsStirring(heat) ? STIRRED_EVERY_MIN : null,
 		set_C: set,

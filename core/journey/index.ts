@@ -1,8 +1,18 @@
-export { JourneyGiven, type JourneyPoint, type JourneyWalked, journey, type Travels } from "./journey.ts";
+export {
+	JourneyGiven,
+	type JourneyPoint,
+	type JourneyWalked,
+	journey,
+	type Leg,
+	type Travels,
+} from "./journey.ts";
 export {
 	braises,
+	chilledAs,
 	cools,
+	follows,
 	heats,
+	reheatedAs,
 	STAGE_KINDS,
 	type Stage,
 	type StageKind,

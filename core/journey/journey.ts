@@ -2,7 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import { BraiseAsked } from "../braise/index.ts";
 import { Celsius, oneOf } from "../check/index.ts";
 import { boilingPoint, CONSISTENCIES, type FacesMeet, type PieceSides } from "../heat/index.ts";
-import { growthAfter, meanRate, meanShare } from "../safety/index.ts";
+import { type Growth, growthAfter, meanRate, meanShare } from "../safety/index.ts";
 import { blockFood, type Food, pieceFood } from "./Food.ts";
 import { isHeated, type Stage } from "./stages.ts";
 
@@ -41,6 +41,8 @@ export interface JourneyWalked {
 	readonly coldest_C: readonly number[];
 	/** Of the usual spore-former, at the point where it is most. */
 	readonly growth_log10: number;
+	/** The same with its range. */
+	readonly growth: Growth;
 	/** Minutes at the reference temperature, at the point where they are least. */
 	readonly lethality_min: number;
 	/** How it goes: minutes from the start, warmest and coldest, °C. */
@@ -58,33 +60,51 @@ export interface JourneyPoint {
 const FIRST_STEP_S = 15;
 const STEP_SHARE = 0.02;
 
+/** Stages that food goes through as one body: a piece, or a layer in a vessel. */
+export interface Leg {
+	readonly travels: Travels;
+	readonly stages: readonly Stage[];
+}
+
 /**
  * One body along its whole way: every point of it carries its own sums of growth and of kill through all
- * stages.
+ * stages. Where it is turned into another vessel its points are mixed: it goes on as warm as it was in the
+ * mean, and each point with the sums of the worst.
  *
  * @see model, section H
  */
 export function journey(
-	travels: Travels,
-	stages: readonly Stage[],
+	legs: readonly Leg[],
 	start_C: number,
 	{ ref_C = KILL_REF_C, z_C = KILL_Z_C }: Pick<JourneyGiven, "ref_C" | "z_C"> = {},
 ): JourneyWalked {
-	const food = foodOf(travels, start_C);
-	const sums = sumsOf(food, ref_C, z_C);
 	const [warmest_C, coldest_C]: [number[], number[]] = [[], []];
-	const course: JourneyPoint[] = [{ minute: 0, stage: 0, ...endsOf(food) }];
+	const course: JourneyPoint[] = [];
+	let sums: Sums = { atBest_min: 0, kill_min: 0 };
 	let began_min = 0;
-	for (const [index, stage] of stages.entries()) {
-		for (const minute of walk(food, stage, sums.count)) {
-			course.push({ minute: began_min + minute, stage: index, ...endsOf(food) });
+	let now_C = start_C;
+	for (const { travels, stages } of legs) {
+		const food = foodOf(travels, now_C);
+		const points = new PointSums(food, ref_C, z_C, sums);
+		if (course.length === 0) course.push({ minute: 0, stage: 0, ...endsOf(food) });
+		for (const stage of stages) {
+			for (const minute of walk(food, stage, points)) {
+				course.push({ minute: began_min + minute, stage: warmest_C.length, ...endsOf(food) });
+			}
+			began_min += stage.minutes;
+			const ends = endsOf(food);
+			warmest_C.push(ends.warmest_C);
+			coldest_C.push(ends.coldest_C);
 		}
-		began_min += stage.minutes;
-		const now = endsOf(food);
-		warmest_C.push(now.warmest_C);
-		coldest_C.push(now.coldest_C);
+		now_C = meanOf(food);
+		sums = points.worst();
 	}
-	return { warmest_C, coldest_C, ...sums.now(), course };
+	const growth = growthAfter(sums.atBest_min);
+	return {
+		...{ warmest_C, coldest_C, growth, course },
+		growth_log10: growth.likely,
+		lethality_min: sums.kill_min,
+	};
 }
 
 function foodOf(travels: Travels, start_C: number): Food {
@@ -103,7 +123,7 @@ function endsOf({ C }: Food): { warmest_C: number; coldest_C: number } {
 }
 
 /** Walks the food through one stage; tells each minute that it has come to. */
-function* walk(food: Food, stage: Stage, count: (seconds: number) => void): Generator<number> {
+function* walk(food: Food, stage: Stage, points: PointSums): Generator<number> {
 	const { minutes, stirEvery_min = Number.POSITIVE_INFINITY } = stage;
 	food.conducts(isHeated(stage.kind));
 	const end_s = minutes * 60;
@@ -118,7 +138,7 @@ function* walk(food: Food, stage: Stage, count: (seconds: number) => void): Gene
 			food.stir();
 			stirs = Math.floor(seconds / (stirEvery_min * 60)) + 1;
 		}
-		count(step);
+		points.count(step);
 		yield seconds / 60;
 	}
 }
@@ -134,24 +154,47 @@ function meanOf({ C }: Food): number {
 	return C.reduce((sum, one) => sum + one, 0) / C.length;
 }
 
+/** Of one point: minutes as at the best temperature of growth, and as at the reference of the kill. */
+interface Sums {
+	readonly atBest_min: number;
+	readonly kill_min: number;
+}
+
 /** Growth and kill at every point of the food, by the mean of each step. */
-function sumsOf(food: Food, ref_C: number, z_C: number) {
-	const before = Float64Array.from(food.C);
-	const atBest_min = new Float64Array(food.C.length);
-	const kill_min = new Float64Array(food.C.length);
-	const count = (seconds: number) => {
-		for (let point = 0; point < before.length; point += 1) {
-			const [was, is] = [before[point] as number, food.C[point] as number];
-			const minutes = seconds / 60;
+class PointSums {
+	readonly #before: Float64Array;
+	readonly #atBest_min: Float64Array;
+	readonly #kill_min: Float64Array;
+
+	/** @param begun what each point has had when this begins */
+	constructor(
+		private readonly food: Food,
+		private readonly ref_C: number,
+		private readonly z_C: number,
+		begun: Sums,
+	) {
+		this.#before = Float64Array.from(food.C);
+		this.#atBest_min = new Float64Array(food.C.length).fill(begun.atBest_min);
+		this.#kill_min = new Float64Array(food.C.length).fill(begun.kill_min);
+	}
+
+	count(seconds: number): void {
+		const { food, ref_C, z_C } = this;
+		const minutes = seconds / 60;
+		for (let point = 0; point < food.C.length; point += 1) {
+			const [was, is] = [this.#before[point] as number, food.C[point] as number];
 			const kills = meanRate((was - ref_C) / z_C, (is - ref_C) / z_C);
-			atBest_min[point] = (atBest_min[point] as number) + minutes * meanShare(was, is);
-			kill_min[point] = (kill_min[point] as number) + minutes * kills;
-			before[point] = is;
+			this.#atBest_min[point] = (this.#atBest_min[point] as number) + minutes * meanShare(was, is);
+			this.#kill_min[point] = (this.#kill_min[point] as number) + minutes * kills;
+			this.#before[point] = is;
 		}
-	};
-	const now = () => ({
-		growth_log10: growthAfter(atBest_min.reduce((most, one) => Math.max(most, one))).likely,
-		lethality_min: kill_min.reduce((least, one) => Math.min(least, one)),
-	});
-	return { count, now };
+	}
+
+	/** Growth of the point where it is most, kill of the point where it is least. */
+	worst(): Sums {
+		return {
+			atBest_min: this.#atBest_min.reduce((most, one) => Math.max(most, one)),
+			kill_min: this.#kill_min.reduce((least, one) => Math.min(least, one)),
+		};
+	}
 }

@@ -1,5 +1,5 @@
 import { type BraiseGiven, simulate } from "../braise/index.ts";
-import { CHILL_FILM_W_PER_M2K, type Medium } from "../chill/index.ts";
+import { CHILL_FILM_W_PER_M2K, type ChillGiven, chilling, type Medium } from "../chill/index.ts";
 import {
 	type FacesMeet,
 	filmAround,
@@ -10,6 +10,7 @@ import {
 	sourceOf,
 } from "../heat/index.ts";
 import { areaOf, insideAt, type PanShape } from "../pans/index.ts";
+import { type Reheating, reheating } from "../reheat/index.ts";
 import type { Lid } from "../trade/index.ts";
 
 /** What happens to food, in the order in which it does. */
@@ -52,6 +53,63 @@ export function stands(of: OfStage, C: number, film_W_per_M2K = CHILL_FILM_W_PER
 export function cools(of: OfStage, medium: Medium, medium_C: number): Stage {
 	return stands(of, medium_C, CHILL_FILM_W_PER_M2K[medium].likely);
 }
+
+/** Is cooled as a plan cools it: by its machine, with its power and all that shares it. */
+export function chilledAs(of: OfStage, given: ChillGiven): Stage {
+	return asSimulated(of, [...upTo(chilling(given, Number.NEGATIVE_INFINITY), of.minutes)]);
+}
+
+/** Is made hot again as a plan does it. */
+export function reheatedAs(of: OfStage, given: Reheating): Stage {
+	const points = [...upTo(reheating(given, Number.POSITIVE_INFINITY), of.minutes)];
+	return { ...asSimulated(of, points), mixed: points.some(({ meets }) => meets === null) };
+}
+
+/** A point of a course that was worked out elsewhere. */
+interface CoursePoint {
+	readonly minute: number;
+	readonly coldest_C: number;
+	/** Null where all of it is as warm. */
+	readonly meets: FacesMeet | null;
+}
+
+/** Is stirred all the while, and as warm everywhere as a course says: minutes and °C. */
+export function follows(of: OfStage, course: readonly (readonly [minute: number, C: number])[]): Stage {
+	const points = course.map(([minute, coldest_C]): CoursePoint => ({ minute, coldest_C, meets: null }));
+	return { ...asSimulated(of, points), mixed: true };
+}
+
+/** Faces meet at each minute what they met in a course. */
+function asSimulated(of: OfStage, points: readonly CoursePoint[]): Stage {
+	let next = 0;
+	return {
+		...of,
+		meets: (minute) => {
+			const last = points[next - 1];
+			if (last && minute < last.minute) next = 0;
+			while (next < points.length - 1 && minute >= minuteOf(points[next])) next += 1;
+			const point = points[next];
+			return point?.meets ?? all(MIXED_W_PER_M2K, point?.coldest_C ?? 0);
+		},
+	};
+}
+
+function minuteOf(point: CoursePoint | undefined): number {
+	return point?.minute ?? Number.POSITIVE_INFINITY;
+}
+
+function* upTo<Point extends { readonly minute: number }>(
+	points: Iterable<Point>,
+	end_min: number,
+): Generator<Point> {
+	for (const point of points) {
+		yield point;
+		if (point.minute > end_min) return;
+	}
+}
+
+/** What is stirred all the while is as warm as its course says. */
+const MIXED_W_PER_M2K = 1e6;
 
 /** Is carried in an insulated box. */
 export function travelsIn(of: OfStage, box: NonNullable<Stage["box"]>, air_C: number): Stage {

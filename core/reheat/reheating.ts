@@ -48,6 +48,8 @@ export interface ReheatPoint {
 	readonly minute: number;
 	readonly coldest_C: number;
 	readonly steamed_l: number;
+	/** What its faces met until then; null where it moves and is as warm everywhere. */
+	readonly meets: FacesMeet | null;
 }
 
 /** Steps lengthen with the time that has gone by. */
@@ -128,6 +130,7 @@ function* stirredOnFlame(
 		minute,
 		coldest_C: Math.min(most_C, start_C + rise_K_per_min * minute),
 		steamed_l: 0,
+		meets: null,
 	});
 	yield at(0);
 	const end_C = Math.min(until_C, most_C);
@@ -158,10 +161,12 @@ function* asBlock(given: Reheating, until_C: number, which: HeatCase): Generator
 	let seconds = 0;
 	let stirs = 1;
 	let steamed_J_per_M2 = 0;
+	let meets: FacesMeet = faces;
 	const point = (): ReheatPoint => ({
 		minute: seconds / 60,
 		coldest_C: block.coldest_C(),
 		steamed_l: (steamed_J_per_M2 * area_m2) / STEAM_J_PER_KG,
+		meets,
 	});
 	let now = point();
 	yield now;
@@ -169,8 +174,8 @@ function* asBlock(given: Reheating, until_C: number, which: HeatCase): Generator
 		const step = Math.max(FIRST_STEP_S, seconds * STEP_SHARE);
 		const top_C = block.top_C();
 		const { now_W, slope_WK } = steams(top_C);
-		const there = withinPower(block, { ...faces, top: steaming(faces.top, top_C, now_W, slope_WK) }, given);
-		steamed_J_per_M2 += now_W * step + block.step(step, there) * (1 - LID_HANDS_BACK[lid]);
+		meets = withinPower(block, { ...faces, top: steaming(faces.top, top_C, now_W, slope_WK) }, given);
+		steamed_J_per_M2 += now_W * step + block.step(step, meets) * (1 - LID_HANDS_BACK[lid]);
 		seconds += step;
 		if (stirEvery_min !== undefined && seconds >= stirs * stirEvery_min * 60) {
 			block.stir();

@@ -51,13 +51,19 @@ describe("the chill place", () => {
 		);
 	});
 
-	it("tells what may grow as a caution, less where it is cold sooner", () => {
-		const figures = (view: ReturnType<typeof viewOf>["view"]) =>
-			(view?.growth.match(/\d+\.\d/g) ?? []).map(Number);
-		const [slow, most] = figures(viewOf("twoHour63", { coolerId: "room", parts: 1 }).view);
-		const [quick] = figures(viewOf("twoHour63", { coolerId: "blast", parts: 1 }).view);
-		expect(most).toBeGreaterThanOrEqual(slow ?? 0);
-		expect(quick).toBeLessThan(slow ?? 0);
+	it("tells what may grow from the bench to the plate, less where it is cold sooner", () => {
+		const times = (chill: { readonly coolerId: string; readonly parts: number }) => {
+			const said = viewOf("twoHour63", chill).view?.growth ?? "";
+			expect(said).toMatch(/^From the bench to the plate .* A warning only\.$/);
+			return [...said.matchAll(/(not at all|(?:over )?[\d.,]+ times)/g)].map(([words]) =>
+				words === "not at all" ? 1 : Number(words.replace(/[^\d.]/g, "")),
+			);
+		};
+		const [slow = 0, most = 0] = times({ coolerId: "room", parts: 1 });
+		const [quick = 0] = times({ coolerId: "blast", parts: 2 });
+		expect(most).toBeGreaterThanOrEqual(slow);
+		expect(quick).toBeLessThanOrEqual(slow);
+		expect(most).toBeGreaterThan(1);
 	});
 
 	it("is not there for what is served on the day", () => {

@@ -6,6 +6,7 @@ import {
 	type ChillWay,
 	depthOfFood,
 	isAllMet,
+	journeyOf,
 	MOST_PARTS,
 	type PlanChill,
 	spreadOver,
@@ -13,7 +14,6 @@ import {
 } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
 import type { UnitSystem } from "#core/quantity";
-import { growthAlong } from "#core/safety";
 import { durationWords, MINUTE_MS } from "#core/time";
 import type { ChillDrawing } from "../../ui/drawings/ChillCurve.tsx";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
@@ -23,6 +23,7 @@ import { counted } from "../../ui/words/reading.ts";
 import { reachWords, VERDICT_WORDS } from "../../ui/words/verdictWords.ts";
 import { coolerWords } from "../../ui/words/warningWords.ts";
 import { hoursAlong } from "../hoursAlong.ts";
+import { growthWords } from "../journey.view.ts";
 import type { TableGiven } from "../Place.ts";
 
 /** One way of cooling, as it is shown beside the others. */
@@ -83,7 +84,7 @@ export function chillView(given: TableGiven): ChillView | undefined {
 			deepest_mm === null
 				? "No depth meets it in there."
 				: `Food up to ${reading.length(deepest_mm)} deep meets it in there.`,
-		growth: growthWords(way),
+		growth: growthOf(given),
 		others: others.map((other) => wayView(other, given)),
 		cut: cutView(plan.chill, given),
 	};
@@ -115,17 +116,10 @@ function leastDepth(whole_mm: number, { pans }: WorkedDish, { equipment }: Kitch
 	return whole_mm;
 }
 
-/** Nothing grows below it, °C. */
-const NO_GROWTH_C = 12;
-
-/** "up to 1.2": along the slowest course that it may take, and the likely one. */
-function growthWords({ given }: ChillWay): string {
-	const along = (which: "low" | "likely") =>
-		growthAlong(
-			[...chilling(given, NO_GROWTH_C, which)].map(({ minute, warmest_C }) => [minute, warmest_C] as const),
-		);
-	const tenths = (powers: number) => powers.toFixed(1);
-	return `While it cools the usual spore-former may grow by ${tenths(along("likely").likely)} powers of ten in the middle, up to ${tenths(along("low").high)}. A caution, never a permission.`;
+/** Over its whole way: cooling is but a part of it. */
+function growthOf({ plan, kitchen }: TableGiven): string {
+	const walked = journeyOf(plan, kitchen.policy);
+	return walked ? growthWords(walked) : "";
 }
 
 function wayView(way: ChillWay, { reading }: TableGiven): WayView {
