@@ -58,7 +58,7 @@ export function growthWords({ growth }: Pick<DishJourney, "growth">): string {
 /** Powers of ten as times: "6 times" */
 function timesWords(powers: number): string {
 	const times = 10 ** powers;
-	if (times < 1.05) return "not at all";
+	if (times < 1.2) return "hardly at all";
 	if (times >= 1000) return "over 1,000 times";
 	return `${times < 10 ? times.toFixed(1) : String(Math.round(times))} times`;
 }

@@ -126,7 +126,8 @@ function heldGo(out: WorkedOut, { made, share }: GoTasks, hot: readonly Task[]):
 	return made("hold", "hold", {
 		idPart: "hold",
 		figures: { litres: litresOf(out) * share },
-		after: hot.map(({ id }) => after(id)),
+		// What is hot first does not wait long for the rest of its filling: it stays cold until its rung is free.
+		after: hot.map(({ id }) => after(id, { most_min: WAITS_HOT_MIN })),
 		fills: true,
 		longest_min: HELD_AT_MOST_MIN,
 	});

@@ -64,6 +64,15 @@ describe("a dish that finds no room in one filling of its pans", () => {
 		expect(keep?.end).toBe(hot[0]?.start);
 	});
 
+	it("made ahead, stays cold until its own rung is free: nothing that is hot waits long before it is held", () => {
+		const ahead = plan(AHEAD, { ...ORDER, covers: 140 }, FEW);
+		const hot = ahead.tasks.filter(({ part }) => part === "reheat").map(({ id }) => id);
+		const lags = holdOf(ahead).flatMap(({ after }) => after.filter(({ task }) => hot.includes(task)));
+		expect(lags.length).toBeGreaterThan(0);
+		for (const { most_min } of lags) expect(most_min).toBeLessThanOrEqual(120);
+		for (const { longest_min } of holdOf(ahead)) expect(longest_min).toBeLessThanOrEqual(240);
+	});
+
 	it("that would take more than three goes is left with pieces that have no pan", () => {
 		const short = plan(RECIPE, { ...ORDER, covers: 600 }, FEW);
 		expect(short.pans.goes).toBe(1);

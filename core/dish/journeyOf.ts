@@ -103,7 +103,7 @@ function rawLeg(plan: Plan, slowest: BraiseGroup): DishLeg {
 	const worked = plan.tasks.filter(
 		(task) =>
 			(task.place === "sear" || task.place === "panUp") &&
-			task.figures.go === slowest.go &&
+			(task.figures.go ?? 1) === slowest.go &&
 			into &&
 			task.end <= into.start,
 	);

@@ -55,8 +55,8 @@ describe("the chill place", () => {
 		const times = (chill: { readonly coolerId: string; readonly parts: number }) => {
 			const said = viewOf("twoHour63", chill).view?.growth ?? "";
 			expect(said).toMatch(/^From the bench to the plate .* A warning only\.$/);
-			return [...said.matchAll(/(not at all|(?:over )?[\d.,]+ times)/g)].map(([words]) =>
-				words === "not at all" ? 1 : Number(words.replace(/[^\d.]/g, "")),
+			return [...said.matchAll(/(hardly at all|(?:over )?[\d.,]+ times)/g)].map(([words]) =>
+				words === "hardly at all" ? 1 : Number(words.replace(/[^\d.]/g, "")),
 			);
 		};
 		const [slow = 0, most = 0] = times({ coolerId: "room", parts: 1 });
