@@ -1,6 +1,6 @@
 import { groupBy, sortBy } from "es-toolkit";
 import type { WorkedDish } from "#core/day";
-import { ordered_kg, startAt } from "#core/dish";
+import { dryBeforeTender, ordered_kg, startAt } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
 import { heatOf } from "#core/recipe";
 import { wallClock } from "#core/time";
@@ -69,6 +69,7 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 	const { recipe } = dish;
 	const given = { plan, kitchen, reading };
 	const { tender } = plan;
+	const dry = dryBeforeTender(plan, plan.tasks);
 	// The day of service heads the sheet; only another day is named again.
 	const at = (instant: number) => reading.clockAfter(instant, sitting.serviceAt);
 	const papers = PLACES.flatMap((key) => PLACE[key].paper?.(given) ?? []);
@@ -101,12 +102,14 @@ function bodyView({ row: { dish }, sitting, kitchen, reading }: SheetGiven, plan
 				figure: at(startAt(plan, "braise")),
 				shown: startShown(plan, "braise"),
 			},
-			{ label: "Tender", figure: `${at(tender.low)}–${reading.clockAfter(tender.high, tender.low)}` },
+			dry === null
+				? { label: "Tender", figure: `${at(tender.low)}–${reading.clockAfter(tender.high, tender.low)}` }
+				: { label: "Dry before tender", figure: at(dry) },
 		],
 		days: daysOf(
 			[
 				...tasksOf(given).map(({ id, at: begins, words }) => ({ id, at: begins, task: words })),
-				{ at: tender.low, task: "Check first: probe the thickest piece" },
+				...(dry === null ? [{ at: tender.low, task: "Check first: probe the thickest piece" }] : []),
 				{ at: sitting.serviceAt, task: "Service" },
 			],
 			reading,

@@ -202,4 +202,16 @@ describe("the check sheet of a braise", () => {
 	it("keeps those that are not ready, and lifts the others", () => {
 		expect(checks(RECIPE)).toContain("Lift those that are ready, leave the others.");
 	});
+
+	it("promises no time for a pan that is dry before it is tender", () => {
+		const open = { ...RECIPE.braise, lid: "open" as const, line: { share: 0.05 } };
+		const lines = RECIPE.lines.filter(({ role }) => role !== "vegetable");
+		const dry = planned({ ...RECIPE, lines, losses: { trimLoss: 0.1, cookingLoss: 0.02 }, braise: open });
+		const { says, facts } = PLACE.braise.headline(dry);
+		expect(says).toMatch(/Dry at .*, before it is tender: no time holds/);
+		expect(says).not.toMatch(/likely/);
+		expect(facts.map(({ label }) => label)).not.toContain("check first at");
+		expect(checksOf(dry).map(({ what }) => what)).toEqual(["Dry, before it is tender"]);
+		expect(PLACE.braise.headline(planned()).says).toMatch(/Tender .*likely/);
+	});
 });

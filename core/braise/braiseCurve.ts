@@ -1,7 +1,7 @@
 import type { HeatKind } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { BraisePoint } from "./BraiseGiven.ts";
-import type { Braised } from "./braise.ts";
+import { type Braised, promisedMarks } from "./braise.ts";
 import { MARKS, type Mark } from "./tenderness.ts";
 
 /** The course of one pan as it is drawn: plain numbers, even in time. */
@@ -17,7 +17,7 @@ export interface BraiseCurve {
 	readonly softened: readonly number[];
 	/** Every layer of the meat from the middle out at each point, °C; when layers were asked for. */
 	readonly layers_C?: readonly (readonly number[])[];
-	/** The marks that are reached at all. */
+	/** The marks that are reached before it is dry. */
 	readonly bands: readonly { readonly mark: Mark; readonly range: Range }[];
 	readonly dryAt_min: number | null;
 	/** What stands round the pan. */
@@ -42,6 +42,7 @@ export function endOfCurve({ marks }: Braised): number {
  */
 export function braiseCurve(braised: Braised, end_min = endOfCurve(braised)): BraiseCurve {
 	const { points } = braised.likely;
+	const promised = promisedMarks(braised);
 	const every_min = Math.max(1, Math.ceil(end_min / POINTS));
 	const kept = points.filter(({ minute }) => minute <= end_min && Math.round(minute) % every_min === 0);
 	const valuesOf = (value: (point: BraisePoint) => number) => kept.map(value);
@@ -55,7 +56,7 @@ export function braiseCurve(braised: Braised, end_min = endOfCurve(braised)): Br
 		softened: valuesOf(({ softened }) => softened),
 		...(points[0]?.layers_C ? { layers_C: kept.map(({ layers_C = [] }) => layers_C) } : {}),
 		bands: MARKS.flatMap((mark) => {
-			const range = braised.marks[mark];
+			const range = promised[mark];
 			return range ? [{ mark, range }] : [];
 		}),
 		dryAt_min: braised.dryAt_min,

@@ -1,6 +1,6 @@
 import type { Range } from "../quantity/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
-import { braise, type Sensitivity } from "./braise.ts";
+import { braise, promisedMarks, type Sensitivity } from "./braise.ts";
 import { type BraiseCurve, braiseCurve } from "./braiseCurve.ts";
 import { type BraiseStory, storyOf } from "./story.ts";
 
@@ -8,7 +8,7 @@ import { type BraiseStory, storyOf } from "./story.ts";
 export interface PanThrough {
 	readonly given: BraiseGiven;
 	readonly curve: BraiseCurve;
-	/** To fork-tender; null when it never is. */
+	/** To fork-tender; null when it never is, or is dry before. */
 	readonly tender_min: Range | null;
 	readonly liquidLeft_l: number;
 	readonly peakLiquid_C: number;
@@ -21,7 +21,7 @@ export function panThrough(given: BraiseGiven): PanThrough {
 	return {
 		given,
 		curve: braiseCurve(braised),
-		tender_min: braised.marks.forkTender,
+		tender_min: promisedMarks(braised).forkTender,
 		liquidLeft_l: braised.liquidLeft_l,
 		peakLiquid_C: braised.peakLiquid_C,
 		sensitivities: braised.sensitivities,

@@ -23,7 +23,7 @@ export { shareInGo } from "./goTasks.ts";
 export { HAZARDS, type Hazard, hazardsOf } from "./hazards.ts";
 export { type HeldPans, type PansElsewhere, pansHeld } from "./heldPans.ts";
 export { type DishJourney, type DishStage, journeyOf } from "./journeyOf.ts";
-export { type LastTender, lastTender } from "./lastTender.ts";
+export { dryBeforeTender, type LastTender, lastTender } from "./lastTender.ts";
 export { type LessonMistake, mistakesOf } from "./lesson.ts";
 export type { Liquor } from "./liquor.ts";
 export { alone, type LonePlan, plan } from "./lonePlan.ts";

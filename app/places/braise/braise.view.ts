@@ -1,7 +1,14 @@
 import { sumBy } from "es-toolkit";
 import { type BraiseCurve, braiseCurve, type CutSize, type WaysAsked } from "#core/braise";
 import type { WorkedDish } from "#core/day";
-import { type BraiseGroup, countByType, lastStartAt, lastTender, minutesOnHeat } from "#core/dish";
+import {
+	type BraiseGroup,
+	countByType,
+	dryBeforeTender,
+	lastStartAt,
+	lastTender,
+	minutesOnHeat,
+} from "#core/dish";
 import { sidesOf } from "#core/heat";
 import { type HousePolicy, vesselsFor } from "#core/kitchen";
 import { smallerPiece } from "#core/pans";
@@ -112,6 +119,10 @@ function waitWords({ hold }: WorkedDish, wait_min: number, { temperature }: Read
 
 function curveWords(plan: WorkedDish, { tender_min, braised }: BraiseGroup, reading: Reading): string {
 	const { tender, order } = plan;
+	const dry = dryBeforeTender(plan, plan.tasks);
+	if (dry !== null) {
+		return `In ${reading.clock(lastTender(plan, plan.tasks).start)}. Dry at ${reading.clock(dry)}, before it is tender: no time holds.`;
+	}
 	const { likely } = braised;
 	const core_C = likely.points.findLast(({ minute }) => minute <= tender_min.likely)?.core_C ?? 0;
 	return `In ${reading.clock(lastTender(plan, plan.tasks).start)}. Tender ${reading.clock(tender.low)} to ${reading.clock(tender.high)}, likely ${reading.clock(tender.likely)}, when the centre is at ${reading.temperature(core_C)} and ${reading.volume(braised.liquidLeft_l)} is left in the fullest pan. Lift ${reading.clock(lastStartAt(plan, "rest"))}. Serve ${reading.clock(order.serviceAt)}.`;

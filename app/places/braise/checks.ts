@@ -1,6 +1,6 @@
 import { stillToGo } from "#core/braise";
 import type { WorkedDish } from "#core/day";
-import { isOfLastGo, lastStartAt, lastTender } from "#core/dish";
+import { dryBeforeTender, isOfLastGo, lastStartAt, lastTender } from "#core/dish";
 import { MINUTE_MS, spokenDuration } from "#core/time";
 import type { Cut } from "#core/trade";
 import type { PlaceGiven } from "../Place.ts";
@@ -22,6 +22,16 @@ export function checksOf({ plan, kitchen, reading }: PlaceGiven): Check[] {
 	const { start: into, tender_min } = lastTender(plan, plan.tasks);
 	const lift = lastStartAt(plan, "rest");
 	const at = (instant: number) => reading.clockAfter(instant, into);
+	const dry = dryBeforeTender(plan, plan.tasks);
+	if (dry !== null) {
+		return [
+			{
+				when: at(dry),
+				what: "Dry, before it is tender",
+				text: "Look well before then and pour hot stock. No time is told for a pan that runs dry.",
+			},
+		];
+	}
 	const pulls = stillToGo(tender_min, tender_min.likely);
 	const late = stillToGo(tender_min, (lift - into) / MINUTE_MS);
 	const bone = recipe.losses.boneShare ? " The bone turns in its place." : "";

@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { type BraiseGroup, joinsLate, lastStartAt } from "#core/dish";
+import { type BraiseGroup, dryBeforeTender, joinsLate, lastStartAt } from "#core/dish";
 import { heatOf, isInOven } from "#core/recipe";
 import type { Reach } from "#core/safety";
 import type { PlacedTask } from "#core/tasks";
@@ -90,12 +90,22 @@ function headline({ plan, reading }: PlaceGiven): Headline {
 	const into = lastStartAt(plan, "braise");
 	const lift = lastStartAt(plan, "rest");
 	const { oven_C } = plan.recipe.braise;
+	const dry = dryBeforeTender(plan, plan.tasks);
 	return {
 		title: `${INTO[heatOf(plan.recipe)]} ${reading.clock(into)}`,
-		says: `${setWords(plan, reading)}, ${coverWords(plan)}. Tender ${tenderWords(plan, into, reading)}.${secondWords(plan, lift, reading)}${orderWords(plan, reading)}`,
+		says: `${setWords(plan, reading)}, ${coverWords(plan)}. ${tenderWords(plan, into, reading)}.${secondWords(plan, lift, reading)}${orderWords(plan, reading)}`,
 		facts: [
-			{ figure: reading.clockAfter(plan.tender.low, into), label: "check first at" },
-			{ figure: reading.clockAfter(lift, into), label: "lift; if not tender by then, sauce first" },
+			...(dry === null
+				? [
+						{ figure: reading.clockAfter(plan.tender.low, into), label: "check first at" },
+						{ figure: reading.clockAfter(lift, into), label: "lift; if not tender by then, sauce first" },
+					]
+				: [
+						{
+							figure: reading.clockAfter(dry, into),
+							label: "the pan is dry: pour more, or cover it tighter",
+						},
+					]),
 			...coldestFacts(plan, into, reading),
 			...(heatOf(plan.recipe) === "hob"
 				? []
@@ -128,10 +138,13 @@ function coverWords({ recipe }: WorkedDish): string {
 	return `${LIDS[lid]}${off}`;
 }
 
-/** "Sat 17:10–18:15, likely 17:40" */
-function tenderWords({ tender }: WorkedDish, into: number, reading: Reading): string {
+/** "Tender Sat 17:10–18:15, likely 17:40" */
+function tenderWords(plan: WorkedDish, into: number, reading: Reading): string {
+	const { tender } = plan;
 	const at = (instant: number) => reading.clockAfter(instant, into);
-	return `${at(tender.low)}–${at(tender.high)}, likely ${at(tender.likely)}`;
+	const dry = dryBeforeTender(plan, plan.tasks);
+	if (dry !== null) return `Dry at ${at(dry)}, before it is tender: no time holds`;
+	return `Tender ${at(tender.low)}–${at(tender.high)}, likely ${at(tender.likely)}`;
 }
 
 /** When the second main joins, so that both are lifted together. */

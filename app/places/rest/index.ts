@@ -1,5 +1,5 @@
 import type { WorkedDish } from "#core/day";
-import { isMadeAhead, lastStartAt } from "#core/dish";
+import { dryBeforeTender, isMadeAhead, lastStartAt } from "#core/dish";
 import { heatOf } from "#core/recipe";
 import { durationWords } from "#core/time";
 import { sensibleFacts } from "../hold/index.ts";
@@ -30,7 +30,9 @@ export const rest: Place = {
 			? "The pieces cool in their own liquid; they break when they are lifted hot."
 			: `Lift at ${reading.clock(lastStartAt(plan, "rest"))}, one piece at a time.`,
 		facts: [
-			{ figure: reading.clock(plan.tender.likely), label: "likely tender" },
+			...(dryBeforeTender(plan, plan.tasks) === null
+				? [{ figure: reading.clock(plan.tender.likely), label: "likely tender" }]
+				: []),
 			...(isMadeAhead(plan.recipe)
 				? []
 				: [
