@@ -3,7 +3,7 @@ import type { WorkedDish } from "#core/day";
 import type { Recipe } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { spokenDuration } from "#core/time";
-import { PLACES, type PlaceKey } from "#core/trade";
+import { HEAT_RANGES, PLACES, type PlaceKey } from "#core/trade";
 import { workedIn } from "../../core/day/days.testing.ts";
 import { equipped, KITCHEN, ORDER, RECIPE, wanting } from "../../core/dish/dish.testing.ts";
 import { DEMO_DISHES } from "../../core/recipe/demoBook.testing.ts";
@@ -197,6 +197,30 @@ describe("the check sheet of a braise", () => {
 			/give it ([^,]+), and be ready for ([^.]+)\./i.exec(checks(RECIPE)) ?? [];
 		expect(minutes(wait)).toBeGreaterThanOrEqual(5);
 		expect(minutes(ready)).toBeGreaterThanOrEqual(minutes(wait));
+	});
+
+	it("speaks of the heat that it has: nobody probes a shut pot, or turns down an oven for a hob", () => {
+		const round = { round: { diameter_mm: 340, height_mm: 260 } };
+		const pot = { id: "pot", name: "Pot", shape: round, stock: 6 };
+		const kitchen = equipped({
+			pots: [pot],
+			cookers: (["pressure", "slowCooker", "bath"] as const).map((heat) => ({
+				...pot,
+				id: heat,
+				heat,
+				fill: 0.6,
+			})),
+		});
+		for (const heat of ["hob", "slowCooker", "pressure", "bath"] as const) {
+			const oven_C = heat === "hob" ? RECIPE.braise.oven_C : HEAT_RANGES[heat];
+			const made = planned({ ...RECIPE, braise: { ...RECIPE.braise, heat, oven_C } }, kitchen);
+			const said = checksOf(made)
+				.map(({ text }) => text)
+				.join(" ");
+			expect(said).not.toMatch(/oven/i);
+			if (heat === "pressure") expect(said).toMatch(/pressure fall by itself/);
+			if (heat === "bath") expect(said).not.toMatch(/probe/i);
+		}
 	});
 
 	it("keeps those that are not ready, and lifts the others", () => {

@@ -186,7 +186,7 @@ export function warningWords(warning: PlanWarning, reading: Reading): WarningWor
 		case "neverTender":
 			return {
 				says: "At this heat it is not tender within two days.",
-				remedy: "Set the oven hotter, or cut smaller.",
+				remedy: "Set it hotter, or cut smaller.",
 			};
 		case "beforeOpening":
 			return {
