@@ -4,7 +4,7 @@ import type { Kitchen } from "../kitchen/index.ts";
 import { NORTH } from "../kitchen/kitchen.testing.ts";
 import { chooseByBids, type PanType } from "../pans/index.ts";
 import type { Recipe } from "../recipe/index.ts";
-import { equipped, KITCHEN, lonePlans, ORDER, RECIPE, wanting } from "./dish.testing.ts";
+import { equipped, KITCHEN, knowing, lonePlans, ORDER, RECIPE, wanting } from "./dish.testing.ts";
 import {
 	acidsUnderFoil,
 	type DishOrder,
@@ -323,6 +323,26 @@ describe("what the plan says of salt, sauce and pieces", () => {
 	const salted = (grams: number): Recipe => ({
 		...RECIPE,
 		lines: RECIPE.lines.map((line) => (line.role === "salt" ? { ...line, amount: grams } : line)),
+	});
+
+	it("salt counts what the main itself brings: brined meat and ham salt their sauce, fresh meat does not", () => {
+		const named = (name: string) => {
+			const collar = KITCHEN.known.byId.get("collar");
+			if (!collar) throw new Error("the tests know collar");
+			return plan(RECIPE, ORDER, knowing([{ ...collar, name }]));
+		};
+		const [fresh, brined, ham] = ["pork collar", "brined pork collar", "ham collar"].map(named) as [
+			Plan,
+			Plan,
+			Plan,
+		];
+		const own = ({ liquid }: Plan, name: string) =>
+			liquid?.salt.from.find((one) => one.name === name)?.g ?? 0;
+		expect(own(fresh, "pork collar")).toBe(0);
+		// 1.5 g and 4 g in 100 g, less the 0.15 g of any meat.
+		expect(own(brined, "brined pork collar")).toBeCloseTo(brined.chain.trimmed_kg * 13.5, 6);
+		expect(own(ham, "ham collar")).toBeCloseTo(ham.chain.trimmed_kg * 38.5, 6);
+		expect(brined.liquid?.salt_pct).toBeGreaterThan(fresh.liquid?.salt_pct ?? 0);
 	});
 
 	it("salt is all salt over all it is shared by, wherever it comes from", () => {

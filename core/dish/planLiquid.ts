@@ -2,7 +2,7 @@ import { sumBy } from "es-toolkit";
 import type { Beliefs } from "../beliefs/index.ts";
 import { afterStraining, type LiquidAccount, liquidAccount, type VegetablesAfter } from "../liquid/index.ts";
 import type { PanChoice } from "../pans/index.ts";
-import { inPan, type Recipe } from "../recipe/index.ts";
+import { CATEGORIES, inPan, type Recipe } from "../recipe/index.ts";
 import { add, figure, multiply, subtract, type Working, working } from "../workings/index.ts";
 import type { YieldChain } from "../yields/index.ts";
 import { goesIntoPan, joinsLate, liesUnderMeat, takesRoom } from "./panLines.ts";
@@ -223,10 +223,10 @@ function waterWorking(from: readonly WaterFrom[]): Working | null {
 	return working("fromVegetables", add(...terms), "l");
 }
 
-/** Salt of everything that goes into the pan, the liquids and the salt itself among it. */
+/** Salt of everything that goes into the pan: what is braised, the liquids, and the salt itself. */
 function saltOf(lines: readonly PlanLine[]): PlanSalt {
 	const from = lines
-		.filter((line) => goesIntoPan(line) || isSaltOnMeat(line))
+		.filter((line) => goesIntoPan(line) || isMain(line) || isSaltOnMeat(line))
 		.map((line) => ({ name: line.ingredient.name, g: saltIn(line), hidden: isHidden(line) }))
 		.filter(({ g }) => g > 0)
 		.sort((a, b) => b.g - a.g);
@@ -243,8 +243,12 @@ function saltOf(lines: readonly PlanLine[]): PlanSalt {
 	};
 }
 
-function saltIn({ ingredient, amount_g }: PlanLine): number {
-	return ((amount_g ?? 0) * inPan(ingredient).salt_pct) / 100;
+function saltIn(line: PlanLine): number {
+	const { ingredient, amount_g } = line;
+	const { origin, salt_pct } = CATEGORIES[ingredient.category];
+	// Fresh meat keeps its own salt, and cards salt it beside that; what comes from the sea gives it up. General practice.
+	const fresh_pct = isMain(line) && origin === "meat" ? salt_pct : 0;
+	return ((amount_g ?? 0) * Math.max(0, inPan(ingredient).salt_pct - fresh_pct)) / 100;
 }
 
 /** Salt in 100 g from which a thing counts as salted, g. */
@@ -255,6 +259,10 @@ function isHidden({ ingredient }: PlanLine): boolean {
 	if (ingredient.category === "salt") return false;
 	const bought = ingredient.category === "stock" && ingredient.made === null;
 	return bought || inPan(ingredient).salt_pct >= SALTED_PCT;
+}
+
+function isMain({ line }: PlanLine): boolean {
+	return line.role === "main";
 }
 
 function isSaltOnMeat({ line }: PlanLine): boolean {

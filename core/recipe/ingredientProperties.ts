@@ -25,6 +25,7 @@ interface Known extends Partial<InPan> {
  * what composition tables of foods and labels give (soy sauce 14 to 16, fish sauce 20 to 25, miso
  * 10 to 12, anchovy 12 to 16, capers in brine 5 to 7, cured pork 2.5 to 4, olives 3 to 4, hard
  * cheese 1.5 to 3, mustard 4 to 6, bottled brown sauces and ketchup 2 to 3, salted butter 1.5,
+ * octopus and cuttlefish 0.6 to 1, squid 0.1 to 0.6, brined and corned meat 1 to 3, gammon 2 to 4,
  * stock cubes 40 to 50, stock of the house 0 to 0.3). An ingredient's own figure goes before it.
  * Gelatin: light poultry 8 to 12 g a litre, brown veal 25 to 40, water, cubes and vegetables none.
  * @see model, section L
@@ -50,7 +51,13 @@ const KNOWN: readonly Known[] = [
 	{ words: ["pancetta"], salt_pct: 3.5 },
 	{ words: ["bacon"], salt_pct: 3 },
 	{ words: ["lardon"], salt_pct: 3 },
+	{ words: ["ham", "hock"], salt_pct: 3 },
 	{ words: ["ham"], salt_pct: 4 },
+	{ words: ["gammon"], salt_pct: 3 },
+	{ words: ["corned"], salt_pct: 2.5 },
+	{ words: ["brined"], salt_pct: 1.5 },
+	{ words: ["salt", "cod"], salt_pct: 6 },
+	{ words: ["octopus"], salt_pct: 0.8 },
 	{ words: ["chorizo"], salt_pct: 3.5 },
 	{ words: ["cured"], salt_pct: 3.5 },
 	{ words: ["mustard", "seed"], salt_pct: 0 },
@@ -66,6 +73,8 @@ const KNOWN: readonly Known[] = [
 	{ words: ["cheese"], salt_pct: 2 },
 	{ words: ["honey"], givesWater: 0, takesRoom: false, salt_pct: 0 },
 	{ words: ["squid", "ink"], givesWater: 0, takesRoom: false, salt_pct: 3 },
+	{ words: ["squid"], salt_pct: 0.4 },
+	{ words: ["cuttlefish"], salt_pct: 0.9 },
 	{ words: ["garlic"], givesWater: 0.1 },
 ];
 
