@@ -13,7 +13,7 @@ import { USUAL_CONFIDENCE } from "#core/braise";
 import type { DayChange, IssuedDay, StandingPlace } from "#core/day";
 import type { ByProductUses, ByProductWorth, CarryChoice, ChillChoice, ColourWay } from "#core/dish";
 import type { PanMaterial, PanUse } from "#core/kitchen";
-import type { OvenKind } from "#core/ovens";
+import type { FanSpeed, OvenKind } from "#core/ovens";
 import type { GastronormSize, LiquidLine, PanWish } from "#core/pans";
 import type { UnitSystem } from "#core/quantity";
 import type {
@@ -140,6 +140,11 @@ export const oven = sqliteTable("oven", {
 	max_C: integer("max_c").notNull(),
 	/** On its rating plate, W; null when nobody has looked. */
 	power_w: integer("power_w"),
+	/** How much hotter its air is than it says, K. */
+	runsHot_K: real("runs_hot_k").notNull().default(0),
+	fan: text("fan").$type<FanSpeed>().notNull().default("usual"),
+	/** Opened to look, times an hour; null where it is as usual. */
+	opened_h: real("opened_h"),
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
 	version: version(),
 });

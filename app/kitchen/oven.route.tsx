@@ -25,6 +25,9 @@ const EMPTY = {
 	min_C: "60",
 	max_C: "250",
 	power_kW: "",
+	runsHot_K: "",
+	fan: "usual",
+	opened_h: "",
 };
 
 export async function loader({ context, params }: Route.LoaderArgs) {
@@ -42,6 +45,8 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 		typed: {
 			...Object.fromEntries(Object.entries(row).map(([field, value]) => [field, String(value)])),
 			power_kW: row.power_w === null ? "" : written(row.power_w / 1000),
+			runsHot_K: row.runsHot_K === 0 ? "" : written(row.runsHot_K),
+			opened_h: row.opened_h === null ? "" : written(row.opened_h),
 		},
 		oven:
 			ovenOutsideLimits(row) !== null
@@ -112,6 +117,27 @@ export default function Oven({ loaderData, actionData }: Route.ComponentProps) {
 				inputMode="numeric"
 				defaultValue={typed.max_C}
 				wrong={wrong.max_C}
+			/>
+			<Field
+				label="Hotter than it says by (colder: −)"
+				name="runsHot_K"
+				after="°C"
+				inputMode="text"
+				defaultValue={typed.runsHot_K}
+				wrong={wrong.runsHot_K}
+			/>
+			<Choice label="Its fan blows" name="fan" defaultValue={typed.fan} wrong={wrong.fan}>
+				<option value="usual">as usual</option>
+				<option value="slow">slowly</option>
+				<option value="fast">fast</option>
+			</Choice>
+			<Field
+				label="Opened to look (empty: once)"
+				name="opened_h"
+				after="an hour"
+				inputMode="decimal"
+				defaultValue={typed.opened_h}
+				wrong={wrong.opened_h}
 			/>
 		</EquipmentForm>
 	);

@@ -21,6 +21,8 @@ export interface BraiseGiven extends Events {
 	/** Vegetables lying in the liquid; they hold heat as water does. */
 	readonly vegetables_kg?: number;
 	readonly oven?: OvenPower;
+	/** What reaches its floor, kW, where it is not heated all round; the usual of its kind where nothing is said. */
+	readonly flame_kW?: number;
 	/** Share of steam in the oven's air; the usual one of its kind where nothing is said. */
 	readonly humidity?: number;
 	/** Height above the sea, m. */

@@ -4,7 +4,7 @@ import { minutesToBeSure } from "../braise/index.ts";
 import { must } from "../check/index.ts";
 import type { HousePolicy, Kitchen } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
-import type { Oven } from "../ovens/index.ts";
+import { airKey, type Oven } from "../ovens/index.ts";
 import type { PanChoice } from "../pans/index.ts";
 import { isInOven } from "../recipe/index.ts";
 import type { MinutesIn, Task } from "../tasks/index.ts";
@@ -131,9 +131,9 @@ function keyOf(standing: Standing): string {
 	return [...standing].map(words).sort().join("; ");
 }
 
-/** Ovens that heat alike: of one kind, with as much power. */
+/** Ovens that heat alike: of one kind and air, with as much power. */
 function alike(ovens: readonly Oven[]): Oven[][] {
-	return Object.values(groupBy(ovens, ({ kind, power_w }) => `${kind} ${power_w ?? ""}`));
+	return Object.values(groupBy(ovens, (oven) => `${airKey(oven)} ${oven.power_w ?? ""}`));
 }
 
 /**

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import type { Cooker } from "../kitchen/index.ts";
 import { COOKER_FILL } from "../kitchen/index.ts";
+import type { Oven } from "../ovens/index.ts";
 import { depthOf } from "../pans/index.ts";
 import { runs } from "../random/runs.testing.ts";
 import type { Recipe } from "../recipe/index.ts";
@@ -71,6 +72,28 @@ describe("the heat of a dish", () => {
 			const made = plan(on(heat, { layers: "poured", piece: CUBE }), ORDER, EVERYTHING);
 			expect(made.braise?.slowest.verdicts).toEqual({ comingUp: "met", killed: "met" });
 		}
+	});
+
+	it("comes up by the power of its vessel: a strong pressure pot sooner than a weak one", () => {
+		const likely = (heat: "pressure" | "slowCooker", heat_kW: number) => {
+			const cookers = COOKERS.map((cooker) => (cooker.heat === heat ? { ...cooker, heat_kW } : cooker));
+			const recipe = on(heat, { layers: "poured", piece: CUBE });
+			return plan(recipe, ORDER, equipped({ cookers }, EVERYTHING)).braise?.slowest.tender_min.likely ?? 0;
+		};
+		expect(likely("pressure", 20)).toBeLessThan(likely("pressure", 1.2) - 5);
+		expect(likely("slowCooker", 2)).toBeLessThan(likely("slowCooker", 0.28) - 10);
+	});
+
+	it("of an oven is its own: one that runs hot or blows fast is sooner done, one that is opened often later", () => {
+		const likely = (air: Partial<Oven>) =>
+			plan(RECIPE, ORDER, equipped({ ovens: KITCHEN.equipment.ovens.map((oven) => ({ ...oven, ...air })) }))
+				.braise?.slowest.tender_min.likely ?? 0;
+		const usual = likely({});
+		expect(likely({ runsHot_K: 15 })).toBeLessThan(usual);
+		expect(likely({ runsHot_K: -15 })).toBeGreaterThan(usual);
+		expect(likely({ opened_h: 6 })).toBeGreaterThan(usual);
+		expect(likely({ runsHot_K: 0, fan: "usual", opened_h: null })).toBe(usual);
+		expect(likely({ fan: "fast", kind: "fanOven" })).toBeLessThan(likely({ fan: "slow", kind: "fanOven" }));
 	});
 
 	it("is said where the kitchen has nothing for it, and where pots want more burners than there are", () => {

@@ -331,12 +331,8 @@ describe("what the plan says of salt, sauce and pieces", () => {
 			if (!collar) throw new Error("the tests know collar");
 			return plan(RECIPE, ORDER, knowing([{ ...collar, name }]));
 		};
-		const [fresh, brined, ham] = ["pork collar", "brined pork collar", "ham collar"].map(named) as [
-			Plan,
-			Plan,
-			Plan,
-		];
-		const own = ({ liquid }: Plan, name: string) =>
+		const [fresh, brined, ham] = [named("pork collar"), named("brined pork collar"), named("ham collar")];
+		const own = ({ liquid }: Pick<Plan, "liquid">, name: string) =>
 			liquid?.salt.from.find((one) => one.name === name)?.g ?? 0;
 		expect(own(fresh, "pork collar")).toBe(0);
 		// 1.5 g and 4 g in 100 g, less the 0.15 g of any meat.

@@ -21,7 +21,7 @@ import { must } from "../check/index.ts";
 import { sidesOf } from "../heat/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
-import { type Oven, POWER_REACHES } from "../ovens/index.ts";
+import { airOf, type Oven, type OvenAir, POWER_REACHES, windOf } from "../ovens/index.ts";
 import {
 	type ChosenPan,
 	depthOf,
@@ -88,6 +88,8 @@ export interface Braising {
 	/** How the pieces were coloured: out of the oven they come warm. */
 	readonly colour: PlanColour | null;
 	readonly policy: HousePolicy;
+	/** Of one burner, what reaches the pot. */
+	readonly hobPower_kW: number;
 	readonly beliefs: Beliefs;
 	/** How it is found out how long a pan takes. */
 	readonly tenderOf: TenderOf;
@@ -447,20 +449,20 @@ export function temperaturesIn(
  * heat, their range in the proportions of where it stands.
  */
 export function minutesInOven(
-	{ given, tender_min, pans }: Pick<BraiseGroup, "given" | "tender_min" | "pans">,
+	{ given, tender_min, pans, oven: stood }: Pick<BraiseGroup, "given" | "tender_min" | "pans" | "oven">,
 	oven: Oven,
 	set_C: number,
 	beliefs: Beliefs,
 ): Range {
 	const { oven: _, ...pan } = given;
-	const there = { ...inOvenAt(pan, oven.kind, set_C), ...sharedPower(oven, pans.length) };
+	const there = { ...inOvenAt(pan, stood, oven, set_C), ...sharedPower(oven, pans.length) };
 	const likely = likelyOf(there) * beliefs.minutes[given.cut].times;
 	const ratio = likely / tender_min.likely;
 	return { low: tender_min.low * ratio, likely, high: tender_min.high * ratio };
 }
 
 function givenOf(
-	{ recipe, colour, policy, beliefs }: Braising,
+	{ recipe, colour, policy, beliefs, hobPower_kW }: Braising,
 	pan: ChosenPan,
 	{ oven, set_C, inside }: Stands,
 ): BraiseGiven {
@@ -474,7 +476,9 @@ function givenOf(
 		vegetables_kg: pan.bed.weight_kg,
 		pan: pan.type.shape,
 		lid: coverIn(recipe),
-		...heatedBy(recipe, oven?.kind ?? "fanOven", set_C),
+		...heatedBy(recipe, oven ?? ANY_OVEN, set_C),
+		...(oven && windOf(oven) !== 1 ? { coupling: windOf(oven) } : {}),
+		...flameOf(recipe, pan.type, hobPower_kW),
 		start: {
 			meat_C: colour?.way === "oven" ? beliefs.starts.pieceFromTrays_C : beliefs.starts.piece_C,
 			// A bath is hot before the bags go in.
@@ -493,11 +497,7 @@ function coverIn(recipe: Recipe): Lid {
 }
 
 /** The heat of a dish; an oven that starts hot is set down after so many minutes. */
-function heatedBy(
-	recipe: Recipe,
-	oven: "stillOven" | "fanOven",
-	set_C: number,
-): Pick<BraiseGiven, "heat" | "resets"> {
+function heatedBy(recipe: Recipe, oven: OvenAir, set_C: number): Pick<BraiseGiven, "heat" | "resets"> {
 	const { hotStart } = recipe.braise;
 	switch (heatOf(recipe)) {
 		case "hob":
@@ -509,23 +509,37 @@ function heatedBy(
 		case "bath":
 			return { heat: { kind: "waterBath", set_C } };
 		case "oven":
-			if (!hotStart) return { heat: { kind: oven, set_C } };
+			if (!hotStart) return { heat: { kind: oven.kind, set_C: airOf(oven, set_C) } };
 			return {
-				heat: { kind: oven, set_C: hotStart.set_C },
-				resets: [{ at_min: hotStart.minutes, set_C }],
+				heat: { kind: oven.kind, set_C: airOf(oven, hotStart.set_C) },
+				resets: [{ at_min: hotStart.minutes, set_C: airOf(oven, set_C) }],
 			};
 	}
 }
 
-/** The same pan in an oven of a kind at another temperature: a hot start stays as it is. */
-function inOvenAt(given: BraiseGiven, kind: "stillOven" | "fanOven", set_C: number): BraiseGiven {
-	if (!given.resets) return { ...given, heat: { kind, set_C } };
-	const hot_C = "set_C" in given.heat ? given.heat.set_C : set_C;
+/** The same pan in another oven at another temperature: a hot start is set as before. */
+function inOvenAt(given: BraiseGiven, stood: OvenAir | null, oven: OvenAir, set_C: number): BraiseGiven {
+	const { coupling: _, ...pan } = given;
+	const there = { ...pan, ...(windOf(oven) === 1 ? {} : { coupling: windOf(oven) }) };
+	const { kind } = oven;
+	const air_C = airOf(oven, set_C);
+	if (!given.resets || !("set_C" in given.heat)) return { ...there, heat: { kind, set_C: air_C } };
+	const hotter_K = airOf(oven, 0) - airOf(stood ?? ANY_OVEN, 0);
 	return {
-		...given,
-		heat: { kind, set_C: hot_C },
-		resets: given.resets.map((reset) => ({ ...reset, set_C })),
+		...there,
+		heat: { kind, set_C: given.heat.set_C + hotter_K },
+		resets: given.resets.map((reset) => ({ ...reset, set_C: air_C })),
 	};
+}
+
+/** Where nobody has said in which. */
+const ANY_OVEN: OvenAir = { kind: "fanOven" };
+
+/** What heats a pot or a cooker: its own heat, or a burner of the hob. */
+function flameOf(recipe: Recipe, { heat_kW }: PanType, hobPower_kW: number): Pick<BraiseGiven, "flame_kW"> {
+	const heat = heatOf(recipe);
+	if (heat_kW !== undefined) return { flame_kW: heat_kW };
+	return heat === "hob" || heat === "pressure" ? { flame_kW: hobPower_kW } : {};
 }
 
 /** Water that stands round the bags of a bath, l. */

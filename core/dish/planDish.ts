@@ -196,7 +196,8 @@ function cookedAt(dish: PannedDish, standing: Standing, tenderOf: TenderOf): Coo
 	const { recipe, load, colour, kitchen, beliefs, pans: chosen, split } = dish;
 	const { policy } = kitchen;
 	const before = linesIn(dish, chosen, colour, kitchen);
-	const braising = { recipe, groups: split.groups, standing, colour, policy, beliefs, tenderOf };
+	const { hobPower_kW } = kitchen.equipment;
+	const braising = { recipe, groups: split.groups, standing, colour, policy, hobPower_kW, beliefs, tenderOf };
 	const steam_l = steamBefore({ ...braising, pans: chosen, lines: before });
 	const pour = planPour(dish, chosen, before, colour, steam_l, beliefs);
 	if (!pour) return { recipe, pans: chosen, lines: before, braise: null, pour };

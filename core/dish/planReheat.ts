@@ -1,4 +1,4 @@
-import { maxBy, sumBy } from "es-toolkit";
+import { groupBy, maxBy, sumBy } from "es-toolkit";
 import {
 	type BraiseGiven,
 	heatThrough,
@@ -10,7 +10,7 @@ import {
 import type { HeatKind } from "../heat/index.ts";
 import type { Kitchen } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
-import type { OvenKind, OvenLoad } from "../ovens/index.ts";
+import { airKey, airOf, type OvenAir, type OvenKind, type OvenLoad, windOf } from "../ovens/index.ts";
 import { type ChosenPan, floorArea, type PanChoice } from "../pans/index.ts";
 import type { Range } from "../quantity/index.ts";
 import { heatOf, isInOven, type Recipe } from "../recipe/index.ts";
@@ -110,26 +110,25 @@ export function planReheat(dish: ReheatedDish): PlanReheat | null {
 	const { core_C, within_min } = policy.code.reheat;
 	const stands = reheatedIn(standing);
 	const set = stands?.set_C ?? recipe.braise.oven_C.set;
-	const own = stands?.oven?.kind ?? ovenOf(braise.slowest.given);
+	const own: OvenAir = stands?.oven ?? { kind: ovenOf(braise.slowest.given) };
 	const again = againOf(dish, braise, core_C);
 	const here = again(set, own);
 	const { minutes, steams_l, course } = memo(JSON.stringify([here, core_C]), () => heated(here, core_C));
 	if (!minutes) return null;
 	/** Other temperatures in the proportions of the card's own. */
-	const scaled = (set_C: number, oven: OvenKind): MinutesIn[] => {
-		if (set_C === set && oven === own) return [{ set_C, minutes }];
+	const scaled = (set_C: number, oven: OvenAir): MinutesIn[] => {
+		if (set_C === set && airKey(oven) === airKey(own)) return [{ set_C, minutes }];
 		const likely = likelyOf(again(set_C, oven), core_C);
 		if (likely === null) return [];
 		const ratio = likely / minutes.likely;
 		return [{ set_C, minutes: { low: minutes.low * ratio, likely, high: minutes.high * ratio } }];
 	};
-	const inKind = (kind: OvenKind) => stepsOf(recipe, set).flatMap((set_C) => scaled(set_C, kind));
-	const minutesAt = inKind(own);
-	const kinds = [...new Set(equipment.ovens.map(({ kind }) => kind))];
+	const inOven = (oven: OvenAir) => stepsOf(recipe, set).flatMap((set_C) => scaled(set_C, oven));
+	const minutesAt = inOven(own);
 	const minutesIn = isInOven(recipe)
-		? kinds.flatMap((kind) => {
-				const ovens = equipment.ovens.filter((oven) => oven.kind === kind).map(({ id }) => id);
-				return inKind(kind).map((one): MinutesIn => ({ ...one, ovens }));
+		? Object.values(groupBy(equipment.ovens, airKey)).flatMap((alike) => {
+				const ovens = alike.map(({ id }) => id);
+				return alike.slice(0, 1).flatMap((oven) => inOven(oven).map((one): MinutesIn => ({ ...one, ovens })));
 			})
 		: minutesAt;
 	const block = "block" in here ? here.block : null;
@@ -169,7 +168,7 @@ function againOf(
 	{ recipe, pans, standing }: ReheatedDish,
 	{ slowest: { given } }: PlanBraise,
 	core_C: number,
-): (set_C: number, oven: OvenKind) => Again {
+): (set_C: number, oven: OvenAir) => Again {
 	const { additions: _, resets: __, lids: ___, ...pan } = given;
 	const cold: BraiseGiven = { ...pan, start: { meat_C: COLD_C, liquid_C: COLD_C }, cookingLoss: 0 };
 	if (!isInOven(recipe)) {
@@ -187,17 +186,17 @@ function againOf(
 	const stands = reheatedIn(standing);
 	const power = stands?.oven ? sharedPower(stands.oven, stands.inside).oven : given.oven;
 	const deepest = maxBy(pans.pans, (one) => depthOfFood(one)) as ChosenPan;
-	return (set_C, kind) => ({
+	return (set_C, inside) => ({
 		block: {
 			pan: deepest.type.shape,
 			depth_mm: spreadDepth(depthOfFood(deepest), 1, recipe),
 			consistency: "stew",
 			lid: coveredBy(given.lid),
-			heat: { kind, set_C },
+			heat: { kind: inside.kind, set_C: airOf(inside, set_C) },
 			start_C: COLD_C,
 			oven: power,
 			altitude_m: given.altitude_m,
-			coupling: given.coupling,
+			coupling: windOf(inside),
 		},
 	});
 }

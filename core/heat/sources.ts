@@ -1,4 +1,4 @@
-import { areaOf, depthOf, insideAt, type PanShape } from "../pans/index.ts";
+import { areaOf, depthOf, insideAt, type PanShape, perimeterOf } from "../pans/index.ts";
 import type { Lid } from "../trade/index.ts";
 import {
 	BATH_W_PER_M2K,
@@ -28,6 +28,8 @@ export interface SourceGiven {
 	/** Where the oven really is, or the bath, °C. */
 	readonly around_C: number;
 	readonly oven?: OvenPower | undefined;
+	/** What reaches the floor of a pot or a cooker, kW; the usual of its kind where nothing is said. */
+	readonly flame_kW?: number | undefined;
 	readonly altitude_m?: number | undefined;
 	/** How much better or worse than usual the heat gets in, a factor. */
 	readonly coupling?: number | undefined;
@@ -43,7 +45,8 @@ const FLAME_C = 1000;
  * @see model, section E
  */
 export function sourceOf(given: SourceGiven): Source {
-	const { heat, pan, lid, around_C, oven, altitude_m, coupling = 1 } = given;
+	const { heat, pan, lid, around_C, oven, flame_kW, altitude_m, coupling = 1 } = given;
+	const flame_W = (usual_W: number) => (flame_kW === undefined ? usual_W : flame_kW * 1000);
 	const unlimited = { most_W: Number.POSITIVE_INFINITY, hold_C: Number.POSITIVE_INFINITY };
 	switch (heat.kind) {
 		case "stillOven":
@@ -55,11 +58,11 @@ export function sourceOf(given: SourceGiven): Source {
 		case "waterBath":
 			return { ...unlimited, around_C, coupling_WK: filmAround(heat.kind, lid) * outsideOf(pan) * coupling };
 		case "hob":
-			return flame(HOB_W, heat.simmer ? simmerAt(altitude_m, heat.off_K) : Number.POSITIVE_INFINITY);
+			return flame(flame_W(HOB_W), heat.simmer ? simmerAt(altitude_m, heat.off_K) : Number.POSITIVE_INFINITY);
 		case "pressure":
-			return flame(PRESSURE_W, around_C);
+			return flame(flame_W(PRESSURE_W), around_C);
 		case "slowCooker":
-			return flame(SLOW_COOKER_W, around_C);
+			return flame(flame_W(SLOW_COOKER_W), around_C);
 	}
 }
 
@@ -117,7 +120,5 @@ const MM2_PER_M2 = 1e6;
 /** Floor, walls and top of a pan, through which the oven's heat comes, m². */
 export function outsideOf(pan: PanShape): number {
 	const floor = insideAt(pan, 0);
-	const around_mm =
-		floor.kind === "circle" ? Math.PI * floor.diameter_mm : 2 * (floor.length_mm + floor.width_mm);
-	return (2 * areaOf(insideAt(pan, depthOf(pan))) + around_mm * depthOf(pan)) / MM2_PER_M2;
+	return (2 * areaOf(insideAt(pan, depthOf(pan))) + perimeterOf(floor) * depthOf(pan)) / MM2_PER_M2;
 }

@@ -7,10 +7,7 @@ import type { HeatWay } from "../trade/index.ts";
 import type { Cooler } from "./Cooler.ts";
 
 /** A pan or pot over heat. */
-export interface Vessel extends PanType {
-	/** Heat of its own that reaches it, kW; absent where it stands on a burner of the hob. */
-	readonly heat_kW?: number | undefined;
-}
+export type Vessel = PanType;
 
 /** What has a way of its own to make tender. */
 export const COOKER_HEATS = ["slowCooker", "pressure", "bath"] as const satisfies readonly HeatWay[];

@@ -3,6 +3,10 @@ import { GASTRONORM, type GastronormSize, type PanType, rungsHigh, shelfShare } 
 export const OVEN_KINDS = { stillOven: "still", fanOven: "fan" } as const;
 export type OvenKind = keyof typeof OVEN_KINDS;
 
+/** How hard an oven's fan blows, where it can be set or is known. */
+export const FAN_SPEEDS = ["slow", "usual", "fast"] as const;
+export type FanSpeed = (typeof FAN_SPEEDS)[number];
+
 export interface Oven {
 	readonly id: string;
 	readonly name: string;
@@ -16,6 +20,11 @@ export interface Oven {
 	readonly max_C: number;
 	/** On its rating plate, W; null where it is not known and there is always enough. */
 	readonly power_w?: number | null;
+	/** How much hotter its air is than it says, K; colder where negative. */
+	readonly runsHot_K?: number;
+	readonly fan?: FanSpeed;
+	/** How often it is opened to look, times an hour; null where it is as usual. */
+	readonly opened_h?: number | null;
 	/** Pans of other dishes that stand in it already. */
 	readonly alsoInside?: number;
 	/** Levels of other dishes with room beside their pans. */

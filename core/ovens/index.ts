@@ -1,4 +1,7 @@
+export { airKey, airOf, type OvenAir, USUALLY_OPENED_H, windOf } from "./air.ts";
 export {
+	FAN_SPEEDS,
+	type FanSpeed,
 	fitOvens,
 	type HeldRungs,
 	OVEN_KINDS,

@@ -38,6 +38,8 @@ export interface Reheating {
 	/** Stirred every so many minutes; never where it is absent. */
 	readonly stirEvery_min?: number | undefined;
 	readonly oven?: OvenPower | undefined;
+	/** What reaches its floor, kW, on a flame; a burner's usual where nothing is said. */
+	readonly flame_kW?: number | undefined;
 	readonly altitude_m?: number | undefined;
 	/** How much better or worse than usual the heat gets in, a factor. */
 	readonly coupling?: number | undefined;
@@ -118,14 +120,14 @@ function floorOf(pan: PanShape): { length_m: number; width_m: number; area_m2: n
 }
 
 function* stirredOnFlame(
-	{ pan, depth_mm, heat, start_C, altitude_m, coupling = 1 }: Reheating,
+	{ pan, depth_mm, heat, start_C, altitude_m, coupling = 1, flame_kW = HOB_W / 1000 }: Reheating,
 	until_C: number,
 ): Generator<ReheatPoint> {
 	const { area_m2 } = floorOf(pan);
 	const holds_JK = area_m2 * (depth_mm / 1000) * FOOD_KG_PER_M3 * FOOD_J_PER_KGK;
 	const most_C =
 		heat.kind === "hob" && heat.simmer ? simmerAt(altitude_m, heat.off_K) : boilingPoint(altitude_m);
-	const rise_K_per_min = (HOB_W * coupling * 60) / holds_JK;
+	const rise_K_per_min = (flame_kW * 1000 * coupling * 60) / holds_JK;
 	const at = (minute: number): ReheatPoint => ({
 		minute,
 		coldest_C: Math.min(most_C, start_C + rise_K_per_min * minute),

@@ -9,6 +9,8 @@ export interface PanType {
 	readonly stock: number;
 	/** Share of its depth up to which it may be filled, where that is less than to its headspace. */
 	readonly fill?: number;
+	/** Heat of its own that reaches it, kW; absent where it stands in an oven or on a burner. */
+	readonly heat_kW?: number | undefined;
 	/** Bare aluminium or iron: acid takes it up, so a dish with wine or sour fruit goes elsewhere. */
 	readonly reacts?: boolean;
 }
