@@ -2,6 +2,7 @@ import { mapValues } from "es-toolkit";
 import { COUPLING_SPREAD, HEAT_SPREAD_C, type HeatKind, thicker } from "../heat/index.ts";
 import type { Range } from "../quantity/index.ts";
 import type { ReachRange } from "../safety/index.ts";
+import type { Cut } from "../trade/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import type { ColdestAsked, ColdestReached } from "./Coldest.ts";
 import { leftAt, reached } from "./Course.ts";
@@ -111,10 +112,18 @@ export function promisedMarks({ marks, dryAt_min }: Pick<Braised, "marks" | "dry
 	return mapValues(marks, (range) => (range !== null && range.likely <= dryAt_min ? range : null));
 }
 
+/** How far a cut may be from its group where no practice of its own tells, σ of the logarithm: as groups differ among themselves. */
+const UNSEEN_SPREAD = 0.15;
+
+/** Whether practice of this cut itself is in the fit; another goes by its group, and its range is wider. */
+export function hasPractice(cut: Cut): boolean {
+	return (CALIBRATED.seen as readonly Cut[]).includes(cut);
+}
+
 /** The fit's own uncertainty of the group and what no constant explains, together. */
 export function modelSpreadOf({ cut }: Pick<BraiseGiven, "cut">): number {
 	const { model, groups } = CALIBRATED.spreads;
-	return Math.hypot(model, groups[CUT_GROUPS[cut]]);
+	return Math.hypot(model, groups[CUT_GROUPS[cut]], hasPractice(cut) ? 0 : UNSEEN_SPREAD);
 }
 
 /** Both ends of what is not known; the factors divide the softening that is asked. */

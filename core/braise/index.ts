@@ -4,6 +4,7 @@ export {
 	type Braised,
 	braise,
 	CUT_SPREAD,
+	hasPractice,
 	LEAK_SPREAD,
 	LONGEST_MIN,
 	modelSpreadOf,

@@ -20,6 +20,7 @@ import type { Lid } from "../trade/index.ts";
 import type { BraiseGiven, BraiseLedger, BraisePoint } from "./BraiseGiven.ts";
 import { Coldest, type ColdestAsked, type ColdestReached } from "./Coldest.ts";
 import { type Course, CourseLog } from "./Course.ts";
+import { CALIBRATED } from "./calibrated.ts";
 import { cutFactor } from "./cutFactors.ts";
 import { dryBelow, join, type PanState, startOf, steamOff, storedHeat, surfaceOf, weep } from "./PanState.ts";
 import { soften, softened } from "./softening.ts";
@@ -85,7 +86,7 @@ export function simulate(given: BraiseGiven, options: SimulateOptions): Simulate
 	state.liquid_C = Math.min(state.liquid_C, setting.ceiling_C);
 	const started_J = storedHeat(state);
 	const poured_kg = state.water_kg;
-	const factor = cutFactor(given.cut);
+	const factor = cutFactor(given.cut) * CALIBRATED.heats[given.heat.kind];
 	const { every_min = 1, layers = false, step_s = STEP_S } = options;
 	const tell = (minute: number) => pointOf(setting, state, minute, layers);
 	joinDue(setting, state, -1, 0);

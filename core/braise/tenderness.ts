@@ -1,4 +1,4 @@
-import { GAS_J_PER_MOLK, KELVIN } from "../heat/index.ts";
+import { GAS_J_PER_MOLK, type HeatKind, KELVIN } from "../heat/index.ts";
 import { CALIBRATED } from "./calibrated.ts";
 import type { CutGroup } from "./cutFactors.ts";
 
@@ -17,6 +17,8 @@ export interface Kinetics {
 	readonly marks: Readonly<Record<Mark, number>>;
 	/** How fast each group of cuts softens. */
 	readonly factors: Readonly<Record<CutGroup, number>>;
+	/** How much faster than its temperatures tell it softens in a kind of heat; near 1. */
+	readonly heats: Readonly<Record<HeatKind, number>>;
 }
 
 /**

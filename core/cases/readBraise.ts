@@ -2,6 +2,7 @@ import type { Static } from "@sinclair/typebox";
 import { BraiseAsked, type BraiseGiven } from "../braise/index.ts";
 import { checked, refuse } from "../check/index.ts";
 import { type Addition, type Heat, type PieceSides, sidesByThickness } from "../heat/index.ts";
+import { USUAL_JOINT_KG } from "../trade/index.ts";
 import { readPan } from "./readPan.ts";
 
 type Asked = Static<typeof BraiseAsked>;
@@ -15,7 +16,7 @@ export function readBraise(given: unknown): BraiseGiven {
 	const { heat, pan, piece, shape, thickness_mm, additions, ...asked } = checked(BraiseAsked, given);
 	return {
 		...asked,
-		sides: sidesOf({ piece, shape, thickness_mm, meat_kg: asked.meat_kg }),
+		sides: sidesOf({ piece, shape, thickness_mm, meat_kg: asked.meat_kg, cut: asked.cut }),
 		pan: readPan(pan),
 		heat: readHeat(heat),
 		...(additions ? { additions: additions.map(additionOf) } : {}),
@@ -36,15 +37,16 @@ interface PieceAsked {
 	readonly shape: Asked["shape"] | undefined;
 	readonly thickness_mm: number | undefined;
 	readonly meat_kg: number;
+	readonly cut: Asked["cut"];
 }
 
-function sidesOf({ piece, shape, thickness_mm, meat_kg }: PieceAsked): PieceSides {
+function sidesOf({ piece, shape, thickness_mm, meat_kg, cut }: PieceAsked): PieceSides {
 	if (piece) return sidesOfPiece(piece);
 	if (thickness_mm === undefined) {
 		throw refuse("piece", "is missing; the sides of a piece, or shape and thickness_mm, are needed");
 	}
 	if (shape === undefined) throw refuse("shape", "is missing; one of slab, cylinder, ball is needed");
-	return sidesByThickness(shape, thickness_mm, meat_kg);
+	return sidesByThickness(shape, thickness_mm, meat_kg, USUAL_JOINT_KG[cut]);
 }
 
 /** @throws {Refusal} where a side is missing */

@@ -91,10 +91,18 @@ const LEAST_WIDTH = 1.5;
 
 /**
  * Sides of a piece of which only the form, the thickness and the weight are known: one square
- * piece of all the meat, at least 1.5 times as wide as it is thick; a bar as long as it comes to.
+ * piece of all the meat or as much of it as is one joint, at least 1.5 times as wide as it is thick; a bar
+ * as long as it comes to.
+ *
+ * @param joint_kg what one joint of it usually weighs; without end where nobody says
  */
-export function sidesByThickness(form: PieceForm, thickness_mm: number, meat_kg: number): PieceSides {
-	const volume_mm3 = (meat_kg / MEAT_KG_PER_L) * 1e6;
+export function sidesByThickness(
+	form: PieceForm,
+	thickness_mm: number,
+	meat_kg: number,
+	joint_kg = Number.POSITIVE_INFINITY,
+): PieceSides {
+	const volume_mm3 = (Math.min(meat_kg, joint_kg) / MEAT_KG_PER_L) * 1e6;
 	const least_mm = thickness_mm * LEAST_WIDTH;
 	if (form === "ball") return { kind: "ball", diameter_mm: thickness_mm };
 	if (form === "cylinder") {

@@ -32,7 +32,7 @@ export const LIQUID_FILM_W_PER_M2K = 250;
  * From the oven's air through an open pan into the liquid, W/m²K: still 12 to 18, fan 20 to 35.
  * @see model, section E
  */
-export const OVEN_W_PER_M2K = { stillOven: 16, fanOven: 28 } as const;
+export const OVEN_W_PER_M2K = { stillOven: 18, fanOven: 28 } as const;
 
 /**
  * What a cover leaves of the heat that comes from the oven: it keeps a layer of still air or
@@ -48,7 +48,7 @@ export const LID_LETS_IN = { open: 1, paper: 0.9, foil: 0.65, lid: 0.62, sealed:
 export const LID_HANDS_BACK = { open: 0, paper: 0.2, foil: 0.6, lid: 0.65, sealed: 1 } as const;
 
 /** Share of the steam that a lid lets out below the boil, against an open pan. General practice. */
-export const LID_LETS_OUT = { open: 1, paper: 0.12, foil: 0.02, lid: 0.015, sealed: 0 } as const;
+export const LID_LETS_OUT = { open: 1, paper: 0.15, foil: 0.02, lid: 0.015, sealed: 0 } as const;
 
 /** Convection alone from the oven's air over an open surface, W/m²K; it carries the steam away. */
 export const AIR_W_PER_M2K = {
@@ -66,8 +66,8 @@ export const AIR_W_PER_M2K = {
  * so that an open pan in a still oven at 150 °C settles at 80 to 90 °C.
  */
 export const AIR_HUMIDITY = {
-	stillOven: 0.46,
-	fanOven: 0.42,
+	stillOven: 0.52,
+	fanOven: 0.5,
 	hob: 0.03,
 	slowCooker: 0.03,
 	waterBath: 0.03,
@@ -85,7 +85,7 @@ export const KELVIN = 273.15;
 export const SEA_PA = 101_325;
 
 /** A bare simmer stands so far below the boil, K, and wanders by so much. General practice. */
-export const SIMMER_BELOW_BOIL_K = 3;
+export const SIMMER_BELOW_BOIL_K = 2;
 
 /** Power that brings a pot or a cooker up, W, net. General practice. */
 export const HOB_W = 2500;

@@ -12,7 +12,15 @@ import {
 	simulate,
 	THICKNESS_SPREAD,
 } from "#core/braise";
-import { COUPLING_SPREAD, GAS_J_PER_MOLK, HEAT_SPREAD_C, KELVIN, thicker } from "#core/heat";
+import {
+	COUPLING_SPREAD,
+	GAS_J_PER_MOLK,
+	HEAT_KINDS,
+	HEAT_SPREAD_C,
+	type HeatKind,
+	KELVIN,
+	thicker,
+} from "#core/heat";
 import type { Practice } from "./practice.ts";
 
 /** Reference of the kinetics, °C; only the other two constants are free. */
@@ -21,6 +29,12 @@ const REFERENCE_C = 95;
 export const YARDSTICK: CutGroup = "pork";
 const GROUPS = [...new Set(Object.values(CUT_GROUPS))].filter((group) => group !== YARDSTICK);
 const FREE_MARKS = MARKS.filter((mark) => mark !== "forkTender");
+
+/**
+ * How far a kind of heat may be off for reasons that no physics here tells, σ of the logarithm of the minutes:
+ * an offset of each kind is drawn towards none by it, and one with few rows hardly moves.
+ */
+export const HEAT_SPREAD = 0.3;
 
 /** So many looks at least until the high end of a range. */
 const LOOKS = 120;
@@ -60,12 +74,14 @@ export function predicted(
 	kinetics: Kinetics,
 	toughness = 1,
 ): number {
-	const factor = (kinetics.factors[CUT_GROUPS[practice.given.cut]] / toughness) * kinetics.atReference_perMin;
+	const { cut, heat } = practice.given;
+	const pace = kinetics.factors[CUT_GROUPS[cut]] * kinetics.heats[heat.kind];
+	const factor = (pace / toughness) * kinetics.atReference_perMin;
 	const wanted = kinetics.marks[practice.mark];
 	const soft = new Float64Array(layers);
 	const looks = inverse.length / layers;
 	let before = 0;
-	let pace = 0;
+	let gained = 0;
 	for (let look = 0; look < looks; look += 1) {
 		let resistance = 0;
 		for (let layer = 0; layer < layers; layer += 1) {
@@ -75,12 +91,16 @@ export function predicted(
 			resistance += Math.exp(-now);
 		}
 		const now = -Math.log(resistance / layers);
-		pace = now - before;
-		if (now >= wanted) return (look + (wanted - before) / pace) * every_min;
+		gained = now - before;
+		if (now >= wanted) return (look + (wanted - before) / gained) * every_min;
 		before = now;
 	}
-	return (looks + (wanted - before) / pace) * every_min;
+	return (looks + (wanted - before) / gained) * every_min;
 }
+
+/** The activation energy that the literature has for collagen, 100 to 160 kJ/mol: its middle, and σ of the logarithm. */
+const LITERATURE_KJ = 126;
+const LITERATURE_SPREAD = 0.12;
 
 const START = {
 	atReference_perMin: 0.012,
@@ -95,11 +115,13 @@ function startValues(): readonly number[] {
 		Math.log(START.activation_kJ),
 		...FREE_MARKS.map((mark) => Math.log(START.marks[mark as keyof typeof START.marks])),
 		...GROUPS.map(() => 0),
+		...HEAT_KINDS.map(() => 0),
 	];
 }
 
 /** What each free constant is called, in the solver's order. */
-export const FREE = ["rate", "activation energy", ...FREE_MARKS, ...GROUPS];
+export const FREE = ["rate", "activation energy", ...FREE_MARKS, ...GROUPS, ...HEAT_KINDS];
+const FIRST_HEAT = FREE.length - HEAT_KINDS.length;
 
 function kineticsFrom(values: readonly number[]): Kinetics {
 	const [rate = 0, activation = 0, ...rest] = values;
@@ -113,6 +135,9 @@ function kineticsFrom(values: readonly number[]): Kinetics {
 		activation_kJ: Math.exp(activation),
 		marks: { forkTender: 1, ...marks } as Record<Mark, number>,
 		factors: { [YARDSTICK]: 1, ...factors } as Record<CutGroup, number>,
+		heats: Object.fromEntries(
+			HEAT_KINDS.map((kind, index) => [kind, Math.exp(values[FIRST_HEAT + index] ?? 0)]),
+		) as Record<HeatKind, number>,
 	};
 }
 
@@ -131,12 +156,16 @@ export interface Fitted {
 
 /**
  * The constants that meet the middle of all ranges best, each weighed by how narrow its range
- * is: least squares of the logarithms, by Levenberg and Marquardt.
+ * is: least squares of the logarithms, by Levenberg and Marquardt. Offsets of the heats are drawn towards none.
  */
 export function fitConstants(histories: readonly History[], start = startValues(), rounds = 60): Fitted {
 	const misses = (values: readonly number[]) => {
 		const kinetics = kineticsFrom(values);
-		return histories.map((history) => missOf(history, predicted(history, kinetics)));
+		return [
+			...histories.map((history) => missOf(history, predicted(history, kinetics))),
+			((values[1] ?? 0) - Math.log(LITERATURE_KJ)) / LITERATURE_SPREAD,
+			...values.slice(FIRST_HEAT).map((offset) => offset / HEAT_SPREAD),
+		];
 	};
 	let values = start;
 	let here = misses(values);

@@ -1,0 +1,31 @@
+import type { Cut } from "./cuts.ts";
+
+/** What one joint or piece of a cut usually weighs as it is cooked whole, kg. General practice. */
+export const USUAL_JOINT_KG: Readonly<Record<Cut, number>> = {
+	beefChuck: 2,
+	beefShortRib: 0.45,
+	beefCheek: 0.4,
+	beefShin: 0.9,
+	oxtail: 0.25,
+	brisket: 2.5,
+	vealShin: 0.45,
+	vealShoulder: 1.8,
+	vealBreast: 1.8,
+	lambShoulder: 1.8,
+	lambNeck: 0.8,
+	lambShank: 0.4,
+	muttonShoulder: 2.2,
+	muttonNeck: 1,
+	goatShoulder: 1.8,
+	porkShoulder: 2.2,
+	porkCheek: 0.18,
+	wildBoarShoulder: 2,
+	venisonShoulder: 1.8,
+	hareLeg: 0.35,
+	duckLeg: 0.25,
+	gooseLeg: 0.5,
+	chickenThigh: 0.15,
+	turkeyThigh: 0.6,
+	squid: 0.3,
+	celeriac: 0.7,
+};
