@@ -37,8 +37,12 @@ describe("ways to have it tender by a time", () => {
 	});
 
 	it("in less time the small pieces come first; in no time nothing does, and that is said", () => {
-		const soon = waysToTender(asked(172));
+		// Between what the quickest and the next smaller size take.
+		const quickest = (parts: number) =>
+			Math.min(...waysToTender(asked(30)).flatMap((way) => (way.parts === parts ? [way.sure_min] : [])));
+		const soon = waysToTender(asked(quickest(4) + 1));
 		expect(soon.find(({ inTime }) => inTime)?.parts).toBe(4);
+		expect(soon.some(({ inTime, parts }) => inTime && parts === 1)).toBe(false);
 		expect(waysToTender(asked(30)).every(({ inTime }) => !inTime)).toBe(true);
 	});
 

@@ -62,7 +62,10 @@ export function journeyOf(plan: Plan, policy: Pick<HousePolicy, "code">): DishJo
 	const pan = slowest?.pans[0];
 	// Cooled with nobody knows what: nor does anybody know how.
 	if (!slowest || !pan || (isMadeAhead(plan.recipe) && !plan.chill)) return null;
-	const legs = [rawLeg(plan, slowest), ...afterLift(plan, pan, policy)].filter(
+	const into = plan.tasks.find((task) => task.part === "oven" && task.figures.group === slowest.id);
+	if (!into) return null;
+	const out = into.start + slowest.allowed_min * MINUTE_MS;
+	const legs = [rawLeg(plan, slowest, into, out), ...afterLift(plan, pan, policy, out)].filter(
 		({ timed }) => timed.length > 0,
 	);
 	const stages = legs.flatMap(({ timed }) => timed.map(({ kind, from, to }) => ({ kind, from, to })));
@@ -97,19 +100,16 @@ function timed(kind: StageKind, from: number, to: number, stage: (of: OfStage) =
 }
 
 /** The piece: on the bench while it is worked on, and in its pan until it is lifted. */
-function rawLeg(plan: Plan, slowest: BraiseGroup): DishLeg {
+function rawLeg(plan: Plan, slowest: BraiseGroup, into: PlacedTask, out: number): DishLeg {
 	const { given } = slowest;
-	const into = plan.tasks.find((task) => task.part === "oven" && task.figures.group === slowest.id);
 	const worked = plan.tasks.filter(
 		(task) =>
 			(task.place === "sear" || task.place === "panUp") &&
 			(task.figures.go ?? 1) === slowest.go &&
-			into &&
 			task.end <= into.start,
 	);
-	const out = into ? into.start + slowest.allowed_min * MINUTE_MS : 0;
 	const bench = worked.flatMap((task, index) => {
-		const next = worked[index + 1]?.start ?? into?.start ?? task.end;
+		const next = worked[index + 1]?.start ?? into.start;
 		const waits_min = (next - task.end) / MINUTE_MS;
 		return [
 			...timed("stand", task.start, task.end, (of) => stands(of, KITCHEN_C)),
@@ -120,29 +120,28 @@ function rawLeg(plan: Plan, slowest: BraiseGroup): DishLeg {
 	});
 	return {
 		travels: { sides: given.sides, boneShare: given.boneShare ?? 0 },
-		timed: [...bench, ...(into ? timed("heat", into.start, out, (of) => braises(of, given)) : [])],
+		timed: [...bench, ...timed("heat", into.start, out, (of) => braises(of, given))],
 		key: given,
 	};
 }
 
 /** The food in its vessels: standing, cooled, kept, made hot, held and carried. */
-function afterLift(plan: Plan, pan: ChosenPan, policy: Pick<HousePolicy, "code">): DishLeg[] {
-	const lift = lastOf(plan, "lift");
+function afterLift(plan: Plan, pan: ChosenPan, policy: Pick<HousePolicy, "code">, out: number): DishLeg[] {
 	const plate = taskAt(plan, "plate");
-	if (!lift || !plate) return [];
+	if (!plate) return [];
 	const whole = layerOf(pan, depthOfFood(pan));
 	const hot = (from: number): Timed[] => carriedBetween(plan, from, plate.end, keptHot(plan));
 	const served = { travels: whole, key: [pan, plan.carry?.box, plan.carry?.choice] };
 	const cold = lastOf(plan, "chill");
 	const again = lastOf(plan, "reheat");
-	if (!cold || !plan.chill) return [{ ...served, timed: hot(lift.end) }];
+	if (!cold || !plan.chill) return [{ ...served, timed: hot(out) }];
 	const { given } = plan.chill.way;
 	const stored_C = Math.min(STORED_C, policy.code.keepCold_C);
 	const stored: Waits = (from, to) => timed("store", from, to, (of) => stands(of, stored_C));
 	const chilled: DishLeg = {
 		travels: { depth_mm: given.depth_mm, consistency: given.consistency },
 		timed: [
-			...timed("stand", lift.end, cold.start, underLid),
+			...timed("stand", out, cold.start, underLid),
 			...timed("chill", cold.start, cold.end, (of) => chilledAs(of, given)),
 			...(again ? stored(cold.end, again.start) : carriedBetween(plan, cold.end, plate.end, stored)),
 		],

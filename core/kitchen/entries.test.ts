@@ -153,8 +153,12 @@ describe("a pan as it is typed", () => {
 
 describe("an oven as it is typed", () => {
 	it("is taken with its rungs and its range, and its power where that was read", () => {
-		expect(ovenOf(OVEN)).toEqual({ ...OVEN, power_w: null });
-		expect(ovenOf({ ...OVEN, power_kW: 17.5 })).toEqual({ ...OVEN, power_w: 17_500 });
+		const usual = { runsHot_K: 0, fan: "usual", opened_h: null };
+		expect(ovenOf(OVEN)).toEqual({ ...OVEN, ...usual, power_w: null });
+		expect(ovenOf({ ...OVEN, power_kW: 17.5 })).toEqual({ ...OVEN, ...usual, power_w: 17_500 });
+		const own = { runsHot_K: -7.5, fan: "fast", opened_h: 4 };
+		expect(ovenOf({ ...OVEN, ...own })).toMatchObject(own);
+		expect(() => ovenOf({ ...OVEN, runsHot_K: 60 })).toThrow(Refusal);
 	});
 
 	it("may be as hot at the least as at the most, and never hottest below its coolest", () => {
