@@ -1,5 +1,6 @@
 import { byProductsOf, type OrderRow, orderList, tastingsOf } from "#core/dish";
 import { GASTRONORM } from "#core/pans";
+import { comesUpTo, KILL_TABLES } from "#core/safety";
 import { COLOUR_C } from "#core/sear";
 import { MINUTE_MS } from "#core/time";
 import type { WorkedDate, WorkedSitting } from "../../app/ui/server/worked.server.ts";
@@ -37,6 +38,8 @@ function addHouse(
 	const packs = [...known.byId.values()].map(({ pack_g, density_g_per_ml }) => ({
 		ml: (pack_g ?? 0) / (density_g_per_ml ?? 1),
 	}));
+	const { code } = policy;
+	said.add({ hot_C: comesUpTo(code), kill: KILL_TABLES[code.kill] });
 	said.add({ packs, pans_mm: Object.values(GASTRONORM), plates_mm: PLATES_MM });
 	for (const text of wordsIn(sitting)) said.addWords(text);
 	said.add({ ...day, dishes: null, told, issued: issue?.at, sitting, policy, equipment, known, batches });
