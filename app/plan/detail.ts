@@ -5,8 +5,9 @@ import { tastingWords } from "../places/tastingWords.ts";
 import { type SumWords, sumWords } from "../places/workingWords.ts";
 import { type LineView, linesOf } from "../ui/words/lineView.ts";
 import { type StepView, stepViews } from "../ui/words/stepView.ts";
+import type { WarningSaid } from "../ui/words/WarningSaid.ts";
 import { warningsNow } from "../ui/words/warningsNow.ts";
-import { type WarningWords, warningWords } from "../ui/words/warningWords.ts";
+import { warningWords } from "../ui/words/warningWords.ts";
 
 /** What opens below the long table when a place is chosen. */
 export interface PlaceDetail extends Headline {
@@ -15,7 +16,7 @@ export interface PlaceDetail extends Headline {
 	readonly drawing: unknown;
 	readonly lines: readonly LineView[];
 	readonly steps: readonly StepView[];
-	readonly warnings: readonly WarningWords[];
+	readonly warnings: readonly WarningSaid[];
 	readonly sums: readonly SumWords[];
 	/** What is tasted here, and what mends it. */
 	readonly tastings: readonly string[];

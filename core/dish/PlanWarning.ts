@@ -2,6 +2,7 @@ import type { HeldRungs } from "../ovens/index.ts";
 import type { Allergen, CutSize } from "../recipe/index.ts";
 import type { HeatWay, PlaceKey } from "../trade/index.ts";
 import type { HeldPans } from "./heldPans.ts";
+import type { PieceWay } from "./pieceCooling.ts";
 import type { SpreadOut } from "./planReheat.ts";
 
 /** Pans of one kind: how many there are, and who has them. */
@@ -81,6 +82,8 @@ export type PlanWarning = { readonly place: PlaceKey } & (
 			readonly deepest_mm: number | null;
 			readonly house: string;
 			readonly remedy: ChillChoiceMet | null;
+			/** Joints cooled by themselves that meet it, where nothing in their pans does; null where there is none. */
+			readonly joints: PieceWay | null;
 	  }
 	/** Heated through later than the house code lets it. */
 	| {

@@ -36,6 +36,7 @@ export { type AlreadyHere, type OrderedDish, type OrderRow, orderList } from "./
 export { isOfLastGo, lastStartAt, lastTaskAt, type Plan, type PlanFigures, startAt, taskAt } from "./Plan.ts";
 export type { PlanWarning, StockUse } from "./PlanWarning.ts";
 export { joinsLate } from "./panLines.ts";
+export type { PieceWay, PieceWayKind } from "./pieceCooling.ts";
 export type { BraiseGroup, PlanBraise } from "./planBraise.ts";
 export type { PlanCarry } from "./planCarry.ts";
 export {

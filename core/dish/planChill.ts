@@ -28,6 +28,7 @@ import type { Recipe } from "../recipe/index.ts";
 import { type HouseCode, type Reach, type Verdict, verdictOfReach } from "../safety/index.ts";
 import { countByType } from "./countByType.ts";
 import { type ChillChoice, MOST_PARTS } from "./DishOrder.ts";
+import { type PieceWay, pieceWays } from "./pieceCooling.ts";
 import { LEFT_MIN } from "./standing.ts";
 
 /** One limit of the house code while cooling, and how the dish stands to it. */
@@ -72,6 +73,8 @@ export interface PlanChill {
 	readonly deepest_mm: number | null;
 	/** Other ways that are colder sooner, with the kitchen's own things: those that meet the limits first. */
 	readonly others: readonly ChillWay[];
+	/** Joints cooled by themselves, where no way in their pans meets the limits: those that meet them first. */
+	readonly pieces: readonly PieceWay[];
 }
 
 /** Out of the oven, lid off, °C. General practice. */
@@ -109,11 +112,14 @@ export function planChill(cooling: Cooling): PlanChill | null {
 	const { given_min = sure_min } = cooling;
 	// What a placed day gives it stands where it is as good as what it asks: the rest lies in its range.
 	const planned_min = Math.abs(sure_min - given_min) <= LEFT_MIN ? given_min : sure_min;
+	const others = isAllMet(way) ? [] : othersThan(cooling, coolers, way);
+	const isMet = [way, ...others].some(isAllMet);
 	return {
 		way,
 		planned_min,
 		deepest_mm: deepestIn(way, policy.code),
-		others: isAllMet(way) ? [] : othersThan(cooling, coolers, way),
+		others,
+		pieces: isMet ? [] : pieceWays(cooling.recipe, coolers[0] ?? cooler, policy.code, LIFTED_C),
 	};
 }
 

@@ -69,6 +69,7 @@ function chillWarnings({ chill }: Planned, { code }: Kitchen["policy"]): PlanWar
 			remedy: best
 				? { meets: isAllMet(best), cooler: best.cooler.name, parts: best.parts, ice: best.ice }
 				: null,
+			joints: chill.pieces.find(({ meets }) => meets) ?? null,
 		},
 	];
 }

@@ -6,6 +6,7 @@ export {
 	type Leg,
 	type Travels,
 } from "./journey.ts";
+export { type PieceCools, pieceMinutesTo } from "./pieceCools.ts";
 export {
 	braises,
 	chilledAs,

@@ -26,7 +26,7 @@ const Row = chakra("li", {
 
 /** The chill place: the curve under the code's stepped ceiling, and every way that meets it. */
 export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps<ChillView>) {
-	const { drawing, limits, clock, deepest, growth, way, isSettled, others } = view;
+	const { drawing, limits, clock, deepest, growth, way, isSettled, others, joints } = view;
 	return (
 		<DrawnColumns
 			answer={
@@ -64,6 +64,9 @@ export function ChillBody({ view, head, facts, warnings, arithmetic }: BodyProps
 								</Act>
 							) : null}
 						</Row>
+						{joints.map((words) => (
+							<Row key={words}>{words}</Row>
+						))}
 						{others.map((other) => (
 							<Other key={other.id} way={other} />
 						))}

@@ -19,9 +19,9 @@ import type { ChillDrawing } from "../../ui/drawings/ChillCurve.tsx";
 import type { PanDrawing } from "../../ui/drawings/drawings.ts";
 import { panDrawing } from "../../ui/drawings/panDrawing.ts";
 import { chillTyped } from "../../ui/forms/settled.ts";
+import { coolerWords, jointWords } from "../../ui/words/heatLimitWords.ts";
 import { counted } from "../../ui/words/reading.ts";
 import { reachWords, VERDICT_WORDS } from "../../ui/words/verdictWords.ts";
-import { coolerWords } from "../../ui/words/warningWords.ts";
 import { hoursAlong } from "../hoursAlong.ts";
 import { growthWords } from "../journey.view.ts";
 import type { TableGiven } from "../Place.ts";
@@ -47,6 +47,8 @@ export interface ChillView {
 	/** What may grow while it cools, as a caution. */
 	readonly growth: string;
 	readonly others: readonly WayView[];
+	/** Joints cooled by themselves, where nothing in their pans meets the code. */
+	readonly joints: readonly string[];
 	readonly cut: ChillCutView;
 }
 
@@ -86,6 +88,10 @@ export function chillView(given: TableGiven): ChillView | undefined {
 				: `Food up to ${reading.length(deepest_mm)} deep meets it in there.`,
 		growth: growthOf(given),
 		others: others.map((other) => wayView(other, given)),
+		joints: plan.chill.pieces.map(
+			(joint) =>
+				`${jointWords(joint, reading)}: ${durationWords(Math.round(joint.minutes))}${joint.meets ? ", meets every limit" : ""}`,
+		),
 		cut: cutView(plan.chill, given),
 	};
 }

@@ -3,7 +3,7 @@ import type { WorkedDish } from "#core/day";
 import { startAt, taskAt } from "#core/dish";
 import { durationWords } from "#core/time";
 import { coolingWords } from "../../ui/words/cautions.ts";
-import { coolerWords } from "../../ui/words/warningWords.ts";
+import { coolerWords } from "../../ui/words/heatLimitWords.ts";
 import { NO_LINES, type Place } from "../Place.ts";
 import { workAt } from "../sums.ts";
 import { chillView } from "./chill.view.ts";
