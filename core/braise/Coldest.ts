@@ -1,3 +1,4 @@
+import { crossedAt } from "../quantity/index.ts";
 import { type KillTable, meanRate } from "../safety/index.ts";
 
 /** What is asked of the coldest point of a pan. */
@@ -32,19 +33,19 @@ export class Coldest {
 
 	/** The next step, straight between its ends. */
 	add(minute: number, C: number): void {
-		const { asked, before_C, before_min } = this;
-		this.hot_min ??= C >= asked.hot_C ? crossed(before_min, minute, before_C, C, asked.hot_C) : null;
+		const { hot_C } = this.asked;
+		this.hot_min ??= C >= hot_C ? this.crossed(minute, C, hot_C) : null;
 		if (this.killed_min === null) this.countKill(minute, C);
 		this.before_C = C;
 		this.before_min = minute;
 	}
 
 	private countKill(minute: number, C: number): void {
-		const { asked, before_C, before_min, kill_min } = this;
-		const { ref_C, z_C, minutes, least_C } = asked.kill;
+		const { before_C, before_min, kill_min } = this;
+		const { ref_C, z_C, minutes, least_C } = this.asked.kill;
 		if (C < least_C) return;
 		const from_C = Math.max(before_C, least_C);
-		const from_min = before_C < least_C ? crossed(before_min, minute, before_C, C, least_C) : before_min;
+		const from_min = before_C < least_C ? this.crossed(minute, C, least_C) : before_min;
 		const had_min = (minute - from_min) * meanRate((from_C - ref_C) / z_C, (C - ref_C) / z_C);
 		this.kill_min = kill_min + had_min;
 		if (this.kill_min < minutes) return;
@@ -52,12 +53,11 @@ export class Coldest {
 		this.killed_min = from_min + ((minute - from_min) * (minutes - kill_min)) / had_min;
 	}
 
+	private crossed(minute: number, C: number, at_C: number): number {
+		return crossedAt({ minute: this.before_min, C: this.before_C }, { minute, C }, at_C);
+	}
+
 	reached(): ColdestReached {
 		return { hot_min: this.hot_min, killed_min: this.killed_min };
 	}
-}
-
-/** When a straight line between two moments comes to a temperature. */
-function crossed(from_min: number, to_min: number, from_C: number, to_C: number, at_C: number): number {
-	return to_C > from_C ? from_min + ((to_min - from_min) * (at_C - from_C)) / (to_C - from_C) : to_min;
 }

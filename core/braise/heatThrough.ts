@@ -1,5 +1,5 @@
 import { COUPLING_SPREAD, HEAT_SPREAD_C, thicker } from "../heat/index.ts";
-import type { Range } from "../quantity/index.ts";
+import { crossedAt, type Range } from "../quantity/index.ts";
 import type { BraiseGiven } from "./BraiseGiven.ts";
 import { THICKNESS_SPREAD, warmer } from "./braise.ts";
 import { simulate } from "./simulate.ts";
@@ -40,6 +40,6 @@ export function minutesUntil(given: BraiseGiven, core_C: number): number | null 
 	const [after, before] = [points[index], points[index - 1]];
 	if (!after) return null;
 	if (!before) return after.minute;
-	const share = (core_C - before.core_C) / (after.core_C - before.core_C);
-	return before.minute + share * (after.minute - before.minute);
+	const { minute, core_C: C } = before;
+	return crossedAt({ minute, C }, { minute: after.minute, C: after.core_C }, core_C);
 }

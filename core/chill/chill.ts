@@ -8,7 +8,8 @@ import {
 	FOOD_KG_PER_M3,
 	type HeatCase,
 } from "../heat/index.ts";
-import { FILM_W_PER_M2K, MEDIA, type Medium, UNDER_LID_M2K_PER_W } from "./constants.ts";
+import { crossedAt } from "../quantity/index.ts";
+import { FILM_W_PER_M2K, MEDIA, type Medium, underLid_W_per_M2K } from "./constants.ts";
 import { type Face, Slab } from "./slab.ts";
 
 /** Deeper than this nothing is cooled in a kitchen, mm. */
@@ -150,7 +151,7 @@ class Cooled {
 			film_W_per_M2K: foot ? FILM_W_PER_M2K[foot.medium][which] : film,
 			C: foot?.C ?? medium_C,
 		};
-		this.#top = { film_W_per_M2K: lid ? 1 / (1 / film + UNDER_LID_M2K_PER_W) : film, C: medium_C };
+		this.#top = { film_W_per_M2K: lid ? underLid_W_per_M2K(film) : film, C: medium_C };
 		this.met = { foot: this.#foot, top: this.#top };
 		this.#standsApart = foot !== undefined;
 		this.#stirEvery_s = stirEvery_min === undefined ? Number.POSITIVE_INFINITY : stirEvery_min * 60;
@@ -206,7 +207,7 @@ export function minutesTo(
 	for (const point of chilling(given, Math.min(...to_C), which)) {
 		for (const C of to_C) {
 			if (found.has(C) || point.warmest_C > C) continue;
-			found.set(C, before ? crossing(before, point, C) : 0);
+			found.set(C, before ? warmestCrosses(before, point, C) : 0);
 		}
 		if (point.minute > most_min) break;
 		before = point;
@@ -223,18 +224,17 @@ export function firstPointAt(given: ChillGiven, C: number, which: ChillCase = "l
 	let before = { minute: 0, coldest_C: given.start_C };
 	for (const point of chilling(given, C, which)) {
 		if (point.coldest_C <= C) {
-			const fell_K = before.coldest_C - point.coldest_C;
-			const share = fell_K > 0 ? (before.coldest_C - C) / fell_K : 0;
-			return before.minute + share * (point.minute - before.minute);
+			const { minute, coldest_C } = before;
+			return crossedAt({ minute, C: coldest_C }, { minute: point.minute, C: point.coldest_C }, C);
 		}
 		before = point;
 	}
 	return null;
 }
 
-function crossing(before: ChillPoint, after: ChillPoint, C: number): number {
-	const share = (before.warmest_C - C) / (before.warmest_C - after.warmest_C);
-	return before.minute + share * (after.minute - before.minute);
+function warmestCrosses(before: ChillPoint, after: ChillPoint, at_C: number): number {
+	const { minute, warmest_C: C } = before;
+	return crossedAt({ minute, C }, { minute: after.minute, C: after.warmest_C }, at_C);
 }
 
 /** Minutes to each of some temperatures with how far they may be off: null where it may never come to it. */

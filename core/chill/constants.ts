@@ -14,7 +14,15 @@ export const FILM_W_PER_M2K: Readonly<Record<Medium, Between>> = {
 };
 
 /** A lid and the air under it keep this much from the top, m²K/W: a hand's breadth of still air and a sheet of steel. */
-export const UNDER_LID_M2K_PER_W = 0.14;
+const UNDER_LID_M2K_PER_W = 0.14;
+
+/** From the top of covered food into what stands round it, W/m²K. */
+export function underLid_W_per_M2K(film_W_per_M2K: number): number {
+	return 1 / (1 / film_W_per_M2K + UNDER_LID_M2K_PER_W);
+}
+
+/** Water with ice in it, where it meets a vessel, °C. */
+export const ICED_WATER_C = 1;
 
 /** To melt a kilo of ice, J. */
 export const ICE_J_PER_KG = 334_000;

@@ -14,9 +14,10 @@ export {
 } from "./chill.ts";
 export {
 	FILM_W_PER_M2K as CHILL_FILM_W_PER_M2K,
+	ICED_WATER_C,
 	MEDIA,
 	type Medium,
-	UNDER_LID_M2K_PER_W,
+	underLid_W_per_M2K,
 } from "./constants.ts";
 export { iceFor, withIce } from "./ice.ts";
 export { type RatedChiller, ratedChiller } from "./rated.ts";

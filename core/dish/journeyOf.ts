@@ -1,5 +1,5 @@
 import { maxBy } from "es-toolkit";
-import { CHILL_FILM_W_PER_M2K, UNDER_LID_M2K_PER_W } from "../chill/index.ts";
+import { CHILL_FILM_W_PER_M2K, underLid_W_per_M2K } from "../chill/index.ts";
 import {
 	braises,
 	chilledAs,
@@ -16,7 +16,7 @@ import {
 } from "../journey/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
 import { memoise } from "../memoise/index.ts";
-import { type ChosenPan, depthOf, insideAt } from "../pans/index.ts";
+import { type ChosenPan, rimSpan } from "../pans/index.ts";
 import { type Growth, KILL_TABLES } from "../safety/index.ts";
 import type { PlacedTask } from "../tasks/index.ts";
 import { MINUTE_MS } from "../time/index.ts";
@@ -188,17 +188,14 @@ function underLid(of: OfStage): Stage {
 	const C = KITCHEN_C;
 	const faces = {
 		foot: { film_W_per_M2K: film, C },
-		top: { film_W_per_M2K: 1 / (1 / film + UNDER_LID_M2K_PER_W), C },
+		top: { film_W_per_M2K: underLid_W_per_M2K(film), C },
 		sides: { film_W_per_M2K: film, C },
 	};
 	return { ...of, meets: () => faces };
 }
 
 function layerOf({ type: { shape } }: ChosenPan, depth_mm: number): Travels {
-	const floor = insideAt(shape, depthOf(shape));
-	const [length_mm, width_mm] =
-		floor.kind === "circle" ? [floor.diameter_mm, floor.diameter_mm] : [floor.length_mm, floor.width_mm];
-	return { depth_mm, length_mm, width_mm, consistency: "stew" };
+	return { depth_mm, ...rimSpan(shape), consistency: "stew" };
 }
 
 /** The last task of a part, of the last filling. */

@@ -1,4 +1,4 @@
-import { CHILL_FILM_W_PER_M2K } from "../chill/index.ts";
+import { CHILL_FILM_W_PER_M2K, ICED_WATER_C } from "../chill/index.ts";
 import { type PieceSides, sidesOf, thicker, thicknessOf } from "../heat/index.ts";
 import { pieceMinutesTo } from "../journey/index.ts";
 import type { Cooler } from "../kitchen/index.ts";
@@ -7,8 +7,7 @@ import type { Recipe } from "../recipe/index.ts";
 import type { HouseCode } from "../safety/index.ts";
 
 /** Whole joints out of their liquid: bagged in iced water, side by side on trays, or portioned first. */
-export const PIECE_WAYS = ["bagged", "onTrays", "portioned"] as const;
-export type PieceWayKind = (typeof PIECE_WAYS)[number];
+export type PieceWayKind = "bagged" | "onTrays" | "portioned";
 
 /** One way of cooling whole joints by themselves, as it was tried. */
 export interface PieceWay {
@@ -27,7 +26,6 @@ export interface PieceWay {
 const JOINT_MM = 60;
 /** Carved hot it is in slices so thick, mm. General practice. */
 const SLICE_MM = 25;
-const ICED_WATER_C = 1;
 
 const memo = memoise<string, readonly (number | null)[]>(200);
 

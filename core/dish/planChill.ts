@@ -10,6 +10,7 @@ import {
 	chillTimes,
 	clockBegins,
 	deepestFor,
+	ICED_WATER_C,
 	minutesTo,
 	ratedChiller,
 } from "../chill/index.ts";
@@ -81,7 +82,6 @@ export interface PlanChill {
 export const LIFTED_C = 88;
 /** The kitchen's air, °C. */
 export const KITCHEN_C = 22;
-const ICED_WATER_C = 1;
 
 interface Cooling {
 	readonly recipe: Recipe;

@@ -1,6 +1,6 @@
 import { CALIBRATED, cutFactor } from "../braise/index.ts";
 import { carriedReach } from "../carry/index.ts";
-import { CHILL_FILM_W_PER_M2K, UNDER_LID_M2K_PER_W } from "../chill/index.ts";
+import { CHILL_FILM_W_PER_M2K, underLid_W_per_M2K } from "../chill/index.ts";
 import { dryness_l_per_h, sensibleMinutes } from "../hold/index.ts";
 import type { HousePolicy } from "../kitchen/index.ts";
 import {
@@ -85,7 +85,7 @@ function coolsTo(
 ): Reach {
 	const floor = insideAt(shape, 0);
 	const wall_mm2 = perimeterOf(floor) * Math.max(0, depthOf(shape) - dip_mm);
-	const lid = 1 / (1 / film + UNDER_LID_M2K_PER_W);
+	const lid = underLid_W_per_M2K(film);
 	const UA_W_per_K = (film * (floorArea(shape) + wall_mm2) + lid * floorArea(shape)) / MM2_PER_M2;
 	return carriedReach({ mass_kg: contents_kg, UA_W_per_K, start_C, air_C: KITCHEN_C, to_C });
 }

@@ -1,4 +1,5 @@
 import type { PieceSides } from "../heat/index.ts";
+import { crossedAt } from "../quantity/index.ts";
 import { pieceFood } from "./Food.ts";
 
 /** A piece by itself in what cools it. */
@@ -33,7 +34,8 @@ export function pieceMinutesTo(piece: PieceCools, to_C: readonly number[]): (num
 		const warmest_C = food.C.reduce((most, one) => Math.max(most, one));
 		for (const [index, limit] of to_C.entries()) {
 			if (found[index] !== null || warmest_C > limit) continue;
-			found[index] = (seconds + (step * (before_C - limit)) / (before_C - warmest_C)) / 60;
+			const now = { minute: (seconds + step) / 60, C: warmest_C };
+			found[index] = crossedAt({ minute: seconds / 60, C: before_C }, now, limit);
 		}
 		before_C = warmest_C;
 		seconds += step;

@@ -4,7 +4,7 @@ import type { FanSpeed, Oven } from "./fitOvens.ts";
 export type OvenAir = Pick<Oven, "kind" | "runsHot_K" | "fan" | "opened_h">;
 
 /** How often an oven is opened to look, times an hour, where nobody says; what is usual is in the practice that times are fitted to. */
-export const USUALLY_OPENED_H = 1;
+const USUALLY_OPENED_H = 1;
 /** What a look of a quarter of a minute takes of the air's warmth, K, and in how many minutes it comes back to a third of that. General practice. */
 const LOOK_DROPS_K = 50;
 const COMES_BACK_MIN = 5;

@@ -1,4 +1,4 @@
-export { airKey, airOf, type OvenAir, USUALLY_OPENED_H, windOf } from "./air.ts";
+export { airKey, airOf, type OvenAir, windOf } from "./air.ts";
 export {
 	FAN_SPEEDS,
 	type FanSpeed,

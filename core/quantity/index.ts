@@ -1,3 +1,4 @@
+export { crossedAt, type MinuteAndC } from "./crossedAt.ts";
 export { crossing } from "./crossing.ts";
 export { gramsOf, millilitresOf, WATER_G_PER_ML } from "./density.ts";
 export { formatQuantity, readable, readingUnit, threeDigits } from "./formatQuantity.ts";

@@ -1,7 +1,7 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Celsius, oneOf } from "../check/index.ts";
 import { CONSISTENCIES, COUPLING_SPREAD, HEAT_SPREAD_C, type HeatCase } from "../heat/index.ts";
-import type { Range } from "../quantity/index.ts";
+import { crossedAt, type Range } from "../quantity/index.ts";
 import { LID_KEYS } from "../trade/index.ts";
 import { type Reheating, reheating } from "./reheating.ts";
 
@@ -28,10 +28,8 @@ export function reheatMinutes(given: Reheating, to_C: number, which: HeatCase = 
 	let before = { minute: 0, coldest_C: given.start_C };
 	for (const point of reheating(given, to_C, which)) {
 		if (point.coldest_C >= to_C) {
-			const rise_K = point.coldest_C - before.coldest_C;
-			return rise_K > 0
-				? before.minute + ((to_C - before.coldest_C) / rise_K) * (point.minute - before.minute)
-				: point.minute;
+			const { minute, coldest_C: C } = before;
+			return crossedAt({ minute, C }, { minute: point.minute, C: point.coldest_C }, to_C);
 		}
 		before = point;
 	}

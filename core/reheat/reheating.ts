@@ -23,7 +23,7 @@ import {
 	steamFrom,
 	usualHumidity,
 } from "../heat/index.ts";
-import { depthOf, insideAt, type PanShape } from "../pans/index.ts";
+import { depthOf, type PanShape, rimSpan } from "../pans/index.ts";
 import type { Lid } from "../trade/index.ts";
 
 /** Cold food in one pan that is made hot again. */
@@ -112,10 +112,7 @@ function isWellStirred({ heat, stirEvery_min }: Reheating): boolean {
 
 /** The floor of the pan at its rim, m: food is held to reach as far all the way up. */
 function floorOf(pan: PanShape): { length_m: number; width_m: number; area_m2: number } {
-	const floor = insideAt(pan, depthOf(pan));
-	const [length_mm, width_mm] =
-		// A square of the same wall to its floor.
-		floor.kind === "circle" ? [floor.diameter_mm, floor.diameter_mm] : [floor.length_mm, floor.width_mm];
+	const { length_mm, width_mm } = rimSpan(pan);
 	return { length_m: length_mm / 1000, width_m: width_mm / 1000, area_m2: (length_mm * width_mm) / 1e6 };
 }
 

@@ -114,6 +114,13 @@ export function areaOf(floor: Floor): number {
 	return floor.length_mm * floor.width_mm - (4 - Math.PI) * (floor.corner_mm ?? 0) ** 2;
 }
 
+/** The inside at the rim as a rectangle, mm: a square of the same wall to its floor where it is round. */
+export function rimSpan(pan: PanShape): { readonly length_mm: number; readonly width_mm: number } {
+	const rim = insideAt(pan, depthOf(pan));
+	if (rim.kind === "circle") return { length_mm: rim.diameter_mm, width_mm: rim.diameter_mm };
+	return { length_mm: rim.length_mm, width_mm: rim.width_mm };
+}
+
 /** Length of the wall round a floor, mm. */
 export function perimeterOf(floor: Floor): number {
 	return floor.kind === "circle" ? Math.PI * floor.diameter_mm : 2 * (floor.length_mm + floor.width_mm);

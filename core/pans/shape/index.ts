@@ -34,6 +34,7 @@ export {
 	panWords,
 	perimeterOf,
 	rimOf,
+	rimSpan,
 	volumeBelow,
 } from "./PanShape.ts";
 export { type PanType, RUNG_MM, rungsHigh, shelfShare } from "./PanType.ts";
