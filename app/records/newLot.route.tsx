@@ -1,7 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
-import { DAY_MS, wallClock } from "#core/time";
+import { DAY_MS, onDay, wallClock } from "#core/time";
 import { readSittings, withRecipes, writeRecord } from "#db";
 import { MomentField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
@@ -32,7 +32,9 @@ export async function loader({ context, request }: Route.LoaderArgs) {
 
 /** Dishes of sittings near today: what may have been made. */
 async function choices({ store, reading }: HouseVisit) {
-	const sittings = await readSittings(store.db, reading.now - 3 * DAY_MS, reading.now + 10 * DAY_MS);
+	// A day is a day to its end: a supper on the tenth is within ten days all morning.
+	const until = onDay(reading.now, reading.timeZone, 0, 11);
+	const sittings = await readSittings(store.db, reading.now - 3 * DAY_MS, until);
 	const dishes = await withRecipes(
 		store.db,
 		sittings.flatMap((sitting) => sitting.dishes),
