@@ -3,7 +3,7 @@ import { JourneyCurve } from "../ui/drawings/JourneyCurve.tsx";
 import { PanCut } from "../ui/drawings/PanCut.tsx";
 import { ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { BatchTable } from "../ui/parts/LineTable.tsx";
-import { GuestNotes, Paper, PaperHead, PaperMethod, SinceNumber } from "../ui/parts/Paper.tsx";
+import { GuestNotes, LONG_LIST, Paper, PaperHead, PaperMethod, SinceNumber } from "../ui/parts/Paper.tsx";
 import { Note } from "../ui/parts/parts.tsx";
 import { type Shown, shownAs } from "../ui/parts/shown.ts";
 import type { SheetView } from "./sheet.view.ts";
@@ -51,16 +51,26 @@ function Journey({ view }: { readonly view: NonNullable<Body["journey"]> }) {
 	return (
 		<chakra.section breakInside="avoid">
 			<h2>How warm it is, bench to plate</h2>
-			<JourneyCurve drawing={view.drawing} />
-			<chakra.ol columnCount={{ base: 1, md: 2, _print: 2 }} columnGap="8mm" listStyle="none">
-				{view.limits.map(({ mark, words, verdict }) => (
-					<chakra.li key={mark} breakInside="avoid">
-						<b>{mark}</b> {verdict === "met" ? "" : "▲ "}
-						{words}
-					</chakra.li>
-				))}
-			</chakra.ol>
-			<p>{view.growth}</p>
+			<chakra.div
+				display="grid"
+				gap="0 8mm"
+				alignItems="start"
+				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" }}
+				_print={{ gridTemplateColumns: "1fr 1fr" }}
+			>
+				<JourneyCurve drawing={view.drawing} />
+				<chakra.div _print={LONG_LIST}>
+					<chakra.ol listStyle="none">
+						{view.limits.map(({ mark, words, verdict }) => (
+							<li key={mark}>
+								<b>{mark}</b> {verdict === "met" ? "" : "▲ "}
+								{words}
+							</li>
+						))}
+					</chakra.ol>
+					<p>{view.growth}</p>
+				</chakra.div>
+			</chakra.div>
 		</chakra.section>
 	);
 }
@@ -177,9 +187,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 					<BatchTable key={rows[0]?.name} lines={rows} />
 				))}
 			</chakra.div>
-			<chakra.div _print={{ breakBefore: "page" }}>
-				<PaperMethod steps={sheet.steps} />
-			</chakra.div>
+			<PaperMethod steps={sheet.steps} />
 			{sheet.checks.length > 0 ? (
 				<chakra.div breakInside="avoid">
 					<h2>Check the braise</h2>
@@ -201,7 +209,7 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				<p>{sheet.allergens.join("; ")}.</p>
 			</section>
 			<h2>Mind</h2>
-			<chakra.ul columnCount={{ base: 1, md: 2, _print: 2 }} columnGap="8mm">
+			<chakra.ul columnCount={{ base: 1, md: 2, _print: 2 }} columnGap="8mm" _print={LONG_LIST}>
 				{[...sheet.cautions, sheet.code].map((text) => (
 					<chakra.li key={text} breakInside="avoid" marginBottom="1mm">
 						{text}
@@ -210,9 +218,13 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 			</chakra.ul>
 			<chakra.section breakInside="avoid">
 				<h2>Write down what really happened</h2>
-				<chakra.ul display="grid" gridTemplateColumns="repeat(3, 1fr)" columnGap="6mm">
+				<chakra.ul
+					display="grid"
+					gridTemplateColumns={{ base: "repeat(3, 1fr)", _print: "repeat(5, 1fr)" }}
+					columnGap="6mm"
+				>
 					{WRITTEN.map((label) => (
-						<chakra.li key={label} height="12mm" borderBottom="1px solid black">
+						<chakra.li key={label} height={{ base: "12mm", _print: "10mm" }} borderBottom="1px solid black">
 							{label}
 						</chakra.li>
 					))}

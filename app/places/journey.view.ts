@@ -31,6 +31,8 @@ interface JourneyGiven {
 /** Days in the cold are drawn no longer than this, minutes. */
 const STORE_DRAWN_MIN = 90;
 const TOP_C = 100;
+/** It stands on a sheet that has two pages. */
+const PLOT_PX = 100;
 /** So many points at the most are drawn. */
 const MOST_POINTS = 160;
 
@@ -52,7 +54,10 @@ export function journeyView(given: JourneyGiven): JourneyView | null {
 
 /** "From the bench to the plate the usual spore-former grows likely 1.2 times, up to 6 times. A warning only." */
 export function growthWords({ growth }: Pick<DishJourney, "growth">): string {
-	return `From the bench to the plate the usual spore-former likely grows ${timesWords(growth.likely)}, up to ${timesWords(growth.high)}. A warning only.`;
+	const likely = timesWords(growth.likely);
+	const most = timesWords(growth.high);
+	const upTo = most === likely ? "" : `, up to ${most}`;
+	return `From the bench to the plate the usual spore-former likely grows ${likely}${upTo}. A warning only.`;
 }
 
 /** Powers of ten as times: "6 times" */
@@ -199,6 +204,7 @@ function drawingOf(
 			isMet: verdict === "met",
 		})),
 		end_min,
+		plot_px: PLOT_PX,
 		top_C: TOP_C,
 		least_C: 0,
 		ticks: [0, 20, 40, 60, 80, 100].map((C) => ({ C, words: reading.temperature(C).replace(/ .*/, "") })),

@@ -47,6 +47,8 @@ export interface CourseFrame {
 	readonly hours: readonly { readonly minute: number; readonly words: string }[];
 	/** All of it in words. */
 	readonly words: string;
+	/** How high it is drawn, px; lower where it stands on paper. */
+	readonly plot_px?: number;
 }
 
 const LEFT = 52;
@@ -55,7 +57,7 @@ const TOP = 14;
 const PLOT = 220;
 /** Room that the words of a limit take, px. */
 const WORDS = 140;
-const HEIGHT = TOP + PLOT + 32;
+const UNDER = 32;
 /** Between which heights a course is drawn. */
 export const PLOT_TOP = TOP;
 export const PLOT_FOOT = TOP + PLOT;
@@ -73,16 +75,17 @@ export function CourseSvg({
 	readonly under?: (x: Scale, y: Scale) => ReactNode;
 	readonly children: (x: Scale, y: Scale) => ReactNode;
 }) {
-	const { ceilings, end_min, top_C, least_C, ticks, hours, words } = frame;
+	const { ceilings, end_min, top_C, least_C, ticks, hours, words, plot_px = PLOT } = frame;
+	const height = TOP + plot_px + UNDER;
 	const [svg, width] = useShownWidth();
 	const x = scaleLinear()
 		.domain([0, end_min])
 		.range([LEFT, width - RIGHT]);
 	const y = scaleLinear()
 		.domain([least_C, top_C])
-		.range([TOP + PLOT, TOP]);
+		.range([TOP + plot_px, TOP]);
 	return (
-		<Svg ref={svg} viewBox={`0 0 ${width} ${HEIGHT}`} role="img" aria-label={words}>
+		<Svg ref={svg} viewBox={`0 0 ${width} ${height}`} role="img" aria-label={words}>
 			{under?.(x, y)}
 			{ticks.map(({ C, words: said }) => (
 				<g key={C}>
@@ -93,7 +96,7 @@ export function CourseSvg({
 				</g>
 			))}
 			{clocksApart(hours, x).map(({ minute, words: said }) => (
-				<text key={minute} data-axis x={x(minute)} y={HEIGHT - 8} textAnchor="middle">
+				<text key={minute} data-axis x={x(minute)} y={height - 8} textAnchor="middle">
 					{said}
 				</text>
 			))}

@@ -1,6 +1,6 @@
 import { area } from "d3-shape";
 import { memo } from "react";
-import { type CourseFrame, CourseSvg, PLOT_FOOT, PLOT_TOP, type Scale } from "./CourseSvg.tsx";
+import { type CourseFrame, CourseSvg, type Scale } from "./CourseSvg.tsx";
 import type { CourseRange } from "./courseLines.tsx";
 
 /** How warm the food of a dish is on its whole way: between its coldest and its warmest point. */
@@ -29,19 +29,19 @@ const MARK_PX = 11;
 
 /** The way of a dish from the bench to the plate: one band, its stages, and its limits by their numbers. */
 export const JourneyCurve = memo(function JourneyCurve({ drawing }: { readonly drawing: JourneyDrawing }) {
-	const { band, stages, limits } = drawing;
+	const { band, stages, limits, top_C, least_C } = drawing;
 	return (
 		<CourseSvg
 			frame={{ ...drawing, ceilings: [], hours: [] }}
-			under={(x) =>
+			under={(x, y) =>
 				stages.map(({ from_min }) => (
 					<line
 						key={from_min}
 						className="grid"
 						x1={x(from_min)}
 						x2={x(from_min)}
-						y1={PLOT_TOP}
-						y2={PLOT_FOOT}
+						y1={y(top_C)}
+						y2={y(least_C)}
 					/>
 				))
 			}
@@ -50,12 +50,12 @@ export const JourneyCurve = memo(function JourneyCurve({ drawing }: { readonly d
 				<>
 					<Band band={band} x={x} y={y} />
 					{namedStages(stages, x).map(({ words, from_min }) => (
-						<text key={from_min} data-axis x={x(from_min) + 4} y={PLOT_TOP + 14}>
+						<text key={from_min} data-axis x={x(from_min) + 4} y={y(top_C) + 14}>
 							{words}
 						</text>
 					))}
 					{apart(stages, x).map(({ clock, from_min }) => (
-						<text key={from_min} data-axis x={x(from_min)} y={PLOT_FOOT + 24} textAnchor="middle">
+						<text key={from_min} data-axis x={x(from_min)} y={y(least_C) + 24} textAnchor="middle">
 							{clock}
 						</text>
 					))}
