@@ -3,16 +3,9 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { createClient } from "@libsql/client";
 import { sql } from "drizzle-orm";
+import { watchesAsked, watchesNow } from "#core/records";
 import { HOUSE_CODES } from "#core/safety";
-import {
-	type NewReading,
-	ReadingKeeper,
-	readCrossings,
-	readKind,
-	readWatchEnds,
-	type Store,
-	writeRecord,
-} from "#db";
+import { type NewReading, ReadingKeeper, readKind, readLots, readPoints, type Store, writeRecord } from "#db";
 import { LOT } from "../core/records/records.testing.ts";
 import { freshStore } from "../db/freshStore.testing.ts";
 import { median, report } from "./table.ts";
@@ -96,16 +89,12 @@ export async function benchYear(): Promise<void> {
 	for (let round = 0; round < ROUNDS; round += 1) {
 		const since = performance.now();
 		const begun = await readKind(store.db, "watch", from, from + WEEK_MS);
-		await readWatchEnds(
-			store.db,
-			begun.map(({ doc }) => doc.watch),
+		const asked = new Set(begun.map(({ doc }) => doc.watch));
+		const entries = (await readLots(store.db, [1])).filter(
+			({ doc }) => doc.kind !== "watch" || asked.has(doc.watch),
 		);
-		await readCrossings(
-			store.db,
-			begun.flatMap(({ doc }) =>
-				[57, 21, 5].map((C) => ({ watch: doc.watch, C, wanted: "atMost" as const })),
-			),
-		);
+		const points = await readPoints(store.db, watchesAsked(entries));
+		watchesNow(entries, points, AT + YEAR_MS);
 		took.push(performance.now() - since);
 		readings = begun.length * OF_A_WATCH;
 	}

@@ -103,17 +103,13 @@ export {
 } from "./listing.ts";
 export { newId } from "./newId.ts";
 export {
-	type Crossing,
 	type NewReading,
 	newestReading,
 	ProbePlaces,
 	ReadingKeeper,
-	readCrossings,
 	readPoints,
 	readReadings,
-	readWatchEnds,
 	type StoredReading,
-	type WatchEnds,
 	watchesReadSince,
 } from "./readings.ts";
 export {

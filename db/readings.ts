@@ -1,5 +1,6 @@
 import { and, asc, desc, inArray, lt, max, sql } from "drizzle-orm";
-import { hashOf, type Linked, NO_HASH, type ReadPoint } from "#core/records";
+import { hashOf, type Linked, NO_HASH, type ReadPoint, type WatchAsked } from "#core/records";
+import type { Asked } from "#core/watch";
 import { newestEntry, readProbePlaces, sha256 } from "./record.ts";
 import type { Reader, Store } from "./Store.ts";
 import { reading } from "./schema.ts";
@@ -185,17 +186,21 @@ export class ProbePlaces {
 	}
 }
 
+/** Of the probes' readings one in each half minute is drawn and reckoned with. */
+const STRETCH_MS = 30_000;
+
 /**
- * Courses of some watches, in order: every hand's reading, and of the probes' one in each stretch.
- *
- * @param every_ms how long a stretch is
+ * Courses of some watches, in order: every hand's reading; of the probes' one in each half minute, the
+ * last of all, and those on both sides of every crossing that is asked for. So a watch comes out by
+ * them as by all its readings. Where readings were corrected it is all of them.
  */
-export async function readPoints(
-	db: Reader,
-	watches: readonly number[],
-	every_ms: number,
-): Promise<ReadPoint[]> {
+export async function readPoints(db: Reader, watches: readonly WatchAsked[]): Promise<ReadPoint[]> {
 	if (watches.length === 0) return [];
+	const asked = watches.map(({ watch, whole }) => [watch, whole ? 1 : STRETCH_MS]);
+	const crossings = watches.flatMap(({ watch, whole, crossings }) =>
+		whole ? [] : crossings.map((crossing) => [watch, ...firstBeyond(crossing)]),
+	);
+	// What was asked is taken out of its JSON once, not once a reading.
 	const rows = await db.all<{
 		watch: number;
 		number: number;
@@ -203,73 +208,42 @@ export async function readPoints(
 		hundredths: number;
 		who: string | null;
 	}>(sql`
-		SELECT watch, number, at, hundredths_c AS hundredths, who FROM reading
-		WHERE who IS NOT NULL AND watch IN (SELECT value FROM json_each(${JSON.stringify(watches)}))
-		UNION ALL
-		SELECT watch, number, min(at) AS at, hundredths_c AS hundredths, who FROM reading
-		WHERE who IS NULL AND watch IN (SELECT value FROM json_each(${JSON.stringify(watches)}))
-		GROUP BY watch, at / CAST(${every_ms} AS INTEGER) ORDER BY at`);
+		WITH asked AS MATERIALIZED (
+			SELECT CAST(value ->> 0 AS INTEGER) AS watch, CAST(value ->> 1 AS INTEGER) AS every_ms
+			FROM json_each(${JSON.stringify(asked)})
+		), limits AS MATERIALIZED (
+			SELECT CAST(value ->> 0 AS INTEGER) AS watch, CAST(value ->> 1 AS INTEGER) AS hundredths, value ->> 2 AS wanted
+			FROM json_each(${JSON.stringify(crossings)})
+		), crossed AS MATERIALIZED (
+			SELECT watch, CASE wanted WHEN 'atMost' THEN
+				(SELECT at FROM reading WHERE watch = limits.watch AND hundredths_c <= hundredths ORDER BY at LIMIT 1)
+			ELSE
+				(SELECT at FROM reading WHERE watch = limits.watch AND hundredths_c >= hundredths ORDER BY at LIMIT 1)
+			END AS at FROM limits
+		), kept AS (
+			SELECT watch, at FROM crossed WHERE at IS NOT NULL
+			UNION SELECT watch, (SELECT max(at) FROM reading WHERE watch = crossed.watch AND at < crossed.at) FROM crossed
+			UNION SELECT watch, (SELECT max(at) FROM reading WHERE watch = asked.watch) FROM asked
+			UNION SELECT reading.watch, min(at) FROM asked JOIN reading ON reading.watch = asked.watch
+				GROUP BY reading.watch, at / every_ms
+		)
+		SELECT reading.watch, number, reading.at, hundredths_c AS hundredths, who
+		FROM kept JOIN reading ON reading.watch = kept.watch AND reading.at = kept.at
+		UNION
+		SELECT reading.watch, number, at, hundredths_c AS hundredths, who
+		FROM asked JOIN reading ON reading.watch = asked.watch WHERE who IS NOT NULL
+		ORDER BY at, number`);
 	return rows.map(({ hundredths, ...row }) => ({ ...row, C: hundredths / 100 }));
 }
 
-/** Between what and what a watch was read. */
-export interface WatchEnds {
-	readonly watch: number;
-	readonly first: number;
-	readonly last: number;
-	readonly first_C: number;
-	readonly last_C: number;
-}
+/** Float noise of a limit in hundredths of a degree. */
+const NOISE = 1e-6;
 
-/** The first and the last reading of each watch, none where nothing was read. */
-export async function readWatchEnds(db: Reader, watches: readonly number[]): Promise<Map<number, WatchEnds>> {
-	if (watches.length === 0) return new Map();
-	const end = (order: "ASC" | "DESC", column: "at" | "hundredths_c") =>
-		sql.raw(`(SELECT ${column} FROM reading WHERE watch = asked.value ORDER BY at ${order} LIMIT 1)`);
-	const rows = await db.all<{
-		watch: number;
-		first: number | null;
-		last: number;
-		first_C: number;
-		last_C: number;
-	}>(sql`
-		SELECT asked.value AS watch, ${end("ASC", "at")} AS first, ${end("DESC", "at")} AS last,
-			${end("ASC", "hundredths_c")} AS first_C, ${end("DESC", "hundredths_c")} AS last_C
-		FROM json_each(${JSON.stringify(watches)}) asked`);
-	return new Map(
-		rows.flatMap(({ watch, first, last, first_C, last_C }) =>
-			first === null
-				? []
-				: [[watch, { watch, first, last, first_C: first_C / 100, last_C: last_C / 100 }] as const],
-		),
-	);
-}
-
-/** A temperature whose first crossing is asked for. */
-export interface Crossing {
-	readonly watch: number;
-	readonly C: number;
-	readonly wanted: "atMost" | "atLeast";
-}
-
-/** When each watch first read so cold, or so hot; null where it never did. In the order of what was asked. */
-export async function readCrossings(db: Reader, asked: readonly Crossing[]): Promise<(number | null)[]> {
-	if (asked.length === 0) return [];
-	const given = asked.map(({ watch, C, wanted }) => [watch, Math.round(C * 100), wanted]);
-	// What was asked is taken out of its JSON once, not once a reading.
-	const rows = await db.all<{ at: number | null }>(sql`
-		WITH asked AS MATERIALIZED (
-			SELECT key, CAST(value ->> 0 AS INTEGER) AS watch, CAST(value ->> 1 AS INTEGER) AS limit_C,
-				value ->> 2 AS wanted
-			FROM json_each(${JSON.stringify(given)})
-		)
-		SELECT CASE asked.wanted WHEN 'atMost' THEN
-				(SELECT at FROM reading WHERE watch = asked.watch AND hundredths_c <= limit_C ORDER BY at LIMIT 1)
-			ELSE
-				(SELECT at FROM reading WHERE watch = asked.watch AND hundredths_c >= limit_C ORDER BY at LIMIT 1)
-			END AS at
-		FROM asked ORDER BY asked.key`);
-	return rows.map(({ at }) => at);
+/** Which reading is looked for: the first so cold, or so hot, hundredths of a degree. */
+function firstBeyond({ C, wanted, when }: Asked): readonly [hundredths: number, side: Asked["wanted"]] {
+	const within = wanted === "atMost" ? Math.floor(C * 100 + NOISE) : Math.ceil(C * 100 - NOISE);
+	if (when === "reached") return [within, wanted];
+	return wanted === "atMost" ? [within + 1, "atLeast"] : [within - 1, "atMost"];
 }
 
 /** Readings by their numbers. */

@@ -1,20 +1,21 @@
 import { createClient } from "@libsql/client";
+import fc from "fast-check";
 import { beforeEach, describe, expect, it } from "vitest";
+import { ofKind, type RecordEntry, watchesAsked, watchesNow } from "#core/records";
 import { HOUSE_CODES } from "#core/safety";
 import { MINUTE_MS } from "#core/time";
+import { COURSES } from "#core/watch";
 import { LOT } from "../core/records/records.testing.ts";
 import { freshStore } from "./freshStore.testing.ts";
 import {
 	audit,
 	ProbePlaces,
 	ReadingKeeper,
-	readCrossings,
 	readLots,
 	readLotsFrom,
 	readLotsLeft,
 	readOpenWatches,
 	readPoints,
-	readWatchEnds,
 	type Store,
 	writeRecord,
 } from "./index.ts";
@@ -136,7 +137,7 @@ describe("readings", () => {
 		expect(counts).toEqual([30, 20, 10, 0]);
 		const by = { watch: 1, at: AT, C: 79.5, who: "Ebba" };
 		expect(await keeper.keep([by])).toBe(1);
-		const points = await readPoints(store.db, [1], 1);
+		const points = await readPoints(store.db, [{ watch: 1, crossings: [], whole: true }]);
 		expect(points.filter(({ who }) => who === null).map(({ C }) => C)).toEqual(all.map(({ C }) => C));
 		expect(points.filter(({ who }) => who === "Ebba")).toMatchObject([{ C: 79.5 }]);
 	});
@@ -150,30 +151,69 @@ describe("readings", () => {
 		expect((await audit(store.db))[1]).toMatchObject({ rows: 60, breaks: [] });
 	});
 
-	it("are told as ends, crossings and a point in each stretch", async () => {
+	it("are told in stretches, with the last and with what every hand read", async () => {
 		await lotWatched();
-		await new ReadingKeeper(store).keep(cooling(1));
-		expect((await readWatchEnds(store.db, [1, 2])).get(1)).toEqual({
+		const quick = Array.from({ length: 1201 }, (_, second) => ({
 			watch: 1,
-			first: AT,
-			last: AT + 59 * MINUTE_MS,
-			first_C: 80,
-			last_C: 21,
-		});
-		expect(
-			await readCrossings(store.db, [
-				{ watch: 1, C: 57, wanted: "atMost" },
-				{ watch: 1, C: 5, wanted: "atMost" },
-				{ watch: 1, C: 63, wanted: "atLeast" },
-				{ watch: 2, C: 57, wanted: "atMost" },
-			]),
-		).toEqual([AT + 23 * MINUTE_MS, null, AT, null]);
-		expect(await readPoints(store.db, [1], 10 * MINUTE_MS)).toHaveLength(6);
-		// Whatever was measured by hand is told, also twice in one stretch.
-		const by = [42.5, 41.5].map((C, index) => ({ watch: 1, at: AT + 1000 * (index + 1), C, who: "Ebba" }));
-		await new ReadingKeeper(store).keep(by);
-		const told = await readPoints(store.db, [1], 10 * MINUTE_MS);
+			at: AT + second * 1000,
+			C: 80 - second / 20,
+			who: null,
+		}));
+		const hand = [42.5, 41.5].map((C, index) => ({ watch: 1, at: AT + 1000 * (index + 1), C, who: "Ebba" }));
+		await new ReadingKeeper(store).keep([...quick, ...hand]);
+		const told = await readPoints(store.db, [{ watch: 1, crossings: [], whole: false }]);
 		expect(told.filter(({ who }) => who === "Ebba").map(({ C }) => C)).toEqual([42.5, 41.5]);
+		const probe = told.filter(({ who, at }) => who === null && (at - AT) % 30_000 === 0);
+		expect(probe).toHaveLength(41);
+		expect(told.at(-1)).toMatchObject({ at: AT + 1_200_000, C: 20 });
+		expect(await readPoints(store.db, [])).toEqual([]);
+	});
+
+	it("come out as told as they come out whole, whatever they read and whatever the code", async () => {
+		await lotWatched();
+		const entries = await readLots(store.db, [1]);
+		const [begun] = ofKind(entries, "watch");
+		if (!begun) throw new Error("it is watched");
+		const keeper = new ReadingKeeper(store);
+		let number = begun.doc.watch;
+		await fc.assert(
+			fc.asyncProperty(
+				fc.record({
+					hundredths: fc.array(fc.integer({ min: -400, max: 9000 }), { minLength: 1, maxLength: 120 }),
+					every_s: fc.integer({ min: 1, max: 90 }),
+					course: fc.constantFrom(...COURSES),
+					code: fc.constantFrom(...Object.values(HOUSE_CODES)),
+					falls: fc.boolean(),
+					isEnded: fc.boolean(),
+				}),
+				async ({ hundredths, every_s, course, code, falls, isEnded }) => {
+					number += 1;
+					const read = falls ? hundredths.toSorted((a, b) => b - a) : hundredths;
+					const at = (index: number) => AT + index * every_s * 1000;
+					await keeper.keep(
+						read.map((C, index) => ({ watch: number, at: at(index), C: C / 100, who: null })),
+					);
+					const watch = { ...begun.doc, watch: number, probe: null, course };
+					const own: RecordEntry[] = [
+						{ ...begun, doc: { ...watch, code: JSON.parse(JSON.stringify(code)) } },
+						...(isEnded
+							? [{ ...begun, at: at(read.length), doc: { kind: "ended" as const, watch: number, lot: 1 } }]
+							: []),
+					];
+					const comesOut = async (whole: boolean) => {
+						const asked = watchesAsked(own).map((one) => ({ ...one, whole }));
+						const [now] = watchesNow(own, await readPoints(store.db, asked), AT + 10_800_000);
+						// The way ahead is read from the half minutes alone.
+						const sure = ["met", "missed", "notKnown"];
+						return now?.standing.map(({ by_min, at_min, verdict }) => ({
+							...{ by_min, at_min, verdict: sure.includes(verdict) ? verdict : "open" },
+						}));
+					};
+					expect(await comesOut(false)).toEqual(await comesOut(true));
+				},
+			),
+			{ numRuns: 80, seed: 20_261_202 },
+		);
 	});
 });
 

@@ -44,6 +44,7 @@ export function WatchSheet({ view, sent, degrees }: WatchSheetProps) {
 						</li>
 					))}
 				</chakra.ul>
+				{view.earlier ? <Muted>{view.earlier}</Muted> : null}
 				<Muted>House code “{view.code}”. The local authority and the licensed operator decide.</Muted>
 				{view.isOpen ? <ReadingForm view={view} sent={sent} degrees={degrees} /> : null}
 			</chakra.div>

@@ -24,6 +24,7 @@ const VERDICTS = {
 	tight: "tight",
 	late: "too late",
 	open: "not known yet",
+	notKnown: "not known",
 } as const;
 
 /** The pans of a lot in a row: each with its one figure, and how it stands. */

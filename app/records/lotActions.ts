@@ -11,6 +11,7 @@ import {
 	type RecordEntry,
 	STAGES,
 	tagsOfSpread,
+	watchesAsked,
 	watchesNow,
 	withoutStruck,
 } from "#core/records";
@@ -31,7 +32,7 @@ import type { Live } from "#server";
 import { readForm, type Typed } from "../ui/forms/form.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { clientIdOf } from "./clientIdOf.ts";
-import { blastAir, DRAWN_EVERY_MS } from "./lotPage.ts";
+import { blastAir } from "./lotPage.ts";
 import { momentTyped } from "./moment.ts";
 
 const Number_ = Type.Integer({ minimum: 1, maximum: 1_000_000_000, allowed: "one from the list" });
@@ -235,12 +236,12 @@ async function watchedOn(
 }
 
 async function standing({ entries, visit }: Doing, number: number, at: number) {
-	const read = await readPoints(visit.store.db, [number], DRAWN_EVERY_MS);
-	const [now] = watchesNow(
-		entries.filter(({ doc }) => doc.kind !== "watch" || doc.watch === number),
+	const read = await readPoints(visit.store.db, watchesAsked(entries));
+	const now = watchesNow(
+		entries,
 		read.filter((point) => point.at <= at),
 		at,
-	);
+	).find(({ entry: { doc } }) => doc.watch === number);
 	if (!now) throw refuse("watch", "is nothing that is watched");
 	return now;
 }

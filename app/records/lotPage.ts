@@ -10,6 +10,7 @@ import {
 	type PanNow,
 	type RecordEntry,
 	type RecordKind,
+	watchesAsked,
 	watchesNow,
 } from "#core/records";
 import { wallClock } from "#core/time";
@@ -25,9 +26,6 @@ import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
 import { ACTION_WORDS, COURSE_WORDS, type WatchView, watchView } from "./watch.view.ts";
 
-/** Of the probes' readings one in each half minute is drawn and reckoned with. */
-export const DRAWN_EVERY_MS = 30_000;
-
 /** Everything about one lot: its pans, how each is watched, what was written, where it came from and went. */
 export async function lotPage(visit: HouseVisit, number: number, selected: string | null) {
 	const { store, reading, house } = visit;
@@ -35,9 +33,8 @@ export async function lotPage(visit: HouseVisit, number: number, selected: strin
 	const dayOf = (at: number) => wallClock(at, house.timeZone).date;
 	const now = lotNow(entries, dayOf);
 	if (!now) throw data({ missing: "lot" }, { status: 404 });
-	const numbers = ofKind(entries, "watch").map(({ doc }) => doc.watch);
 	const [read, deliveries, places] = await Promise.all([
-		readPoints(store.db, numbers, DRAWN_EVERY_MS),
+		readPoints(store.db, watchesAsked(entries)),
 		readDeliveries(store.db, now.doc.from),
 		readStandingPlaces(store.db),
 	]);

@@ -46,13 +46,15 @@ export async function missingPage(visit: HouseVisit, given: SheetOf) {
 type DayOf = (at: number) => string;
 
 /** What is missing of a pan that is, or was, watched. */
-function missingOf({ entry, ends, summary, endedAt, lot }: WatchTold, now: number, dayOf: DayOf): Missing[] {
+function missingOf({ now: watch, lot }: WatchTold, now: number, dayOf: DayOf): Missing[] {
+	const { entry, points, outcome, endedAt, actions } = watch;
 	const { doc, at } = entry;
 	const dish = ofKind(lot, "lot")[0]?.doc.dish ?? "";
-	const acted = ofKind(lot, "action").some((one) => one.doc.watch === doc.watch);
+	const isRead = points.length > 0;
 	const whys = [
-		...(ends ? [] : ["no reading"]),
-		...(ends && summary.verdict === "missed" && !acted ? ["missed, and nothing done about it"] : []),
+		...(isRead ? [] : ["no reading"]),
+		...(outcome === "missed" && actions.length === 0 ? ["missed, and nothing done about it"] : []),
+		...(isRead && outcome === "notKnown" ? ["nothing that counts was read"] : []),
 		...(endedAt === null && now - at > LONGEST_MS ? ["never ended"] : []),
 	];
 	return whys.map((why) => ({

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { getDocument } from "pdfjs-dist/legacy/build/pdf.mjs";
 import { beforeEach, describe, expect, it } from "vitest";
 import { type ChillGiven, chilling } from "#core/chill";
+import { ofKind } from "#core/records";
 import { HOUSE_CODES } from "#core/safety";
 import { MINUTE_MS } from "#core/time";
 import { type NewReading, ReadingKeeper, readHouse, readLots, type Store, writeRecord } from "#db";
@@ -76,6 +77,51 @@ const send = (fields: Record<string, string>) => {
 };
 
 const page = (watch: string | null = null) => lotPage(visit, 1, watch);
+
+describe("the verdict of a watch", () => {
+	/** Read by hand, minutes and °C: 21 °C too late by 86 min, 5 °C in time. */
+	const BY_HAND = [
+		[0, 80],
+		[10, 58],
+		[120, 50],
+		[230, 21],
+		[305, 5],
+	] as const;
+	/** On a day of its own, at five in the morning. */
+	const FIVE = Date.UTC(2026, 10, 20, 5);
+
+	it("is one on the page of the lot, the sheet, its file and the day's list of what is missing", async () => {
+		const written = await writeRecord(store, "Ebba", "by hand", ({ lot, watch }) => [
+			{ at: FIVE, doc: { ...LOT, lot, made: "2026-11-20" } },
+			{
+				at: FIVE,
+				doc: {
+					...{ kind: "watch", watch, lot, tag: "A1", course: "cool", probe: null, continues: null },
+					...{ code: inForce(HOUSE_CODES.twoStage57), cooling: null, clockFrom: FIVE },
+				},
+			},
+			{ at: FIVE + 306 * MINUTE_MS, doc: { kind: "ended", watch, lot } },
+		]);
+		const watch = ofKind(written, "watch")[0]?.doc.watch ?? 0;
+		await new ReadingKeeper(store).keep(
+			BY_HAND.map(([minute, C]) => ({ watch, at: FIVE + minute * MINUTE_MS, C, who: "Ebba" })),
+		);
+		const { open } = await lotPage(visit, 2, String(watch));
+		const limits = open?.limits.map(({ words }) => words) ?? [];
+		expect(limits[0]).toMatch(/^21 °C by \d\d:23: reached at \d\d:50, missed by 86 min$/);
+		expect(limits[1]).toMatch(/^5 °C by \d\d:23: reached at \d\d:05, met by 79 min$/);
+		expect(open?.verdict).toBe("missed");
+		const asked = { kind: "cooling", from: "2026-11-20", to: "2026-11-20" } as const;
+		const sheet = await recordSheet(visit, asked);
+		expect(sheet.rows).toHaveLength(1);
+		expect(sheet.rows[0]).toContain(limits.join("; "));
+		expect(sheet.rows[0]).toContain("MISSED");
+		expect(sheet.missed).toEqual([0]);
+		expect(await recordSheetCsv(visit, asked)).toContain(limits.join("; "));
+		const missing = await missingPage(visit, asked);
+		expect(missing.missing.map(({ words }) => words).join()).toMatch(/missed, and nothing done about it/);
+	});
+});
 
 describe("the page of a lot", () => {
 	it("tells of deep pans in a fridge that they are too late, and what meets the code", async () => {

@@ -1,9 +1,10 @@
-import { lotNow, ofKind, watchesNow } from "#core/records";
+import { groupBy } from "es-toolkit";
+import { lotNow, ofKind, watchesAsked, watchesNow } from "#core/records";
 import { DAY_MS, wallClock } from "#core/time";
 import { readEntriesByLot, readKind, readLotsLeft, readOpenWatches, readPoints } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
-import { blastAir, DRAWN_EVERY_MS, dayWords } from "./lotPage.ts";
+import { blastAir, dayWords } from "./lotPage.ts";
 import { watchView } from "./watch.view.ts";
 
 /** What was made longer ago is looked for by its number. */
@@ -22,14 +23,13 @@ export async function recordsPage({ store, reading, house }: HouseVisit) {
 		blastAir(db),
 	]);
 	const entries = await readEntriesByLot(db, [...left, ...open.map(({ doc }) => doc.lot)]);
-	const read = await readPoints(
-		db,
-		open.map(({ doc }) => doc.watch),
-		DRAWN_EVERY_MS,
-	);
-	const watched = [...new Set(open.map(({ doc }) => doc.lot))].flatMap((lot) => {
+	const lotsOpen = [...new Set(open.map(({ doc }) => doc.lot))];
+	const asked = lotsOpen.flatMap((lot) => watchesAsked(entries.get(lot) ?? []));
+	const read = groupBy(await readPoints(db, asked), ({ watch }) => watch);
+	const watched = lotsOpen.flatMap((lot) => {
 		const own = entries.get(lot) ?? [];
-		const watches = watchesNow(own, read, reading.now).filter(({ endedAt }) => endedAt === null);
+		const points = watchesAsked(own).flatMap(({ watch }) => read[watch] ?? []);
+		const watches = watchesNow(own, points, reading.now).filter(({ endedAt }) => endedAt === null);
 		const dish = ofKind(own, "lot")[0]?.doc.dish ?? "";
 		return watches.map((one) => {
 			const { watch, tag, doing, figure, verdict, isPressing, newest, doubt } = watchView(one, {

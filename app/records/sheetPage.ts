@@ -1,23 +1,22 @@
+import { chunk, groupBy } from "es-toolkit";
 import Papa from "papaparse";
 import { data } from "react-router";
-import { ofKind, type RecordEntry, watchesNow, withoutStruck } from "#core/records";
-import { DAY_MS, laterDay, onDay } from "#core/time";
-import { askedFor, type Course, summaryOf, type WatchSummary } from "#core/watch";
 import {
-	type Database,
-	readCrossings,
-	readEntriesByLot,
-	readHeads,
-	readKind,
-	readPoints,
-	readWatchEnds,
-	type WatchEnds,
-} from "#db";
+	ofKind,
+	type ReadPoint,
+	type RecordEntry,
+	type WatchNow,
+	watchesAsked,
+	watchesNow,
+} from "#core/records";
+import { DAY_MS, laterDay, onDay } from "#core/time";
+import type { Course } from "#core/watch";
+import { type Database, readEntriesByLot, readHeads, readKind, readPoints } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { Reading } from "../ui/words/reading.ts";
-import { DRAWN_EVERY_MS, dayWords } from "./lotPage.ts";
+import { dayWords } from "./lotPage.ts";
 import { SHEET_KINDS, type SheetKind, type SheetOf } from "./sheetKinds.ts";
-import { ACTION_WORDS } from "./watch.view.ts";
+import { ACTION_WORDS, limitWords, OUTCOME_WORDS } from "./watch.view.ts";
 
 /** A sheet of records: what it is, its columns, and a row for each thing that was watched, delivered or done. */
 export interface RecordSheet {
@@ -143,16 +142,16 @@ const BODIES: {
 	},
 };
 
-/** A watch with how it came out. */
+/** A watch with how it stands or came out, and all that was written of its lot. */
 export interface WatchTold {
-	readonly entry: RecordEntry<"watch">;
+	readonly now: WatchNow;
 	readonly lot: readonly RecordEntry[];
-	readonly ends: WatchEnds | null;
-	readonly summary: WatchSummary;
-	readonly endedAt: number | null;
 }
 
-/** Every watch of some courses that began in a period, with how it came out: from its crossings, not from all its readings. */
+/** So many lots are read at once: a long sheet is read piece by piece. */
+const LOTS_AT_ONCE = 40;
+
+/** Every watch of some courses that began in a period, as its lot tells it. */
 export async function watchesTold(
 	db: Database,
 	[from, to]: Period,
@@ -160,65 +159,19 @@ export async function watchesTold(
 	now: number,
 ): Promise<WatchTold[]> {
 	const begun = (await readKind(db, "watch", from, to)).filter(({ doc }) => courses.includes(doc.course));
-	const lots = await readEntriesByLot(
-		db,
-		begun.map(({ doc }) => doc.lot),
-	);
-	const counted = begun.filter((entry) =>
-		withoutStruck(lots.get(entry.doc.lot) ?? []).some(({ number }) => number === entry.number),
-	);
-	const asked = counted.flatMap(({ doc }) =>
-		askedFor(doc.course, doc.code).map((one) => ({ watch: doc.watch, ...one })),
-	);
-	const [ends, crossings] = await Promise.all([
-		readWatchEnds(
-			db,
-			counted.map(({ doc }) => doc.watch),
-		),
-		readCrossings(db, asked),
-	]);
-	let used = 0;
-	return Promise.all(
-		counted.map(async (entry): Promise<WatchTold> => {
-			const { doc } = entry;
-			const lot = lots.get(doc.lot) ?? [];
-			const ended = ofKind(lot, "ended").find((one) => one.doc.watch === doc.watch)?.at ?? null;
-			const count = askedFor(doc.course, doc.code).length;
-			const own = crossings.slice(used, used + count);
-			used += count;
-			const isCorrected = ofKind(lot, "correction").some((one) => one.doc.watch === doc.watch);
-			const told = isCorrected
-				? await correctedTold(db, lot, entry, now)
-				: { ends: ends.get(doc.watch) ?? null, crossings: own };
-			const summary = summaryOf({
-				...{ course: doc.course, code: doc.code, clockFrom: doc.clockFrom, now },
-				...{ crossings: told.crossings, first_C: told.ends?.first_C ?? null, isEnded: ended !== null },
-			});
-			return { entry, lot, ends: told.ends, summary, endedAt: ended };
-		}),
-	);
-}
-
-/** The same of a watch of which something was corrected: from all its readings, as they count now. */
-async function correctedTold(
-	db: Database,
-	lot: readonly RecordEntry[],
-	{ doc }: RecordEntry<"watch">,
-	now: number,
-): Promise<{ ends: WatchEnds | null; crossings: (number | null)[] }> {
-	const read = await readPoints(db, [doc.watch], DRAWN_EVERY_MS);
-	const points = watchesNow(lot, read, now).find(({ entry }) => entry.doc.watch === doc.watch)?.points ?? [];
-	const [first, last] = [points[0], points.at(-1)];
-	return {
-		ends:
-			first && last
-				? { watch: doc.watch, first: first.at, last: last.at, first_C: first.C, last_C: last.C }
-				: null,
-		crossings: askedFor(doc.course, doc.code).map(
-			({ C, wanted }) =>
-				points.find((point) => (wanted === "atMost" ? point.C <= C : point.C >= C))?.at ?? null,
-		),
-	};
+	const told = new Map<number, WatchTold>();
+	for (const lots of chunk([...new Set(begun.map(({ doc }) => doc.lot))], LOTS_AT_ONCE)) {
+		const entries = await readEntriesByLot(db, lots);
+		const read = groupBy(
+			await readPoints(db, [...entries.values()].flatMap(watchesAsked)),
+			({ watch }) => watch,
+		);
+		for (const lot of entries.values()) {
+			const own = watchesAsked(lot).flatMap(({ watch }) => read[watch] ?? []);
+			for (const one of watchesNow(lot, own, now)) told.set(one.entry.number, { now: one, lot });
+		}
+	}
+	return begun.flatMap(({ number }) => told.get(number) ?? []);
 }
 
 async function watchBody(
@@ -231,7 +184,13 @@ async function watchBody(
 	return {
 		codes: [
 			...new Set(
-				told.map(({ entry: { doc } }) => `${doc.code.name} (${doc.code.source}, ${doc.code.dated})`),
+				told.map(
+					({
+						now: {
+							entry: { doc },
+						},
+					}) => `${doc.code.name} (${doc.code.source}, ${doc.code.dated})`,
+				),
 			),
 		],
 		columns: [
@@ -247,28 +206,26 @@ async function watchBody(
 			"By",
 			"Sign",
 		],
-		missed: told.flatMap(({ summary }, index) => (summary.verdict === "missed" ? [index] : [])),
+		missed: told.flatMap(({ now }, index) => (now.outcome === "missed" ? [index] : [])),
 		rows: told.map((one) => watchRow(one, reading)),
 	};
 }
 
-const VERDICT_WORDS = { met: "met", missed: "MISSED", open: "open" } as const;
-
-function watchRow({ entry, lot, ends, summary }: WatchTold, reading: Reading): string[] {
+function watchRow({ now, lot }: WatchTold, reading: Reading): string[] {
+	const { entry, points, probe, actions, standing, outcome } = now;
 	const { doc, at, who } = entry;
-	const moment = (instant: number, C: number) => `${reading.probed(C)} at ${reading.time(instant)}`;
-	const done = ofKind(lot, "action").filter((one) => one.doc.watch === doc.watch);
-	const probe = ofKind(lot, "probe").findLast((one) => one.doc.watch === doc.watch)?.doc.probe ?? doc.probe;
+	const moment = ({ at: instant, C }: ReadPoint) => `${reading.probed(C)} at ${reading.time(instant)}`;
+	const [first, last] = [points[0], points.at(-1)];
 	return [
 		`${reading.day(at)} ${reading.time(at)}`,
 		String(doc.lot),
 		ofKind(lot, "lot")[0]?.doc.dish ?? "",
 		doc.tag,
-		ends ? moment(ends.first, ends.first_C) : "nothing read",
-		ends ? moment(ends.last, ends.last_C) : "",
-		summary.limits.map((limit) => limitCell(limit, reading)).join("; "),
-		VERDICT_WORDS[summary.verdict],
-		done
+		first ? moment(first) : "nothing read",
+		last ? moment(last) : "",
+		standing.map((limit) => limitWords(limit, now, reading)).join("; "),
+		outcome === "missed" ? OUTCOME_WORDS.missed.toUpperCase() : OUTCOME_WORDS[outcome],
+		actions
 			.map(
 				(one) =>
 					`${ACTION_WORDS[one.doc.action].done}${one.doc.note ? ` (${one.doc.note})` : ""}, ${one.who}`,
@@ -277,19 +234,6 @@ function watchRow({ entry, lot, ends, summary }: WatchTold, reading: Reading): s
 		probe === null ? who : `${who}, probe ${probe}`,
 		"",
 	];
-}
-
-function limitCell(
-	{ C, by, at, within_min, wanted }: WatchSummary["limits"][number],
-	reading: Reading,
-): string {
-	const degrees = reading.temperature(C);
-	if (within_min === null && by === null && wanted) {
-		const side = wanted === "atLeast" ? "or above" : "or below";
-		return at === null ? `${degrees} ${side}` : `${degrees} ${side}: ${reading.time(at)}`;
-	}
-	const reached = at === null ? "not reached" : reading.time(at);
-	return by === null ? `${degrees}: ${reached}` : `${degrees} by ${reading.time(by)}: ${reached}`;
 }
 
 /** The sheet for a table programme. */

@@ -1,8 +1,24 @@
-import type { ReadPoint, WatchNow } from "#core/records";
+import { plannedClock, type ReadPoint, type WatchNow } from "#core/records";
 import { durationWords, MINUTE_MS } from "#core/time";
-import { type Course, type Doubt, isHeld, type LimitStanding, type Remedy, remediesFor } from "#core/watch";
+import {
+	type Course,
+	type Doubt,
+	isHeld,
+	type LimitStanding,
+	type Outcome,
+	type Remedy,
+	remediesFor,
+} from "#core/watch";
 import type { RecordDrawing } from "../ui/drawings/RecordCurve.tsx";
 import type { Reading } from "../ui/words/reading.ts";
+
+/** How a whole watch stands or came out. */
+export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
+	met: "met",
+	missed: "missed",
+	notKnown: "not known",
+	open: "open",
+};
 
 export const COURSE_WORDS: Readonly<Record<Course, { readonly name: string; readonly doing: string }>> = {
 	cool: { name: "Cooling", doing: "Cooling" },
@@ -28,6 +44,8 @@ export interface WatchView {
 	readonly doubt: string | null;
 	/** One sentence a limit. */
 	readonly limits: readonly { readonly words: string; readonly isWell: boolean }[];
+	/** That the plan's clock began earlier than the record's. */
+	readonly earlier: string | null;
 	readonly code: string;
 	readonly probe: string | null;
 	readonly isOpen: boolean;
@@ -53,11 +71,14 @@ export interface Surroundings {
 	readonly blast_C: number | null;
 }
 
+/** Somebody has to decide, or to measure. */
+const PRESSING: ReadonlySet<LimitStanding["verdict"]> = new Set(["missed", "late", "notKnown"]);
+
 export function watchView(now: WatchNow, given: Surroundings): WatchView {
 	const { entry, standing, doubt, endedAt, points } = now;
 	const { reading } = given;
 	const { doc } = entry;
-	const pressing = standing.find(({ verdict }) => verdict === "missed" || verdict === "late");
+	const pressing = standing.find(({ verdict }) => PRESSING.has(verdict));
 	const tight = standing.find(({ verdict }) => verdict === "tight");
 	const open = standing.find(({ at_min, verdict }) => at_min === null && verdict !== "missed");
 	const told = pressing ?? tight ?? open ?? standing.at(-1);
@@ -79,6 +100,7 @@ export function watchView(now: WatchNow, given: Surroundings): WatchView {
 			words: limitWords(limit, now, reading),
 			isWell: limit.verdict === "met" || limit.verdict === "onCourse",
 		})),
+		earlier: earlierWords(now, reading),
 		code: doc.code.name,
 		probe: now.probe,
 		isOpen: endedAt === null,
@@ -120,17 +142,34 @@ function figureOf(limit: LimitStanding, { entry, watched }: WatchNow, reading: R
 	const { verdict, at_min, by_min, ahead } = limit;
 	if (limit.within_min === null && isHeld(entry.doc.course)) {
 		if (verdict === "missed") return `${wrongSide(limit)} ${degrees} at ${clock(at_min ?? 0)}`;
+		if (verdict === "notKnown") return "Not known";
 		return verdict === "open" ? "Not read yet" : `${rightSide(limit)} ${degrees}`;
 	}
 	if (at_min !== null) return `${degrees} at ${clock(at_min)}`;
 	if (verdict === "missed") return `${degrees} missed`;
+	if (verdict === "notKnown") return `${degrees} not known`;
 	if (by_min === null) return ahead ? `${degrees} about ${clock(ahead.likely)}` : `Until ${degrees}`;
 	const left_min = Math.max(0, Math.round(by_min - watched.now_min));
 	return `${durationWords(left_min)} left to ${degrees}`;
 }
 
+/** "Its first point passed 57 °C at 05:04 by the plan. Counted from there: 21 °C by 07:04, 5 °C by 11:04." */
+function earlierWords(now: WatchNow, reading: Reading): string | null {
+	const planned = plannedClock(now);
+	const { at, doc } = now.entry;
+	const due = now.standing.flatMap(({ C, by_min, within_min }) => {
+		if (planned === null || within_min === null) return [];
+		const by = planned + within_min * MINUTE_MS;
+		const isEarlier = by_min !== null && by < at + by_min * MINUTE_MS;
+		return isEarlier ? [`${reading.temperature(C)} by ${reading.time(by)}`] : [];
+	});
+	if (planned === null || due.length === 0) return null;
+	const passed = `Its first point passed ${reading.temperature(doc.code.cooling.from_C ?? 0)} at ${reading.time(planned)} by the plan`;
+	return `${passed}. Counted from there: ${due.join(", ")}.`;
+}
+
 /** "21 °C by 22:05: reached at 21:40, met by 25 min" */
-function limitWords(limit: LimitStanding, now: WatchNow, reading: Reading): string {
+export function limitWords(limit: LimitStanding, now: WatchNow, reading: Reading): string {
 	const clock = (minute: number) => reading.time(now.entry.at + minute * MINUTE_MS);
 	if (isHeld(now.entry.doc.course)) return heldWords(limit, clock, reading);
 	const { by_min } = limit;
@@ -144,6 +183,7 @@ type Clock = (minute: number) => string;
 function heldWords({ C, wanted, verdict, at_min }: LimitStanding, clock: Clock, reading: Reading): string {
 	const name = `${reading.temperature(C)} or ${wanted === "atLeast" ? "above" : "below"}`;
 	if (verdict === "open") return `${name}: nothing was read yet`;
+	if (verdict === "notKnown") return `${name}: not known, nothing that counts was read`;
 	return verdict === "missed" ? `${name}: broken at ${clock(at_min ?? 0)}` : `${name}: held in every reading`;
 }
 
@@ -158,6 +198,7 @@ function reachedWords(
 		const off = Math.round(by_min - at_min);
 		return `${reached}, ${off >= 0 ? "met" : "missed"} by ${durationWords(Math.abs(off))}`;
 	}
+	if (verdict === "notKnown") return "not known, nothing that counts was read";
 	if (verdict === "missed") {
 		const ago = Math.round(watched.now_min - (by_min ?? watched.now_min));
 		return watched.isEnded ? "not reached" : `missed, ${durationWords(ago)} ago`;

@@ -25,4 +25,12 @@ export {
 	USUAL_KEEPS,
 	withoutStruck,
 } from "./lots.ts";
-export { clockOf, type ReadPoint, type WatchNow, watchesNow } from "./watches.ts";
+export {
+	clockOf,
+	plannedClock,
+	type ReadPoint,
+	type WatchAsked,
+	type WatchNow,
+	watchesAsked,
+	watchesNow,
+} from "./watches.ts";

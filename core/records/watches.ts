@@ -1,8 +1,13 @@
+import { clockBegins } from "../chill/index.ts";
 import { MINUTE_MS } from "../time/index.ts";
 import {
+	type Asked,
+	askedFor,
 	type Doubt,
 	doubtOf,
 	type LimitStanding,
+	type Outcome,
+	outcomeOf,
 	type Point,
 	standingOf,
 	type Watched,
@@ -32,8 +37,30 @@ export interface WatchNow {
 	/** What it is judged by; without what is doubted. */
 	readonly watched: Watched;
 	readonly standing: readonly LimitStanding[];
+	/** Its one verdict: screen, sheet, file and label print it. */
+	readonly outcome: Outcome;
 	readonly doubt: Doubt | null;
 	readonly actions: readonly RecordEntry<"action">[];
+}
+
+/** What has to be read of a watch, so that its verdict is that of all its readings. */
+export interface WatchAsked {
+	readonly watch: number;
+	/** The readings on both sides of their first crossing decide. */
+	readonly crossings: readonly Asked[];
+	/** Readings of it were corrected: which of them decide is known only from all. */
+	readonly whole: boolean;
+}
+
+/** What has to be read of the watches of a lot. @param entries all that was written of it */
+export function watchesAsked(entries: readonly RecordEntry[]): WatchAsked[] {
+	const counted = withoutStruck(entries);
+	const corrected = new Set(ofKind(counted, "correction").map(({ doc }) => doc.watch));
+	return ofKind(counted, "watch").map(({ doc: { watch, course, code } }) => ({
+		watch,
+		crossings: askedFor(course, code),
+		whole: corrected.has(watch),
+	}));
 }
 
 /**
@@ -71,36 +98,46 @@ export function watchesNow(
 		const endedAt = ended.get(entry.doc.watch) ?? null;
 		const now_min = ((endedAt ?? now) - entry.at) / MINUTE_MS;
 		const probe = probeOf(entry);
-		const doubt =
-			probe === null || endedAt !== null
-				? null
-				: doubtOf({
-						now_min,
-						probe: pointsOf(own, entry.at, isProbe),
-						since_min: ((probes.get(entry.doc.watch)?.at ?? entry.at) - entry.at) / MINUTE_MS,
-						hand: pointsOf(own, entry.at, isHand),
-						neighbours: alike(entry),
-					});
-		const watched: Watched = {
+		const sinceBegun = (instant: number) => (instant - entry.at) / MINUTE_MS;
+		const all: Watched = {
 			course: entry.doc.course,
 			code: entry.doc.code,
 			cooling: entry.doc.cooling,
-			clockFrom_min: (entry.doc.clockFrom - entry.at) / MINUTE_MS,
-			points: pointsOf(own, entry.at, doubt && doubt.because !== "silent" ? isHand : () => true),
+			clockFrom_min: sinceBegun(entry.doc.clockFrom),
+			points: pointsOf(own, entry.at, () => true),
 			now_min,
 			isEnded: endedAt !== null,
 		};
+		const since_min = sinceBegun(probes.get(entry.doc.watch)?.at ?? entry.at);
+		const until_min = endedAt === null ? null : decidedAt(all);
+		const heardBy = (points: readonly Point[]) =>
+			until_min === null ? points : points.filter(([minute]) => minute <= until_min);
+		const probeRead = heardBy(pointsOf(own, entry.at, isProbe));
+		const doubt =
+			probe === null
+				? null
+				: doubtOf({
+						// For what has ended nobody waits: a probe that is silent since then is not in doubt.
+						now_min: endedAt === null ? now_min : (probeRead.at(-1)?.[0] ?? since_min),
+						...{ probe: probeRead, since_min, hand: heardBy(pointsOf(own, entry.at, isHand)) },
+						neighbours: alike(entry),
+					});
+		const isLeftOut = doubt && doubt.because !== "silent";
+		const watched: Watched = isLeftOut ? { ...all, points: pointsOf(own, entry.at, isHand) } : all;
+		const standing = standingOf(watched);
 		return {
-			entry,
-			endedAt,
-			probe,
-			points: own,
-			watched,
-			standing: standingOf(watched),
+			...{ entry, endedAt, probe, points: own, watched, standing },
+			outcome: outcomeOf(standing),
 			doubt,
 			actions: actions.filter(({ doc }) => doc.watch === entry.doc.watch),
 		};
 	});
+}
+
+/** The minute at which the last of its limits was reached, by all that was read; its end where one never was. */
+function decidedAt(all: Watched): number {
+	const reached = standingOf(all).map(({ at_min }) => at_min);
+	return reached.every((minute) => minute !== null) ? Math.max(...reached) : all.now_min;
 }
 
 const isProbe = ({ who }: ReadPoint) => who === null;
@@ -150,4 +187,17 @@ export function clockOf({ entry, watched, points }: WatchNow, at: number): numbe
 	const first = points.find(({ C }) => C <= from_C);
 	if (!first) return at;
 	return watched.points[0] && watched.points[0][1] <= from_C ? entry.doc.clockFrom : first.at;
+}
+
+/**
+ * When the code's clock would have begun by the model: as the first point of the food passed its upper
+ * limit, where the record counts from what its probe read at one.
+ *
+ * @returns an instant; null where nothing is known of how it is cooled, or where it was watched before
+ */
+export function plannedClock({ entry: { at, doc } }: Pick<WatchNow, "entry">): number | null {
+	const { from_C } = doc.code.cooling;
+	if (doc.course !== "cool" || from_C === null || !doc.cooling || doc.continues !== null) return null;
+	const minutes = clockBegins(doc.cooling, { C: from_C, point: "firstPoint" }, "likely");
+	return minutes === null ? null : at + minutes * MINUTE_MS;
 }

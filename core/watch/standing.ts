@@ -32,9 +32,20 @@ export interface LimitStanding extends Limit {
 	readonly isNever: boolean;
 	/**
 	 * Met in time; missed; on course however it goes; tight: only if it goes as is likely; late: not
-	 * as it goes now; open: nobody can say yet.
+	 * as it goes now; open: nobody can say yet; not known: its time is over, and nothing was read that counts.
 	 */
-	readonly verdict: "met" | "missed" | "onCourse" | "tight" | "late" | "open";
+	readonly verdict: "met" | "missed" | "notKnown" | "onCourse" | "tight" | "late" | "open";
+}
+
+/** How a whole watch stands or came out. Met needs every limit met, by readings that are not doubted. */
+export type Outcome = "met" | "missed" | "notKnown" | "open";
+
+/** The worst of its limits: missed before not known, not known before what is still open. */
+export function outcomeOf(standing: readonly Pick<LimitStanding, "verdict">[]): Outcome {
+	const has = (one: LimitStanding["verdict"]) => standing.some(({ verdict }) => verdict === one);
+	if (has("missed")) return "missed";
+	if (has("notKnown") || standing.length === 0) return "notKnown";
+	return standing.every(({ verdict }) => verdict === "met") ? "met" : "open";
 }
 
 /**
@@ -52,8 +63,13 @@ export function standingOf(watched: Watched): LimitStanding[] {
 
 function held(limit: Limit, { points, isEnded }: Watched): LimitStanding {
 	const broken = points.find(([, C]) => !isWithin(limit, C));
-	const verdict = broken ? "missed" : points.length === 0 ? "open" : isEnded ? "met" : "onCourse";
+	const verdict = broken ? "missed" : unbroken(points.length > 0, isEnded);
 	return { ...limit, by_min: null, at_min: broken?.[0] ?? null, ahead: null, isNever: false, verdict };
+}
+
+function unbroken(isRead: boolean, isEnded: boolean): LimitStanding["verdict"] {
+	if (isEnded) return isRead ? "met" : "notKnown";
+	return isRead ? "onCourse" : "open";
 }
 
 function reached(limit: Limit, watched: Watched): LimitStanding {
@@ -63,7 +79,8 @@ function reached(limit: Limit, watched: Watched): LimitStanding {
 	const at_min = crossingOf(points, limit);
 	const ahead = at_min === null && !isEnded ? aheadOf(limit, watched) : null;
 	const isNever = at_min === null && !isEnded && neverComesTo(limit, watched);
-	const verdict = verdictOf(at_min, by_min, ahead, now_min, isEnded);
+	const isOver = isEnded || (by_min !== null && now_min > by_min);
+	const verdict = isOver && points.length === 0 ? "notKnown" : verdictOf(at_min, by_min, ahead, isOver);
 	return {
 		...limit,
 		by_min,
@@ -84,11 +101,10 @@ function verdictOf(
 	at_min: number | null,
 	by_min: number | null,
 	ahead: Range | null,
-	now_min: number,
-	isEnded: boolean,
+	isOver: boolean,
 ): LimitStanding["verdict"] {
 	if (at_min !== null) return by_min === null || at_min <= by_min ? "met" : "missed";
-	if (isEnded || (by_min !== null && now_min > by_min)) return "missed";
+	if (isOver) return "missed";
 	if (!ahead || by_min === null) return "open";
 	if (ahead.high <= by_min) return "onCourse";
 	return ahead.likely <= by_min ? "tight" : "late";

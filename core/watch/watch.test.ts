@@ -3,14 +3,13 @@ import { describe, expect, it } from "vitest";
 import { type ChillGiven, chilling } from "../chill/index.ts";
 import { HOUSE_CODES } from "../safety/index.ts";
 import {
-	askedFor,
 	COURSES,
 	doubtOf,
 	limitsOf,
 	minutesAhead,
+	outcomeOf,
 	type Point,
 	standingOf,
-	summaryOf,
 	type Watched,
 } from "./index.ts";
 
@@ -158,43 +157,42 @@ describe("how a pan stands to its house code", () => {
 	});
 });
 
-describe("a watch on a sheet", () => {
-	it("comes out as it stood: by its crossings alone as by all its readings", () => {
-		const depths = fc.integer({ min: 30, max: 140 });
-		fc.assert(
-			fc.property(depths, fc.constantFrom(...Object.values(HOUSE_CODES)), (depth_mm, code) => {
-				const points = read({ ...PAN, depth_mm }, 600);
-				const asked = askedFor("cool", code);
-				const crossings = asked.map(({ C, wanted }) => {
-					const found = points.find(([, read_C]) => (wanted === "atMost" ? read_C <= C : read_C >= C));
-					return found ? found[0] * 60_000 : null;
-				});
-				const end = points.at(-1)?.[0] ?? 0;
-				const summary = summaryOf({
-					...{ course: "cool", code, clockFrom: 0, crossings, isEnded: true },
-					first_C: points[0]?.[1] ?? null,
-					now: end * 60_000,
-				});
-				const standing = standingOf(watched({ code, points, now_min: end, isEnded: true }));
-				for (const [index, limit] of summary.limits.entries()) {
-					const apart_min = ((limit.at ?? 0) - (limit.by ?? 0)) / 60_000;
-					// A reading every half minute: what is nearer than that to its limit may come out either way.
-					if (Math.abs(apart_min) > 1) expect(limit.verdict).toBe(standing[index]?.verdict);
-				}
-			}),
-			{ numRuns: 25 },
-		);
+describe("how a watch comes out", () => {
+	const outcome = (changed: Partial<Watched>) => outcomeOf(standingOf(watched(changed)));
+	const handRead: Point[] = [
+		[0, 80],
+		[10, 58],
+		[120, 50],
+		[230, 21],
+		[305, 5],
+	];
+
+	it("is counted from where its own readings cross the upper limit, along straight lines", () => {
+		const [first, second] = standingOf(watched({ points: handRead, isEnded: true }));
+		// From 58 to 50 °C in 110 minutes: 57 °C after 13.75 of them, and 120 more to reach 21 °C.
+		expect(first?.by_min).toBeCloseTo(10 + 13.75 + 120, 9);
+		expect((first?.at_min ?? 0) - (first?.by_min ?? 0)).toBeCloseTo(86.25, 9);
+		expect([first?.verdict, second?.verdict]).toEqual(["missed", "met"]);
+		expect(outcome({ points: handRead, isEnded: true })).toBe("missed");
 	});
 
-	it("is broken by the first reading on the wrong side, where it is held", () => {
-		const code = HOUSE_CODES.twoStage57;
-		expect(askedFor("holdHot", code)).toEqual([{ C: 56.99, wanted: "atMost" }]);
-		expect(askedFor("keepCold", code)).toEqual([{ C: 5.01, wanted: "atLeast" }]);
-		const held = (crossing: number | null, isEnded: boolean) =>
-			summaryOf({
-				...{ course: "holdHot", code, clockFrom: 0, first_C: 65, crossings: [crossing], isEnded, now: 99 },
-			}).verdict;
-		expect([held(null, true), held(null, false), held(50, false)]).toEqual(["met", "open", "missed"]);
+	it("is met by a limit reached exactly in its time, and missed a second later", () => {
+		const to21 = (minute: number): Point[] => [
+			[0, 57],
+			[minute, 21],
+			[minute + 60, 5],
+		];
+		expect(outcome({ points: to21(120), isEnded: true })).toBe("met");
+		expect(outcome({ points: to21(120 + 1 / 60), isEnded: true })).toBe("missed");
+	});
+
+	it("is open while anything is, and not known where its time is over and nothing was read that counts", () => {
+		expect(outcome({ points: handRead.slice(0, 2), now_min: 10 })).toBe("open");
+		expect(outcome({ points: [], now_min: 400, isEnded: true })).toBe("notKnown");
+		expect(outcome({ course: "holdHot", points: [], isEnded: true })).toBe("notKnown");
+		const reheated = { course: "reheat" as const, code: HOUSE_CODES.twoStage57, points: [] };
+		expect(outcome({ ...reheated, now_min: 121 })).toBe("notKnown");
+		expect(outcome({ ...reheated, now_min: 119 })).toBe("open");
 	});
 });
 
