@@ -36,6 +36,7 @@ import { openStore } from "../server/openStore.ts";
 import { differencesIn } from "./agree/differences.ts";
 import { agreeOnFiles, agreeOnOrder, agreeOnPdf } from "./agree/files.ts";
 import { readScreen } from "./agree/readScreen.ts";
+import { agreeOnWatches, drawWatches } from "./agree/records.ts";
 import { notSaidIn, Said } from "./agree/Said.ts";
 import { saidIn, saidOf, wordsIn } from "./agree/saidOf.ts";
 import { truthOf } from "./agree/Truth.ts";
@@ -60,7 +61,7 @@ await house.start();
 const differences: string[] = [];
 /** Numbers with a unit that are none of those that the day, its cards and its house have. */
 const nobodySaid: string[] = [];
-const held = { figures: 0, sums: 0, texts: 0, amounts: 0, labels: 0 };
+const held = { figures: 0, sums: 0, texts: 0, amounts: 0, labels: 0, watches: 0 };
 try {
 	const store = await openStore(
 		readConfig({ ...process.env, WT_DATA: house.data, DATABASE_URL: `file:${house.database}` }),
@@ -82,6 +83,7 @@ try {
 	await holdAgainst(shown, pagesOf(shown, sittings), timeZone);
 	differences.push(...(await agreeOnFiles(house.url, shown)));
 	await onOtherPapers(store, shown, sittings, timeZone);
+	await onRecords(store, random, timeZone);
 	for (let week = 0; week < WEEKS; week += 1) {
 		const first = FORTNIGHT + week * 7;
 		const drawn = [
@@ -104,7 +106,7 @@ try {
 for (const one of differences) console.log(`DIFFERS ${one}`);
 for (const one of nobodySaid) console.log(`NOBODY SAID ${one}`);
 console.log(
-	`${held.figures} figures, ${held.sums} sums, ${held.texts} texts, ${held.amounts} amounts of workbooks and labels of ${held.labels} lots held against their day: ${differences.length} differ, ${nobodySaid.length} numbers are nobody's`,
+	`${held.figures} figures, ${held.sums} sums, ${held.texts} texts, ${held.amounts} amounts of workbooks, labels of ${held.labels} lots and ${held.watches} watches held against their day: ${differences.length} differ, ${nobodySaid.length} numbers are nobody's`,
 );
 const isHeld = Object.values(held).every((count) => count > 0);
 process.exitCode = differences.length + nobodySaid.length > 0 || !isHeld ? 1 : 0;
@@ -150,6 +152,16 @@ async function onOtherPapers(
 		for (const text of wordsIn(entries)) written.addWords(text);
 		nobodySaid.push(...(await agreeOnPdf(house.url, `/records/lots/${lot}/labels.pdf`, written, timeZone)));
 		held.labels += 1;
+	}
+}
+
+/** Watches of yesterday that are drawn, and every watch of a lot that is left, on their pages, sheets and files. */
+async function onRecords(store: Store, random: () => number, timeZone: string): Promise<void> {
+	await drawWatches(store, random, Date.now() - DAY_MS);
+	for (const lot of await readLotsLeft(store.db, 0)) {
+		const { found, count } = await agreeOnWatches(store, house.url, lot, timeZone);
+		differences.push(...found);
+		held.watches += count;
 	}
 }
 

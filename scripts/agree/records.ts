@@ -1,0 +1,149 @@
+import { Window } from "happy-dom";
+import Papa from "papaparse";
+import { ofKind, type RecordEntry, watchesAsked, watchesNow } from "#core/records";
+import { HOUSE_CODES } from "#core/safety";
+import { HOUR_MS, MINUTE_MS, wallClock } from "#core/time";
+import { COURSES, type Course } from "#core/watch";
+import { type NewReading, ReadingKeeper, readLots, readPoints, type Store, writeRecord } from "#db";
+import { SHEET_KINDS } from "../../app/records/sheetKinds.ts";
+import { limitWords, OUTCOME_WORDS } from "../../app/records/watch.view.ts";
+import { readingIn } from "../../app/ui/words/reading.ts";
+import { LOT } from "../../core/records/records.testing.ts";
+
+/** Watches of every course under every code, each with its own readings: some by hand, some by a probe, some by nobody. */
+export async function drawWatches(store: Store, random: () => number, at: number): Promise<number> {
+	const codes = Object.values(HOUSE_CODES);
+	const drawn = codes.flatMap((code) => COURSES.map((course) => ({ code, course })));
+	const written = await writeRecord(store, "agree", `watches ${at}`, (next) => [
+		{ at, doc: { ...LOT, lot: next.lot, made: new Date(at).toISOString().slice(0, 10) } },
+		...drawn.flatMap(({ code, course }, index) => {
+			const watch = next.watch + index;
+			const doc = {
+				...{ kind: "watch" as const, watch, lot: next.lot, tag: `A${index + 1}`, course, probe: null },
+				...{ code: JSON.parse(JSON.stringify(code)), cooling: null, clockFrom: at, continues: null },
+			};
+			const ended = { kind: "ended" as const, watch, lot: next.lot };
+			const isEnded = random() < ENDED_SHARE;
+			return [{ at, doc }, ...(isEnded ? [{ at: at + 8 * HOUR_MS, doc: ended }] : [])];
+		}),
+	]);
+	const readings = ofKind(written, "watch").flatMap(({ doc }) => drawnReadings(doc, at, random));
+	await new ReadingKeeper(store).keep(readings);
+	return ofKind(written, "lot")[0]?.doc.lot ?? 0;
+}
+
+/** Most are out of their pan when the day is over; some have nothing read. */
+const ENDED_SHARE = 0.8;
+const UNREAD_SHARE = 0.1;
+const BY_HAND_SHARE = 0.4;
+
+/** A falling or rising line with steps of its own: read every ten seconds, or by hand now and then. */
+function drawnReadings(
+	{ watch, course }: { readonly watch: number; readonly course: Course },
+	at: number,
+	random: () => number,
+): NewReading[] {
+	if (random() < UNREAD_SHARE) return [];
+	const isHand = random() < BY_HAND_SHARE;
+	const every_ms = isHand ? (10 + random() * 40) * MINUTE_MS : 10_000;
+	const rises = course === "reheat";
+	const [from, to] =
+		course === "keepCold" ? [2, 6] : course === "holdHot" ? [70, 58] : rises ? [4, 80] : [85, 2];
+	const slow_ms = (0.5 + random() * 3) * HOUR_MS;
+	return Array.from({ length: Math.floor((7.5 * HOUR_MS) / every_ms) }, (_, index) => {
+		const gone_ms = index * every_ms;
+		const C = to + (from - to) * Math.exp(-gone_ms / slow_ms) + 0.4 * (random() - 0.5);
+		return {
+			...{ watch, at: at + Math.round(gone_ms), who: isHand ? "agree" : null },
+			C: Math.round(C * 100) / 100,
+		};
+	});
+}
+
+/** What the screens, sheets and files of a lot say of its watches, where it is not what all their readings say. */
+export async function agreeOnWatches(
+	store: Store,
+	url: string,
+	lot: number,
+	timeZone: string,
+): Promise<{ readonly found: string[]; readonly count: number }> {
+	const entries = await readLots(store.db, [lot]);
+	const reading = readingIn("metric", timeZone, Date.now());
+	const asked = watchesAsked(entries).map((one) => ({ ...one, whole: true }));
+	const watches = watchesNow(entries, await readPoints(store.db, asked), reading.now);
+	const found: string[] = [];
+	const rows = new Map<string, string>();
+	for (const kind of Object.keys(SHEET_KINDS))
+		for (const [row, words] of await rowsOf(url, kind, entries, timeZone)) rows.set(row, words);
+	for (const now of watches) {
+		const { watch, tag, course } = now.entry.doc;
+		const page = `/records/lots/${lot}?watch=${watch}`;
+		// What is still open is told with how long ago or how far ahead it is: of this very minute.
+		const told =
+			now.endedAt === null ? "" : now.standing.map((limit) => limitWords(limit, now, reading)).join("; ");
+		const screen = await wordsOf(`${url}${page}`, 'ul[aria-label^="Limits of"] li');
+		const said = screen.map((words) => words.replace(/^▲ /, "")).join("; ");
+		if (said === "" || !said.endsWith(told)) found.push(`${page}: “${said}” is not “${told}”`);
+		const wanted = `${told} | ${OUTCOME_WORDS[now.outcome]}`.toLowerCase();
+		for (const file of ["screen", "csv"]) {
+			const row = rows.get(`${file} ${lot} ${tag} ${course}`) ?? "";
+			if (!row.toLowerCase().endsWith(wanted))
+				found.push(`${page}: the ${file} of its sheet says “${row}”, not “${wanted}”`);
+		}
+	}
+	return { found, count: watches.length };
+}
+
+const SHEET_COURSES: Readonly<Record<string, string>> = {
+	cool: "cooling",
+	reheat: "reheating",
+	holdHot: "holding",
+	keepCold: "holding",
+};
+
+/** The rows of the sheet of a day, on the screen and in its file, by lot, pan and course. */
+async function rowsOf(url: string, kind: string, entries: readonly RecordEntry[], timeZone: string) {
+	const watches = ofKind(entries, "watch").filter(({ doc }) => SHEET_COURSES[doc.course] === kind);
+	const rows = new Map<string, string>();
+	const [first] = watches;
+	if (!first) return rows;
+	const day = wallClock(first.at, timeZone).date;
+	const address = new URLSearchParams({ kind, from: day, to: day });
+	const tables = {
+		screen: tableOf(await (await fetch(`${url}/records/sheets?${address}`)).text()),
+		csv: Papa.parse<string[]>(
+			(await (await fetch(`${url}/records/sheets/sheet.csv?${address}`)).text()).trim(),
+		).data,
+	};
+	for (const [file, [columns = [], ...all]] of Object.entries(tables)) {
+		const cell = (row: readonly string[], column: string) => row[columns.indexOf(column)] ?? "";
+		for (const row of all)
+			for (const { doc } of watches)
+				if (cell(row, "Lot") === String(doc.lot) && cell(row, "Pan") === doc.tag)
+					rows.set(
+						`${file} ${doc.lot} ${doc.tag} ${doc.course}`,
+						`${cell(row, "Limits")} | ${cell(row, "Came out")}`,
+					);
+	}
+	return rows;
+}
+
+function bodyOf(html: string) {
+	const window = new Window({
+		settings: { disableJavaScriptFileLoading: true, disableCSSFileLoading: true },
+	});
+	window.document.body.innerHTML = /<main[\s\S]*?>([\s\S]*)<\/main>/.exec(html)?.[1] ?? html;
+	return window.document;
+}
+
+async function wordsOf(address: string, selector: string): Promise<string[]> {
+	return [...bodyOf(await (await fetch(address)).text()).querySelectorAll(selector)].map(
+		({ textContent }) => textContent,
+	);
+}
+
+function tableOf(html: string): string[][] {
+	return [...bodyOf(html).querySelectorAll("table tr")].map((row) =>
+		[...row.querySelectorAll("th, td")].map(({ textContent }) => textContent),
+	);
+}
