@@ -1,4 +1,5 @@
 import { and, asc, desc, inArray, lt, max, sql } from "drizzle-orm";
+import { sortBy, uniqBy } from "es-toolkit";
 import { hashOf, type Linked, NO_HASH, type ReadPoint, type WatchAsked } from "#core/records";
 import type { Asked } from "#core/watch";
 import { newestEntry, readProbePlaces, sha256 } from "./record.ts";
@@ -186,29 +187,20 @@ export class ProbePlaces {
 	}
 }
 
-/** Of the probes' readings one in each half minute is drawn and reckoned with. */
-const STRETCH_MS = 30_000;
-
 /**
- * Courses of some watches, in order: every hand's reading; of the probes' one in each half minute, the
- * last of all, and those on both sides of every crossing that is asked for. So a watch comes out by
- * them as by all its readings. Where readings were corrected it is all of them.
+ * Courses of some watches, in order: every hand's reading; of the probes' one in each stretch, the last
+ * of all, and those on both sides of every crossing that is asked for. So a watch comes out by them as
+ * by all its readings.
  */
 export async function readPoints(db: Reader, watches: readonly WatchAsked[]): Promise<ReadPoint[]> {
 	if (watches.length === 0) return [];
-	const asked = watches.map(({ watch, whole }) => [watch, whole ? 1 : STRETCH_MS]);
-	const crossings = watches.flatMap(({ watch, whole, crossings }) =>
-		whole ? [] : crossings.map((crossing) => [watch, ...firstBeyond(crossing)]),
+	const asked = watches.map(({ watch, every_ms }) => [watch, every_ms]);
+	const crossings = watches.flatMap(({ watch, crossings }) =>
+		crossings.map((crossing) => [watch, ...firstBeyond(crossing)]),
 	);
-	// What was asked is taken out of its JSON once, not once a reading.
-	const rows = await db.all<{
-		watch: number;
-		number: number;
-		at: number;
-		hundredths: number;
-		who: string | null;
-	}>(sql`
-		WITH asked AS MATERIALIZED (
+	// What was asked is taken out of its JSON once, and a watch comes as one row: a row costs more than a reading.
+	const rows = await db.all<{ watch: number; points: string }>(sql`
+		WITH RECURSIVE asked AS MATERIALIZED (
 			SELECT CAST(value ->> 0 AS INTEGER) AS watch, CAST(value ->> 1 AS INTEGER) AS every_ms
 			FROM json_each(${JSON.stringify(asked)})
 		), limits AS MATERIALIZED (
@@ -220,20 +212,34 @@ export async function readPoints(db: Reader, watches: readonly WatchAsked[]): Pr
 			ELSE
 				(SELECT at FROM reading WHERE watch = limits.watch AND hundredths_c >= hundredths ORDER BY at LIMIT 1)
 			END AS at FROM limits
-		), kept AS (
-			SELECT watch, at FROM crossed WHERE at IS NOT NULL
+		), stretch(watch, every_ms, at) AS (
+			SELECT watch, every_ms, (SELECT min(at) FROM reading WHERE watch = asked.watch) FROM asked
+			UNION ALL
+			SELECT watch, every_ms, (
+				SELECT min(at) FROM reading WHERE watch = stretch.watch AND at >= (stretch.at / every_ms + 1) * every_ms
+			) FROM stretch WHERE at IS NOT NULL
+		), moments AS MATERIALIZED (
+			SELECT watch, at FROM stretch WHERE at IS NOT NULL
+			UNION SELECT watch, at FROM crossed WHERE at IS NOT NULL
 			UNION SELECT watch, (SELECT max(at) FROM reading WHERE watch = crossed.watch AND at < crossed.at) FROM crossed
 			UNION SELECT watch, (SELECT max(at) FROM reading WHERE watch = asked.watch) FROM asked
-			UNION SELECT reading.watch, min(at) FROM asked JOIN reading ON reading.watch = asked.watch
-				GROUP BY reading.watch, at / every_ms
 		)
-		SELECT reading.watch, number, reading.at, hundredths_c AS hundredths, who
-		FROM kept JOIN reading ON reading.watch = kept.watch AND reading.at = kept.at
-		UNION
-		SELECT reading.watch, number, at, hundredths_c AS hundredths, who
-		FROM asked JOIN reading ON reading.watch = asked.watch WHERE who IS NOT NULL
-		ORDER BY at, number`);
-	return rows.map(({ hundredths, ...row }) => ({ ...row, C: hundredths / 100 }));
+		SELECT watch, json_group_array(json_array(number, at, hundredths, who)) AS points FROM (
+			SELECT reading.watch, number, reading.at, hundredths_c AS hundredths, who
+			FROM moments CROSS JOIN reading ON reading.watch = moments.watch AND reading.at = moments.at
+			UNION ALL
+			SELECT reading.watch, number, at, hundredths_c AS hundredths, who
+			FROM asked CROSS JOIN reading ON reading.watch = asked.watch WHERE who IS NOT NULL
+		) GROUP BY watch`);
+	const points = rows.flatMap(({ watch, points }) =>
+		(JSON.parse(points) as [number, number, number, string | null][]).map(
+			([number, at, hundredths, who]): ReadPoint => ({ watch, number, at, C: hundredths / 100, who }),
+		),
+	);
+	return sortBy(
+		uniqBy(points, ({ number }) => number),
+		["at", "number"],
+	);
 }
 
 /** Float noise of a limit in hundredths of a degree. */

@@ -48,18 +48,29 @@ export interface WatchAsked {
 	readonly watch: number;
 	/** The readings on both sides of their first crossing decide. */
 	readonly crossings: readonly Asked[];
-	/** Readings of it were corrected: which of them decide is known only from all. */
-	readonly whole: boolean;
+	/** Of the probe's other readings one in each stretch is drawn and reckoned with. */
+	readonly every_ms: number;
 }
+
+/** How close a pan is followed while it is watched, and how close what has ended is drawn. */
+const WATCHED_EVERY_MS = 30_000;
+const ENDED_EVERY_MS = 120_000;
+/** Where readings were corrected, which of them decide is known only from all. */
+const ALL_MS = 1;
 
 /** What has to be read of the watches of a lot. @param entries all that was written of it */
 export function watchesAsked(entries: readonly RecordEntry[]): WatchAsked[] {
 	const counted = withoutStruck(entries);
 	const corrected = new Set(ofKind(counted, "correction").map(({ doc }) => doc.watch));
+	const ended = new Set(ofKind(counted, "ended").map(({ doc }) => doc.watch));
+	const everyOf = (watch: number) => {
+		if (corrected.has(watch)) return ALL_MS;
+		return ended.has(watch) ? ENDED_EVERY_MS : WATCHED_EVERY_MS;
+	};
 	return ofKind(counted, "watch").map(({ doc: { watch, course, code } }) => ({
 		watch,
 		crossings: askedFor(course, code),
-		whole: corrected.has(watch),
+		every_ms: everyOf(watch),
 	}));
 }
 

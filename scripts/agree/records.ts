@@ -69,7 +69,7 @@ export async function agreeOnWatches(
 ): Promise<{ readonly found: string[]; readonly count: number }> {
 	const entries = await readLots(store.db, [lot]);
 	const reading = readingIn("metric", timeZone, Date.now());
-	const asked = watchesAsked(entries).map((one) => ({ ...one, whole: true }));
+	const asked = watchesAsked(entries).map((one) => ({ ...one, every_ms: 1 }));
 	const watches = watchesNow(entries, await readPoints(store.db, asked), reading.now);
 	const found: string[] = [];
 	const rows = new Map<string, string>();
