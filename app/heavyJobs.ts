@@ -10,6 +10,7 @@ import { cuttingPage, labelsPage, sheetPage } from "./papers/paperPages.ts";
 import { longTablePage, whyNotTaken } from "./plan/longTablePage.ts";
 import { morePansPage } from "./plan/morePansPage.ts";
 import { lotLabelsPdf } from "./records/lotLabels.ts";
+import { lotWayPage } from "./records/lotWay.view.ts";
 import { missingPage } from "./records/missing.ts";
 import { newLotPage } from "./records/newLotPage.ts";
 import { recordSheet, recordSheetCsv } from "./records/sheetPage.ts";
@@ -41,6 +42,7 @@ export const JOBS = {
 	labels: labelsPage,
 	newLot: newLotPage,
 	lotLabelsPdf,
+	lotWay: lotWayPage,
 	recordSheet,
 	recordSheetCsv,
 	recordSheetPdf,

@@ -39,6 +39,7 @@ export default [
 	route("records/sheets/:file", "records/sheetFile.route.ts"),
 	route("records/lots/new", "records/newLot.route.tsx"),
 	route("records/lots/:lot", "records/lot.route.tsx"),
+	route("records/lots/:lot/way", "records/lotWay.route.tsx"),
 	route("records/lots/:lot/labels", "records/lotLabels.route.tsx"),
 	route("records/lots/:lot/labels.pdf", "records/lotLabelsPdf.route.ts"),
 	route("records/deliveries/:delivery", "records/delivery.route.tsx"),

@@ -60,6 +60,7 @@ export async function addressesOf(database: string): Promise<Record<string, stri
 		records: "/records",
 		lot: "/records/lots/3",
 		"lot, spread": "/records/lots/2",
+		"way of a lot": "/records/lots/3/way",
 		"labels of a lot": "/records/lots/1/labels",
 		"new lot": "/records/lots/new",
 		"new lot of a dish": `/records/lots/new?sitting=${goat?.sitting}&dish=${goat?.dish}`,

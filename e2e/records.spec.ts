@@ -129,6 +129,16 @@ test("a braise made ahead cools too slowly, is spread, is heated in two waves, p
 	await page.goto(`${there}?watch=${fourth}`);
 	await expect(page.getByText(/below the other pans, and drifts on/)).toBeVisible();
 
+	// The whole way in one picture: planned until the lift, read from then on.
+	await page.getByRole("link", { name: /^Bench to plate/ }).click();
+	await expect(
+		page.getByText("Up to the lift as it is planned; from the lift on as it was read."),
+	).toBeVisible();
+	await expect(
+		page.getByRole("list", { name: "Limits on the way" }).getByRole("listitem").first(),
+	).toContainText(/Cooling, pan \w+, 21 °C by/);
+	await page.goto(`${there}?watch=${fourth}`);
+
 	// The line is down: what is written waits on the device, and is sent when the server answers.
 	await hydrated(page);
 	await context.setOffline(true);

@@ -306,8 +306,7 @@ async function holdAgainst(
 		const { figures, sums, texts } = readScreen(await answer.text());
 		const said = dish === undefined || before ? ofAll : (ofDish.get(dish) ?? ofAll);
 		const unsaid = texts.flatMap((text) =>
-			// When a paper was printed is no figure of a day.
-			notSaidIn(text.replace(/printed \w+ \d+ \w+ \d+:\d+/, ""), said, timeZone).map(
+			notSaidIn(text.replace(OF_THE_MINUTE, ""), said, timeZone).map(
 				(one) => `${kind}, ${address}: ${one} in “${text.slice(0, 90)}”`,
 			),
 		);
@@ -321,6 +320,9 @@ async function holdAgainst(
 		);
 	}
 }
+
+/** When a paper was printed, and how long it is from now to the next start, are no figures of a day. */
+const OF_THE_MINUTE = /printed \w+ \d+ \w+ \d+:\d+|Next to start, in \d+ (?:min|h)(?: \d+)?/;
 
 /** Whether a sum, worked out from its words, is not what stands there. */
 function isOff(sum: { readonly working: string; readonly result: string }): boolean {

@@ -54,10 +54,14 @@ export function journeyView(given: JourneyGiven): JourneyView | null {
 
 /** "From the bench to the plate the usual spore-former grows likely 1.2 times, up to 6 times. A warning only." */
 export function growthWords({ growth }: Pick<DishJourney, "growth">): string {
+	return `From the bench to the plate the usual spore-former likely grows ${growthRange(growth)}. A warning only.`;
+}
+
+/** "1.2 times, up to 6 times" */
+export function growthRange(growth: DishJourney["growth"]): string {
 	const likely = timesWords(growth.likely);
 	const most = timesWords(growth.high);
-	const upTo = most === likely ? "" : `, up to ${most}`;
-	return `From the bench to the plate the usual spore-former likely grows ${likely}${upTo}. A warning only.`;
+	return most === likely ? likely : `${likely}, up to ${most}`;
 }
 
 /** Powers of ten as times: "6 times" */
@@ -205,14 +209,21 @@ function drawingOf(
 		})),
 		end_min,
 		plot_px: PLOT_PX,
-		top_C: TOP_C,
-		least_C: 0,
-		ticks: [0, 20, 40, 60, 80, 100].map((C) => ({ C, words: reading.temperature(C).replace(/ .*/, "") })),
+		...axisOf(reading),
 		words: `From the bench to the plate: ${stages.map(({ kind, from }) => `${STAGE_WORDS[kind]} ${reading.clock(from)}`).join(", ")}.`,
 	};
 }
 
-const STAGE_WORDS: Readonly<Record<DishStage["kind"], string>> = {
+/** How warm it may be drawn, and what stands beside it. */
+export function axisOf(reading: Reading): Pick<JourneyDrawing, "top_C" | "least_C" | "ticks"> {
+	const ticks = [0, 20, 40, 60, 80, 100].map((C) => ({
+		C,
+		words: reading.temperature(C).replace(/ .*/, ""),
+	}));
+	return { top_C: TOP_C, least_C: 0, ticks };
+}
+
+export const STAGE_WORDS: Readonly<Record<DishStage["kind"], string>> = {
 	stand: "stands",
 	heat: "braised",
 	chill: "cooled",
@@ -223,7 +234,7 @@ const STAGE_WORDS: Readonly<Record<DishStage["kind"], string>> = {
 };
 
 /** Where an instant is drawn, minutes: days in the cold take no more room than an hour and a half. */
-function drawnBy(stages: readonly DishStage[]): (at: number) => number {
+export function drawnBy(stages: readonly DishStage[]): (at: number) => number {
 	return (at) => {
 		let drawn = 0;
 		for (const { kind, from, to } of stages) {

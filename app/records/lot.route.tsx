@@ -78,6 +78,9 @@ export default function Lot({ loaderData, actionData: result }: Route.ComponentP
 		<Page>
 			<PageHead title={view.dish} says={`Lot ${view.lot} · ${view.about}`}>
 				<chakra.div display="flex" flexWrap="wrap" gap="8px">
+					<ActLink to="way" aria-keyshortcuts="w">
+						Bench to plate <Key aria-hidden>w</Key>
+					</ActLink>
 					<ActLink to="labels" aria-keyshortcuts="l">
 						Labels <Key aria-hidden>l</Key>
 					</ActLink>

@@ -16,6 +16,7 @@ import { LABEL_SHEET_KEYS, LABEL_SHEETS, placesOn } from "./labelSheets.ts";
 import { inForce, writeOnLot } from "./lotActions.ts";
 import { lotLabelsPdf } from "./lotLabels.ts";
 import { lotPage } from "./lotPage.ts";
+import { lotWayPage } from "./lotWay.view.ts";
 import { missingPage } from "./missing.ts";
 import { momentTyped } from "./moment.ts";
 import { recordsPage } from "./recordsPage.ts";
@@ -77,6 +78,22 @@ const send = (fields: Record<string, string>) => {
 };
 
 const page = (watch: string | null = null) => lotPage(visit, 1, watch);
+
+describe("the way of a lot", () => {
+	it("is drawn as it was read, with its limits by the worst pan and one growth", async () => {
+		const { dish, way } = await lotWayPage(visit, { lot: 1 });
+		expect(dish).toBe(LOT.dish);
+		expect(way?.planned).toMatch(/nobody planned it/);
+		expect(way?.drawing.read).toHaveLength(2);
+		expect(way?.drawing.stages.map(({ words }) => words)).toEqual(["cooled"]);
+		expect(way?.limits.map(({ words }) => words)).toEqual([
+			expect.stringMatching(/^Cooling, pan A1, 21 °C by \d\d:\d\d: /),
+			expect.stringMatching(/^Cooling, pan A1, 5 °C by \d\d:\d\d: /),
+		]);
+		expect(way?.growth).toMatch(/^From the bench to its last reading .* in pan A[12]\. A warning only\.$/);
+		await expect(lotWayPage(visit, { lot: 99 })).rejects.toMatchObject({ init: { status: 404 } });
+	});
+});
 
 describe("the verdict of a watch", () => {
 	/** Read by hand, minutes and °C: 21 °C too late by 86 min, 5 °C in time. */

@@ -10,6 +10,22 @@ function straight(from_C: number, to_C: number, minutes: number, begin = 0): [nu
 	]);
 }
 
+describe("growth between readings far apart", () => {
+	it("is that of all that lies between them", () => {
+		const [hours, from_C, to_C] = [6, 82, 6];
+		const between = Array.from({ length: 721 }, (_, half) => {
+			const share = half / 720;
+			return [share * hours * 60, from_C + share * (to_C - from_C)] as const;
+		});
+		const whole = growthAlong([
+			[0, from_C],
+			[hours * 60, to_C],
+		]);
+		expect(whole.likely).toBeGreaterThan(0.5);
+		expect(whole.likely).toBeCloseTo(growthAlong(between).likely, 2);
+	});
+});
+
 describe("growth of the usual spore-former", () => {
 	it("is nothing outside its temperatures, and quickest at its best", () => {
 		for (const C of [-5, 3, 12, 51, 63, 90]) expect(growthShare(C)).toBe(0);

@@ -50,9 +50,21 @@ export function growthAlong(series: readonly (readonly [number, number])[]): Gro
 	for (let index = 1; index < series.length; index += 1) {
 		const [from, from_C] = series[index - 1] as readonly [number, number];
 		const [to, to_C] = series[index] as readonly [number, number];
-		atBest_min += (to - from) * meanShare(from_C, to_C);
+		atBest_min += (to - from) * shareAlong(from_C, to_C);
 	}
 	return growthAfter(atBest_min);
+}
+
+/** Readings may lie hours apart: their line is walked in steps of so much, K. */
+const STEP_K = 1;
+
+function shareAlong(from_C: number, to_C: number): number {
+	const steps = Math.max(1, Math.ceil(Math.abs(to_C - from_C) / STEP_K));
+	const step_K = (to_C - from_C) / steps;
+	let sum = 0;
+	for (let step = 0; step < steps; step += 1)
+		sum += meanShare(from_C + step * step_K, from_C + (step + 1) * step_K);
+	return sum / steps;
 }
 
 /** How much it may grow in so many minutes at its best: hardly at first, then steadily, then no more. */

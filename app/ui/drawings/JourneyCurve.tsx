@@ -1,4 +1,4 @@
-import { area } from "d3-shape";
+import { area, line } from "d3-shape";
 import { memo } from "react";
 import { type CourseFrame, CourseSvg, type Scale } from "./CourseSvg.tsx";
 import type { CourseRange } from "./courseLines.tsx";
@@ -6,6 +6,8 @@ import type { CourseRange } from "./courseLines.tsx";
 /** How warm the food of a dish is on its whole way: between its coldest and its warmest point. */
 export interface JourneyDrawing extends Omit<CourseFrame, "ceilings" | "hours"> {
 	readonly band: CourseRange;
+	/** What was read on the way, a line each. */
+	readonly read?: readonly (readonly (readonly [minute: number, C: number])[])[];
 	readonly stages: readonly {
 		readonly words: string;
 		/** When it begins. */
@@ -29,7 +31,7 @@ const MARK_PX = 11;
 
 /** The way of a dish from the bench to the plate: one band, its stages, and its limits by their numbers. */
 export const JourneyCurve = memo(function JourneyCurve({ drawing }: { readonly drawing: JourneyDrawing }) {
-	const { band, stages, limits, top_C, least_C } = drawing;
+	const { band, read = [], stages, limits, top_C, least_C } = drawing;
 	return (
 		<CourseSvg
 			frame={{ ...drawing, ceilings: [], hours: [] }}
@@ -49,6 +51,9 @@ export const JourneyCurve = memo(function JourneyCurve({ drawing }: { readonly d
 			{(x, y) => (
 				<>
 					<Band band={band} x={x} y={y} />
+					{read.map((points) => (
+						<Read key={points.join(" ")} points={points} x={x} y={y} />
+					))}
 					{namedStages(stages, x).map(({ words, from_min }) => (
 						<text key={from_min} data-axis x={x(from_min) + 4} y={y(top_C) + 14}>
 							{words}
@@ -88,6 +93,22 @@ function Band({ band, x, y }: { readonly band: CourseRange; readonly x: Scale; r
 			strokeLinejoin="round"
 		/>
 	);
+}
+
+function Read({
+	points,
+	x,
+	y,
+}: {
+	readonly points: NonNullable<JourneyDrawing["read"]>[number];
+	readonly x: Scale;
+	readonly y: Scale;
+}) {
+	const along = line<readonly [number, number]>(
+		([minute]) => x(minute),
+		([, C]) => y(C),
+	);
+	return <path className="read" d={along(points) ?? ""} strokeWidth={2.5} strokeLinejoin="round" />;
 }
 
 type Stages = JourneyDrawing["stages"];
