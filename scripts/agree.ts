@@ -55,6 +55,9 @@ const FORTNIGHT = 15;
 /** Further weeks that are drawn: three where this runs by itself. */
 const WEEKS = Number(process.env.WT_AGREE_WEEKS ?? 3);
 
+/** When a paper was printed, and how long it is from now to the next start, are no figures of a day. */
+const OF_THE_MINUTE = /printed \w+ \d+ \w+ \d+:\d+|Next to start, in \d+ (?:min|h)(?: \d+)?/;
+
 const house = new House();
 house.seed();
 await house.start();
@@ -320,9 +323,6 @@ async function holdAgainst(
 		);
 	}
 }
-
-/** When a paper was printed, and how long it is from now to the next start, are no figures of a day. */
-const OF_THE_MINUTE = /printed \w+ \d+ \w+ \d+:\d+|Next to start, in \d+ (?:min|h)(?: \d+)?/;
 
 /** Whether a sum, worked out from its words, is not what stands there. */
 function isOff(sum: { readonly working: string; readonly result: string }): boolean {
