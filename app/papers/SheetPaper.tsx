@@ -46,18 +46,23 @@ function Head({ view }: { readonly view: SheetView }) {
 	);
 }
 
+/** Two beside each other, under each other where there is no room. */
+const Halves = chakra("div", {
+	base: {
+		display: "grid",
+		gap: "0 8mm",
+		alignItems: "start",
+		gridTemplateColumns: { base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" },
+		_print: { gridTemplateColumns: "1fr 1fr" },
+	},
+});
+
 /** The way of the food from the bench to the plate, with the limits of the house code. */
 function Journey({ view }: { readonly view: NonNullable<Body["journey"]> }) {
 	return (
 		<chakra.section breakInside="avoid">
 			<h2>How warm it is, bench to plate</h2>
-			<chakra.div
-				display="grid"
-				gap="0 8mm"
-				alignItems="start"
-				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" }}
-				_print={{ gridTemplateColumns: "1fr 1fr" }}
-			>
+			<Halves>
 				<JourneyCurve drawing={view.drawing} />
 				<chakra.div _print={LONG_LIST}>
 					<chakra.ol listStyle="none">
@@ -70,7 +75,7 @@ function Journey({ view }: { readonly view: NonNullable<Body["journey"]> }) {
 					</chakra.ol>
 					<p>{view.growth}</p>
 				</chakra.div>
-			</chakra.div>
+			</Halves>
 		</chakra.section>
 	);
 }
@@ -176,17 +181,11 @@ function SheetBody({ sheet }: { readonly sheet: Body }) {
 				</div>
 			</chakra.div>
 			<h2>Weigh out</h2>
-			<chakra.div
-				display="grid"
-				gap="0 8mm"
-				alignItems="start"
-				gridTemplateColumns={{ base: "minmax(0,1fr)", md: "repeat(2, minmax(0,1fr))" }}
-				_print={{ gridTemplateColumns: "1fr 1fr" }}
-			>
+			<Halves>
 				{halves(sheet.lines).map((rows) => (
 					<BatchTable key={rows[0]?.name} lines={rows} />
 				))}
-			</chakra.div>
+			</Halves>
 			<PaperMethod steps={sheet.steps} />
 			{sheet.checks.length > 0 ? (
 				<chakra.div breakInside="avoid">

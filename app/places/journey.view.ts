@@ -1,11 +1,12 @@
 import type { WorkedDish } from "#core/day";
-import { type DishJourney, type DishStage, heldVerdict, journeyOf, lastTaskAt } from "#core/dish";
+import { type DishJourney, heldVerdict, journeyOf, lastTaskAt } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
 import { comesUpTo, KILL_TABLES, type Verdict } from "#core/safety";
 import { durationWords, MINUTE_MS } from "#core/time";
 import type { JourneyDrawing } from "../ui/drawings/JourneyCurve.tsx";
 import type { Reading } from "../ui/words/reading.ts";
 import { reachWords, VERDICT_WORDS } from "../ui/words/verdictWords.ts";
+import { type JourneyDrawn, journeyDrawing } from "./journeyDrawing.ts";
 
 /** One limit on the way, as it is marked in the drawing and told beside it. */
 export interface JourneyLimit {
@@ -28,21 +29,15 @@ interface JourneyGiven {
 	readonly reading: Reading;
 }
 
-/** Days in the cold are drawn no longer than this, minutes. */
-const STORE_DRAWN_MIN = 90;
-const TOP_C = 100;
 /** It stands on a sheet that has two pages. */
 const PLOT_PX = 100;
-/** So many points at the most are drawn. */
-const MOST_POINTS = 160;
-
 export function journeyView(given: JourneyGiven): JourneyView | null {
 	const { plan, kitchen, reading } = given;
 	const walked = journeyOf(plan, kitchen.policy);
 	if (!walked) return null;
 	const limits = limitsOf(given).map((limit, index) => ({ ...limit, mark: String(index + 1) }));
 	return {
-		drawing: drawingOf(walked, limits, reading),
+		drawing: { ...journeyDrawing(drawnOf(walked, limits), reading), plot_px: PLOT_PX },
 		limits: limits.map(({ mark, words, verdict }) => ({
 			mark,
 			words: `${words}: ${VERDICT_WORDS[verdict]}`,
@@ -178,71 +173,14 @@ function carryLimits({ carry, tasks }: WorkedDish, { temperature }: Reading): Li
 	];
 }
 
-function drawingOf(
+function drawnOf(
 	{ stages, course }: DishJourney,
 	limits: readonly (Limit & { readonly mark: string })[],
-	reading: Reading,
-): JourneyDrawing {
-	const drawn = drawnBy(stages);
-	const every = Math.max(1, Math.ceil(course.length / MOST_POINTS));
+): JourneyDrawn {
 	const began = stages[0]?.from ?? 0;
-	const end_min = drawn(stages.at(-1)?.to ?? began);
 	return {
-		band: course
-			.filter((_, index) => index % every === 0 || index === course.length - 1)
-			.map(({ minute, warmest_C, coldest_C }) => ({
-				minute: drawn(began + minute * MINUTE_MS),
-				low_C: coldest_C,
-				high_C: warmest_C,
-			})),
-		stages: stages.map(({ kind, from, to }) => ({
-			words: STAGE_WORDS[kind],
-			clock: reading.time(from),
-			from_min: drawn(from),
-			to_min: drawn(to),
-		})),
-		limits: limits.map(({ at, C, mark, verdict }) => ({
-			minute: Math.min(end_min, drawn(at)),
-			C,
-			mark,
-			isMet: verdict === "met",
-		})),
-		end_min,
-		plot_px: PLOT_PX,
-		...axisOf(reading),
-		words: `From the bench to the plate: ${stages.map(({ kind, from }) => `${STAGE_WORDS[kind]} ${reading.clock(from)}`).join(", ")}.`,
-	};
-}
-
-/** How warm it may be drawn, and what stands beside it. */
-export function axisOf(reading: Reading): Pick<JourneyDrawing, "top_C" | "least_C" | "ticks"> {
-	const ticks = [0, 20, 40, 60, 80, 100].map((C) => ({
-		C,
-		words: reading.temperature(C).replace(/ .*/, ""),
-	}));
-	return { top_C: TOP_C, least_C: 0, ticks };
-}
-
-export const STAGE_WORDS: Readonly<Record<DishStage["kind"], string>> = {
-	stand: "stands",
-	heat: "braised",
-	chill: "cooled",
-	store: "cold",
-	carry: "carried",
-	reheat: "made hot",
-	hold: "held",
-};
-
-/** Where an instant is drawn, minutes: days in the cold take no more room than an hour and a half. */
-export function drawnBy(stages: readonly DishStage[]): (at: number) => number {
-	return (at) => {
-		let drawn = 0;
-		for (const { kind, from, to } of stages) {
-			const minutes = (to - from) / MINUTE_MS;
-			const room = kind === "store" ? Math.min(STORE_DRAWN_MIN, minutes) : minutes;
-			if (at < to) return drawn + Math.max(0, ((at - from) / (to - from)) * room);
-			drawn += room;
-		}
-		return drawn;
+		stages,
+		band: course.map(({ minute, ...ends }) => ({ ...ends, at: began + minute * MINUTE_MS })),
+		limits: limits.map(({ verdict, ...limit }) => ({ ...limit, isMet: verdict === "met" })),
 	};
 }

@@ -10,7 +10,10 @@ import { type Sent, SentFields, When } from "./SentFields.tsx";
 import { ACTION_WORDS, type RemedyView, type WatchView } from "./watch.view.ts";
 
 interface WatchSheetProps {
-	readonly view: WatchView;
+	readonly view: WatchView & {
+		/** That the plan's clock began earlier than the record's. */
+		readonly earlier: string | null;
+	};
 	readonly sent: Sent;
 	readonly degrees: string;
 }

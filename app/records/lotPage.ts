@@ -10,21 +10,13 @@ import {
 	type PanNow,
 	type RecordEntry,
 	type RecordKind,
-	watchesAsked,
-	watchesNow,
 } from "#core/records";
 import { wallClock } from "#core/time";
-import {
-	type Database,
-	readDeliveries,
-	readLots,
-	readPoints,
-	readStandingPlaces,
-	type StandingPlaceRow,
-} from "#db";
+import { type Database, readDeliveries, readLots, readStandingPlaces, type StandingPlaceRow } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
-import { ACTION_WORDS, COURSE_WORDS, type WatchView, watchView } from "./watch.view.ts";
+import { readWatches } from "./readWatches.ts";
+import { ACTION_WORDS, COURSE_WORDS, earlierWords, type WatchView, watchView } from "./watch.view.ts";
 
 /** Everything about one lot: its pans, how each is watched, what was written, where it came from and went. */
 export async function lotPage(visit: HouseVisit, number: number, selected: string | null) {
@@ -33,18 +25,18 @@ export async function lotPage(visit: HouseVisit, number: number, selected: strin
 	const dayOf = (at: number) => wallClock(at, house.timeZone).date;
 	const now = lotNow(entries, dayOf);
 	if (!now) throw data({ missing: "lot" }, { status: 404 });
-	const [read, deliveries, places] = await Promise.all([
-		readPoints(store.db, watchesAsked(entries)),
+	const [[watches = []], deliveries, places] = await Promise.all([
+		readWatches(store.db, [entries], reading.now),
 		readDeliveries(store.db, now.doc.from),
 		readStandingPlaces(store.db),
 	]);
-	const watches = watchesNow(entries, read, reading.now);
 	const blast_C = coldestWind(places);
 	const tagOf = tagsOf(entries);
 	const [cold] = places.filter(({ kind }) => kind === "fridge");
 	const fridge: Fridge = { name: cold?.name ?? "fridge", air_C: cold?.air_C ?? USUAL_AIR_C.fridge };
 	const views = watches.map((one) => watchView(one, { reading, blast_C })).sort(openFirst);
 	const open = views.find(({ watch }) => String(watch) === selected) ?? mostPressing(views);
+	const shown = watches.find(({ entry }) => entry.doc.watch === open?.watch);
 	return {
 		lot: number,
 		dish: now.doc.dish,
@@ -62,7 +54,7 @@ export async function lotPage(visit: HouseVisit, number: number, selected: strin
 			...{ watch, tag, doing, figure, verdict, isPressing, isOpen, newest },
 			isDoubted: doubt !== null,
 		})),
-		open: open ?? null,
+		open: open && shown ? { ...open, earlier: earlierWords(shown, reading) } : null,
 		written: entries.map((entry) => writtenLine(entry, reading, tagOf)).reverse(),
 		from: deliveries.map(({ doc }) => ({
 			delivery: doc.delivery,

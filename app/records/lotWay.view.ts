@@ -1,25 +1,17 @@
-import { groupBy, maxBy, minBy, sortBy } from "es-toolkit";
+import { groupBy, minBy, orderBy, sortBy } from "es-toolkit";
 import { data } from "react-router";
-import { journeyOf } from "#core/dish";
-import {
-	type LotNow,
-	type LotWay,
-	lotNow,
-	lotWay,
-	type WatchNow,
-	watchesAsked,
-	watchesNow,
-	worstPan,
-} from "#core/records";
+import { type DishJourney, journeyOf } from "#core/dish";
+import { type LotNow, type LotWay, lotNow, lotWay, type WatchNow, worstPan } from "#core/records";
 import { KILL_TABLES } from "#core/safety";
 import { durationWords, MINUTE_MS, wallClock } from "#core/time";
 import type { LimitStanding } from "#core/watch";
-import { codeIn, readHouseCodes, readLots, readPoints } from "#db";
+import { codeIn, readHouseCodes, readLots } from "#db";
 import { dishOnPaper } from "../papers/dishOnPaper.ts";
-import { axisOf, drawnBy, growthRange, type JourneyView, STAGE_WORDS } from "../places/journey.view.ts";
-import type { JourneyDrawing } from "../ui/drawings/JourneyCurve.tsx";
+import { growthRange, type JourneyView } from "../places/journey.view.ts";
+import { type JourneyDrawn, journeyDrawing } from "../places/journeyDrawing.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { Reading } from "../ui/words/reading.ts";
+import { readWatches } from "./readWatches.ts";
 import { COURSE_WORDS, limitWords } from "./watch.view.ts";
 
 /** The whole way of a lot in one picture: as it was planned until its lift, from then on as it was read. */
@@ -47,19 +39,21 @@ export async function lotWayPage(visit: HouseVisit, { lot }: { readonly lot: num
 	const entries = await readLots(store.db, [lot]);
 	const now = lotNow(entries, (at) => wallClock(at, house.timeZone).date);
 	if (!now) throw data({ missing: "lot" }, { status: 404 });
-	const [read, planned, codes] = await Promise.all([
-		readPoints(store.db, watchesAsked(entries)),
+	const [[watches = []], planned, codes] = await Promise.all([
+		readWatches(store.db, [entries], reading.now),
 		plannedOf(visit, now.doc),
 		readHouseCodes(store.db),
 	]);
 	const kill = KILL_TABLES[codeIn(codes, house.houseCode).kill];
-	const watches = watchesNow(entries, read, reading.now);
 	const way = lotWay(watches, planned, kill, reading.now);
 	return { lot, dish: now.doc.dish, way: way && viewOf(way, watches, reading, kill) };
 }
 
 /** How its dish is planned to go; null where nobody planned it, or the dish is there no more. */
-async function plannedOf(visit: HouseVisit, { sittingId, dishId }: LotNow["doc"]): Promise<Planned | null> {
+async function plannedOf(
+	visit: HouseVisit,
+	{ sittingId, dishId }: LotNow["doc"],
+): Promise<DishJourney | null> {
 	if (!sittingId || !dishId) return null;
 	const onPaper = await dishOnPaper(visit, { sittingId, dishId }).catch((error: unknown) => {
 		if (isNotFound(error)) return null;
@@ -68,8 +62,6 @@ async function plannedOf(visit: HouseVisit, { sittingId, dishId }: LotNow["doc"]
 	const plan = onPaper?.row.plan;
 	return plan ? journeyOf(plan, onPaper.kitchen.policy) : null;
 }
-
-type Planned = NonNullable<ReturnType<typeof journeyOf>>;
 
 function isNotFound(error: unknown): boolean {
 	return ((error ?? {}) as { init?: { status?: unknown } }).init?.status === 404;
@@ -84,7 +76,7 @@ function viewOf(
 	const limits = worstLimits(watches).map((limit, index) => ({ ...limit, mark: String(index + 1) }));
 	const worst = worstPan(way);
 	return {
-		drawing: drawingOf(way, limits, reading),
+		drawing: journeyDrawing(drawnOf(way, limits), reading),
 		limits: limits.map(({ mark, now, limit }) => ({
 			mark,
 			words: `${COURSE_WORDS[now.entry.doc.course].name}, pan ${now.entry.doc.tag}, ${limitWords(limit, now, reading)}`,
@@ -120,61 +112,34 @@ interface WorstLimit {
 	readonly limit: LimitStanding;
 }
 
+/** From well to ill. */
 const BADNESS = ["met", "onCourse", "tight", "open", "late", "notKnown", "missed"] as const;
+
+const badnessOf = ({ limit }: WorstLimit) => BADNESS.indexOf(limit.verdict);
 
 /** Of each limit the pan that stands worst to it, in the order of their time. */
 function worstLimits(watches: readonly WatchNow[]): WorstLimit[] {
 	const all = watches.flatMap((now) => now.standing.map((limit): WorstLimit => ({ now, limit })));
 	const byLimit = groupBy(all, ({ now, limit: { C } }) => `${now.entry.doc.course} ${C}`);
 	return sortBy(
-		Object.values(byLimit).flatMap(
-			(same) =>
-				maxBy(
-					same,
-					({ limit: { verdict, at_min } }) => BADNESS.indexOf(verdict) * LATE_MIN + (at_min ?? 0),
-				) ?? [],
+		Object.values(byLimit).flatMap((same) =>
+			orderBy(same, [badnessOf, ({ limit }) => limit.at_min ?? 0], ["desc", "desc"]).slice(0, 1),
 		),
 		[({ now }) => now.entry.at, ({ limit }) => limit.within_min ?? 0],
 	);
 }
 
-/** Longer than this no watch goes on: worse is worse, however early. */
-const LATE_MIN = 100_000;
-
-function drawingOf(
+function drawnOf(
 	{ stages, planned, pans }: LotWay,
 	limits: readonly (WorstLimit & { readonly mark: string })[],
-	reading: Reading,
-): JourneyDrawing {
-	const drawn = drawnBy(stages);
-	const end_min = drawn(stages.at(-1)?.to ?? 0);
+): JourneyDrawn {
 	return {
-		...axisOf(reading),
-		band: thinned(planned).map(({ at, coldest_C, warmest_C }) => ({
-			...{ minute: drawn(at), low_C: coldest_C, high_C: warmest_C },
-		})),
-		read: pans.flatMap(({ read }) =>
-			read.map((points) => thinned(points).map(([at, C]) => [drawn(at), C] as const)),
-		),
-		stages: stages.map(({ kind, from, to }) => ({
-			words: STAGE_WORDS[kind],
-			clock: reading.time(from),
-			from_min: drawn(from),
-			to_min: drawn(to),
-		})),
+		stages,
+		band: planned,
+		read: pans.flatMap(({ read }) => read),
 		limits: limits.map(({ now, limit: { C, by_min, at_min, verdict }, mark }) => ({
-			minute: Math.min(end_min, drawn(now.entry.at + (by_min ?? at_min ?? 0) * MINUTE_MS)),
+			at: now.entry.at + (by_min ?? at_min ?? 0) * MINUTE_MS,
 			...{ C, mark, isMet: verdict === "met" },
 		})),
-		end_min,
-		words: `From the bench to the plate: ${stages.map(({ kind, from }) => `${STAGE_WORDS[kind]} ${reading.clock(from)}`).join(", ")}.`,
 	};
-}
-
-/** So many points of a line are drawn at the most. */
-const MOST_POINTS = 200;
-
-function thinned<Point>(points: readonly Point[]): Point[] {
-	const every = Math.max(1, Math.ceil(points.length / MOST_POINTS));
-	return points.filter((_, index) => index % every === 0 || index === points.length - 1);
 }

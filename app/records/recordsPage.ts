@@ -1,10 +1,11 @@
-import { groupBy } from "es-toolkit";
-import { lotNow, ofKind, watchesAsked, watchesNow } from "#core/records";
+import { zip } from "es-toolkit";
+import { lotNow, ofKind } from "#core/records";
 import { DAY_MS, wallClock } from "#core/time";
-import { readEntriesByLot, readKind, readLotsLeft, readOpenWatches, readPoints } from "#db";
+import { readEntriesByLot, readKind, readLotsLeft, readOpenWatches } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { counted } from "../ui/words/reading.ts";
 import { blastAir, dayWords } from "./lotPage.ts";
+import { readWatches } from "./readWatches.ts";
 import { watchView } from "./watch.view.ts";
 
 /** What was made longer ago is looked for by its number. */
@@ -23,16 +24,13 @@ export async function recordsPage({ store, reading, house }: HouseVisit) {
 		blastAir(db),
 	]);
 	const entries = await readEntriesByLot(db, [...left, ...open.map(({ doc }) => doc.lot)]);
-	const lotsOpen = [...new Set(open.map(({ doc }) => doc.lot))];
-	const asked = lotsOpen.flatMap((lot) => watchesAsked(entries.get(lot) ?? []));
-	const read = groupBy(await readPoints(db, asked), ({ watch }) => watch);
-	const watched = lotsOpen.flatMap((lot) => {
-		const own = entries.get(lot) ?? [];
-		const points = watchesAsked(own).flatMap(({ watch }) => read[watch] ?? []);
-		const watches = watchesNow(own, points, reading.now).filter(({ endedAt }) => endedAt === null);
+	const lotsOpen = new Set(open.map(({ doc }) => doc.lot));
+	const written = [...lotsOpen].map((lot) => entries.get(lot) ?? []);
+	const watched = zip(written, await readWatches(db, written, reading.now)).flatMap(([own, watches]) => {
 		const dish = ofKind(own, "lot")[0]?.doc.dish ?? "";
-		return watches.map((one) => {
-			const { watch, tag, doing, figure, verdict, isPressing, newest, doubt } = watchView(one, {
+		const goOn = watches.filter(({ endedAt }) => endedAt === null);
+		return goOn.map((one) => {
+			const { lot, watch, tag, doing, figure, verdict, isPressing, newest, doubt } = watchView(one, {
 				reading,
 				blast_C,
 			});

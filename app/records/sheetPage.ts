@@ -1,20 +1,14 @@
-import { chunk, groupBy } from "es-toolkit";
+import { chunk, zip } from "es-toolkit";
 import Papa from "papaparse";
 import { data } from "react-router";
-import {
-	ofKind,
-	type ReadPoint,
-	type RecordEntry,
-	type WatchNow,
-	watchesAsked,
-	watchesNow,
-} from "#core/records";
+import { ofKind, type ReadPoint, type RecordEntry, type WatchNow } from "#core/records";
 import { DAY_MS, laterDay, onDay } from "#core/time";
 import type { Course } from "#core/watch";
-import { type Database, readEntriesByLot, readHeads, readKind, readPoints } from "#db";
+import { type Database, readEntriesByLot, readHeads, readKind } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { Reading } from "../ui/words/reading.ts";
 import { dayWords } from "./lotPage.ts";
+import { readWatches } from "./readWatches.ts";
 import { SHEET_KINDS, type SheetKind, type SheetOf } from "./sheetKinds.ts";
 import { ACTION_WORDS, limitWords, OUTCOME_WORDS } from "./watch.view.ts";
 
@@ -161,15 +155,9 @@ export async function watchesTold(
 	const begun = (await readKind(db, "watch", from, to)).filter(({ doc }) => courses.includes(doc.course));
 	const told = new Map<number, WatchTold>();
 	for (const lots of chunk([...new Set(begun.map(({ doc }) => doc.lot))], LOTS_AT_ONCE)) {
-		const entries = await readEntriesByLot(db, lots);
-		const read = groupBy(
-			await readPoints(db, [...entries.values()].flatMap(watchesAsked)),
-			({ watch }) => watch,
-		);
-		for (const lot of entries.values()) {
-			const own = watchesAsked(lot).flatMap(({ watch }) => read[watch] ?? []);
-			for (const one of watchesNow(lot, own, now)) told.set(one.entry.number, { now: one, lot });
-		}
+		const entries = [...(await readEntriesByLot(db, lots)).values()];
+		for (const [lot, watches] of zip(entries, await readWatches(db, entries, now)))
+			for (const one of watches) told.set(one.entry.number, { now: one, lot });
 	}
 	return begun.flatMap(({ number }) => told.get(number) ?? []);
 }

@@ -11,12 +11,13 @@ import {
 } from "#core/watch";
 import type { RecordDrawing } from "../ui/drawings/RecordCurve.tsx";
 import type { Reading } from "../ui/words/reading.ts";
+import { VERDICT_WORDS } from "../ui/words/verdictWords.ts";
 
 /** How a whole watch stands or came out. */
 export const OUTCOME_WORDS: Readonly<Record<Outcome, string>> = {
-	met: "met",
-	missed: "missed",
-	notKnown: "not known",
+	met: VERDICT_WORDS.met,
+	missed: VERDICT_WORDS.missed,
+	notKnown: VERDICT_WORDS.notKnown,
 	open: "open",
 };
 
@@ -44,8 +45,6 @@ export interface WatchView {
 	readonly doubt: string | null;
 	/** One sentence a limit. */
 	readonly limits: readonly { readonly words: string; readonly isWell: boolean }[];
-	/** That the plan's clock began earlier than the record's. */
-	readonly earlier: string | null;
 	readonly code: string;
 	readonly probe: string | null;
 	readonly isOpen: boolean;
@@ -100,7 +99,6 @@ export function watchView(now: WatchNow, given: Surroundings): WatchView {
 			words: limitWords(limit, now, reading),
 			isWell: limit.verdict === "met" || limit.verdict === "onCourse",
 		})),
-		earlier: earlierWords(now, reading),
 		code: doc.code.name,
 		probe: now.probe,
 		isOpen: endedAt === null,
@@ -154,7 +152,7 @@ function figureOf(limit: LimitStanding, { entry, watched }: WatchNow, reading: R
 }
 
 /** "Its first point passed 57 °C at 05:04 by the plan. Counted from there: 21 °C by 07:04, 5 °C by 11:04." */
-function earlierWords(now: WatchNow, reading: Reading): string | null {
+export function earlierWords(now: WatchNow, reading: Reading): string | null {
 	const planned = plannedClock(now);
 	const { at, doc } = now.entry;
 	const due = now.standing.flatMap(({ C, by_min, within_min }) => {

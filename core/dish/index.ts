@@ -22,7 +22,7 @@ export type { PlanWork } from "./dishWork.ts";
 export { shareInGo } from "./goTasks.ts";
 export { HAZARDS, type Hazard, hazardsOf } from "./hazards.ts";
 export { type HeldPans, type PansElsewhere, pansHeld } from "./heldPans.ts";
-export { type DishJourney, type DishStage, journeyOf } from "./journeyOf.ts";
+export { type DishJourney, journeyOf } from "./journeyOf.ts";
 export { dryBeforeTender, type LastTender, lastTender } from "./lastTender.ts";
 export { type LessonMistake, mistakesOf } from "./lesson.ts";
 export type { Liquor } from "./liquor.ts";

@@ -10,6 +10,7 @@ import {
 	reheatedAs,
 	type Stage,
 	type StageKind,
+	type StageSpan,
 	stands,
 	type Travels,
 	travelsIn,
@@ -25,16 +26,9 @@ import type { BraiseGroup } from "./planBraise.ts";
 import { depthOfFood, KITCHEN_C } from "./planChill.ts";
 import { isMadeAhead } from "./planLiquid.ts";
 
-/** A stage of the way of a dish: what it is, and from when to when, instants. */
-export interface DishStage {
-	readonly kind: StageKind;
-	readonly from: number;
-	readonly to: number;
-}
-
 /** How the food of a dish goes from the bench to the plate: the pans that are the slowest, of the last filling. */
 export interface DishJourney {
-	readonly stages: readonly DishStage[];
+	readonly stages: readonly StageSpan[];
 	/** Minutes from the first stage. */
 	readonly course: readonly JourneyPoint[];
 	/** At the point where it is most, powers of ten. */
@@ -83,7 +77,7 @@ export function journeyOf(plan: Plan, policy: Pick<HousePolicy, "code">): DishJo
 type OfStage = Pick<Stage, "kind" | "minutes">;
 
 /** A stage on the clock; what its faces meet is worked out when it is walked. */
-interface Timed extends DishStage {
+interface Timed extends StageSpan {
 	readonly stage: () => Stage;
 }
 

@@ -17,6 +17,7 @@ export {
 	STAGE_KINDS,
 	type Stage,
 	type StageKind,
+	type StageSpan,
 	simmers,
 	stands,
 	travelsIn,

@@ -17,6 +17,13 @@ import type { Lid } from "../trade/index.ts";
 export const STAGE_KINDS = ["stand", "heat", "chill", "store", "carry", "reheat", "hold"] as const;
 export type StageKind = (typeof STAGE_KINDS)[number];
 
+/** When a stage is, instants. */
+export interface StageSpan {
+	readonly kind: StageKind;
+	readonly from: number;
+	readonly to: number;
+}
+
 /** What a stage does to food. */
 export interface Stage {
 	readonly kind: StageKind;

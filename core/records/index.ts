@@ -25,7 +25,7 @@ export {
 	USUAL_KEEPS,
 	withoutStruck,
 } from "./lots.ts";
-export { type LotWay, lotWay, type PanWay, type PlannedWay, type WayStage, worstPan } from "./lotWay.ts";
+export { type LotWay, lotWay, type PanWay, type PlannedWay, worstPan } from "./lotWay.ts";
 export {
 	clockOf,
 	plannedClock,

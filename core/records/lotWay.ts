@@ -1,5 +1,5 @@
 import { maxBy } from "es-toolkit";
-import type { StageKind } from "../journey/index.ts";
+import type { JourneyPoint, StageKind, StageSpan } from "../journey/index.ts";
 import { equivalentMinutes, type Growth, growthAlong } from "../safety/index.ts";
 import { MINUTE_MS } from "../time/index.ts";
 import type { Course } from "../watch/index.ts";
@@ -7,31 +7,18 @@ import type { WatchNow } from "./watches.ts";
 
 /** How a dish was planned to go from the bench on. */
 export interface PlannedWay {
-	readonly stages: readonly WayStage[];
+	readonly stages: readonly StageSpan[];
 	/** Minutes from the first stage. */
-	readonly course: readonly {
-		readonly minute: number;
-		readonly coldest_C: number;
-		readonly warmest_C: number;
-	}[];
+	readonly course: readonly (Pick<JourneyPoint, "minute"> & Ends)[];
 }
 
-/** A stage of the way, instants. */
-export interface WayStage {
-	readonly kind: StageKind;
-	readonly from: number;
-	readonly to: number;
-}
+type Ends = Pick<JourneyPoint, "coldest_C" | "warmest_C">;
 
 /** How a lot went from the bench on: as it was planned until its lift, from then on as it was read. */
 export interface LotWay {
-	readonly stages: readonly WayStage[];
+	readonly stages: readonly StageSpan[];
 	/** The plan until the lift, moved to when it really was; empty where there is none. */
-	readonly planned: readonly {
-		readonly at: number;
-		readonly coldest_C: number;
-		readonly warmest_C: number;
-	}[];
+	readonly planned: readonly (Ends & { readonly at: number })[];
 	/** By their tags; a pan that was spread goes on in its parts. */
 	readonly pans: readonly PanWay[];
 }
@@ -75,7 +62,7 @@ export function lotWay(
 	if (!first) return null;
 	const lift = Math.min(...read.map(({ entry }) => entry.doc.clockFrom));
 	const before = untilLift(planned, lift);
-	const series = before.planned.map(({ at, coldest_C }) => [at / MINUTE_MS, coldest_C] as const);
+	const series = before.planned.map(({ at, coldest_C }): Read => [at / MINUTE_MS, coldest_C]);
 	const rootOf = rootsOf(watches);
 	const tags = [...new Set(read.map(({ entry: { doc } }) => rootOf(doc.tag)))];
 	return {
@@ -83,18 +70,21 @@ export function lotWay(
 		planned: before.planned,
 		pans: tags.map((tag) => {
 			const own = read.filter(({ entry: { doc } }) => rootOf(doc.tag) === tag).map(pointsOf);
-			const whole = [...series, ...own.flat().map(([at, C]) => [at / MINUTE_MS, C] as const)].sort(
+			const whole = [...series, ...own.flat().map(([at, C]): Read => [at / MINUTE_MS, C])].sort(
 				(a, b) => a[0] - b[0],
 			);
 			return {
 				tag,
 				read: own,
 				growth: growthAlong(whole),
-				lethality_min: equivalentMinutes({ ...kill, series: whole.map(([minute, C]) => [minute, C]) }),
+				lethality_min: equivalentMinutes({ ...kill, series: whole }),
 			};
 		}),
 	};
 }
+
+/** Minutes and °C. */
+type Read = [minute: number, C: number];
 
 /** The pan of a lot in which most may grow. */
 export function worstPan({ pans }: LotWay): PanWay | undefined {
@@ -139,22 +129,22 @@ function untilLift(planned: PlannedWay | null, lift: number): Pick<LotWay, "stag
 }
 
 /** What was watched, course by course, with the time between them. */
-function stagesRead(read: readonly WatchNow[], lift: number, now: number): WayStage[] {
+function stagesRead(read: readonly WatchNow[], lift: number, now: number): StageSpan[] {
 	let until = lift;
 	return spansOf(read, now).flatMap((span, index) => {
 		const from = Math.max(until, span.from);
-		const waits: WayStage = { kind: index === 0 ? "stand" : "store", from: until, to: from };
-		const watched: WayStage = { ...span, from };
+		const waits: StageSpan = { kind: index === 0 ? "stand" : "store", from: until, to: from };
+		const watched: StageSpan = { ...span, from };
 		until = Math.max(until, span.to);
 		return [waits, watched].filter((stage) => stage.to > stage.from);
 	});
 }
 
 /** From when to when each course was watched, of whatever pan. */
-function spansOf(read: readonly WatchNow[], now: number): WayStage[] {
-	const spans: WayStage[] = [];
+function spansOf(read: readonly WatchNow[], now: number): StageSpan[] {
+	const spans: StageSpan[] = [];
 	for (const { entry, endedAt } of read) {
-		const span: WayStage = { kind: KIND_OF[entry.doc.course], from: entry.at, to: endedAt ?? now };
+		const span: StageSpan = { kind: KIND_OF[entry.doc.course], from: entry.at, to: endedAt ?? now };
 		const last = spans.at(-1);
 		if (last?.kind === span.kind && span.from <= last.to)
 			spans[spans.length - 1] = { ...last, to: Math.max(last.to, span.to) };

@@ -107,9 +107,9 @@ export function watchesNow(
 	return begun.map((entry) => {
 		const own = of.get(entry.doc.watch) ?? [];
 		const endedAt = ended.get(entry.doc.watch) ?? null;
-		const now_min = ((endedAt ?? now) - entry.at) / MINUTE_MS;
 		const probe = probeOf(entry);
 		const sinceBegun = (instant: number) => (instant - entry.at) / MINUTE_MS;
+		const now_min = sinceBegun(endedAt ?? now);
 		const all: Watched = {
 			course: entry.doc.course,
 			code: entry.doc.code,

@@ -17,14 +17,20 @@ export interface Screen {
 	readonly texts: readonly string[];
 }
 
-/** Reads a page as it is sent: what it shows of the day, its sums, and all its other words. */
-export function readScreen(html: string): Screen {
+/** What is between the heads and the foot of a page, or all of what is none. It has to be closed. */
+export function mainOf(html: string): Window {
 	const window = new Window({
 		settings: { disableJavaScriptFileLoading: true, disableCSSFileLoading: true },
 	});
-	const { document } = window;
 	const [, body = html] = /<main[\s\S]*?>([\s\S]*)<\/main>/.exec(html) ?? [];
-	document.body.innerHTML = body;
+	window.document.body.innerHTML = body;
+	return window;
+}
+
+/** Reads a page as it is sent: what it shows of the day, its sums, and all its other words. */
+export function readScreen(html: string): Screen {
+	const window = mainOf(html);
+	const { document } = window;
 	for (const gone of document.querySelectorAll("script, style, template, [data-axis], [data-otherwise]"))
 		gone.remove();
 	const facts = [...document.querySelectorAll("[data-fact]")];

@@ -1,4 +1,3 @@
-import { Window } from "happy-dom";
 import Papa from "papaparse";
 import { ofKind, type RecordEntry, watchesAsked, watchesNow } from "#core/records";
 import { HOUSE_CODES } from "#core/safety";
@@ -9,6 +8,7 @@ import { SHEET_KINDS } from "../../app/records/sheetKinds.ts";
 import { limitWords, OUTCOME_WORDS } from "../../app/records/watch.view.ts";
 import { readingIn } from "../../app/ui/words/reading.ts";
 import { LOT } from "../../core/records/records.testing.ts";
+import { mainOf } from "./readScreen.ts";
 
 /** Watches of every course under every code, each with its own readings: some by hand, some by a probe, some by nobody. */
 export async function drawWatches(store: Store, random: () => number, at: number): Promise<number> {
@@ -128,22 +128,21 @@ async function rowsOf(url: string, kind: string, entries: readonly RecordEntry[]
 	return rows;
 }
 
-function bodyOf(html: string) {
-	const window = new Window({
-		settings: { disableJavaScriptFileLoading: true, disableCSSFileLoading: true },
-	});
-	window.document.body.innerHTML = /<main[\s\S]*?>([\s\S]*)<\/main>/.exec(html)?.[1] ?? html;
-	return window.document;
-}
-
 async function wordsOf(address: string, selector: string): Promise<string[]> {
-	return [...bodyOf(await (await fetch(address)).text()).querySelectorAll(selector)].map(
-		({ textContent }) => textContent,
-	);
+	const [words = []] = textsIn(await (await fetch(address)).text(), "body", selector);
+	return words;
 }
 
 function tableOf(html: string): string[][] {
-	return [...bodyOf(html).querySelectorAll("table tr")].map((row) =>
-		[...row.querySelectorAll("th, td")].map(({ textContent }) => textContent),
+	return textsIn(html, "table tr", "th, td");
+}
+
+/** Of every part of a page the texts of what it has in it. */
+function textsIn(html: string, part: string, selector: string): string[][] {
+	const window = mainOf(html);
+	const texts = [...window.document.querySelectorAll(part)].map((one) =>
+		[...one.querySelectorAll(selector)].map(({ textContent }) => textContent),
 	);
+	window.happyDOM.close();
+	return texts;
 }
