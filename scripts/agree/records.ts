@@ -1,12 +1,12 @@
 import Papa from "papaparse";
-import { ofKind, type RecordEntry, watchesAsked, watchesNow } from "#core/records";
+import { ofKind, type RecordEntry, type WatchNow, watchesAsked, watchesNow } from "#core/records";
 import { HOUSE_CODES } from "#core/safety";
 import { HOUR_MS, MINUTE_MS, wallClock } from "#core/time";
 import { COURSES, type Course } from "#core/watch";
 import { type NewReading, ReadingKeeper, readLots, readPoints, type Store, writeRecord } from "#db";
 import { SHEET_KINDS } from "../../app/records/sheetKinds.ts";
 import { limitWords, OUTCOME_WORDS } from "../../app/records/watch.view.ts";
-import { readingIn } from "../../app/ui/words/reading.ts";
+import { type Reading, readingIn } from "../../app/ui/words/reading.ts";
 import { LOT } from "../../core/records/records.testing.ts";
 import { mainOf } from "./readScreen.ts";
 
@@ -91,7 +91,31 @@ export async function agreeOnWatches(
 				found.push(`${page}: the ${file} of its sheet says “${row}”, not “${wanted}”`);
 		}
 	}
+	found.push(...(await offTheWay(url, lot, watches, reading)));
 	return { found, count: watches.length };
+}
+
+/** Limits of the lot's whole way that are told otherwise than by their own pan. */
+async function offTheWay(
+	url: string,
+	lot: number,
+	watches: readonly WatchNow[],
+	reading: Reading,
+): Promise<string[]> {
+	const page = `/records/lots/${lot}/way`;
+	const limits = await wordsOf(`${url}${page}`, 'ol[aria-label="Limits on the way"] li');
+	const isTold = (words: string) =>
+		watches.some((now) => {
+			const { tag } = now.entry.doc;
+			// What is still open is told as of its minute.
+			if (now.endedAt === null) return words.includes(`, pan ${tag}, `);
+			return now.standing.some((limit) => words.endsWith(`, pan ${tag}, ${limitWords(limit, now, reading)}`));
+		});
+	const isRead = watches.some(({ watched }) => watched.points.length > 0);
+	return [
+		...limits.filter((words) => !isTold(words)).map((words) => `${page}: “${words}” is no pan's own`),
+		...(isRead && limits.length === 0 ? [`${page} tells no limit`] : []),
+	];
 }
 
 const SHEET_COURSES: Readonly<Record<string, string>> = {
