@@ -1,5 +1,6 @@
 import { beforeAll, describe, expect, it } from "vitest";
 import type { WorkedDish } from "#core/day";
+import type { Cooler } from "#core/kitchen";
 import type { Recipe } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
 import { spokenDuration } from "#core/time";
@@ -118,6 +119,30 @@ describe("a dish made ahead", () => {
 		expect(new Date(at("chill")).toISOString().slice(0, 10)).not.toBe(service);
 		expect(new Date(at("reheat")).toISOString().slice(0, 10)).toBe(service);
 		expect(placesOf(planned()).map(({ key }) => key)).not.toContain("chill");
+	});
+
+	it("goes back into its braising pans where it was cooled over more of them, and says how deep it stands there", () => {
+		const fridge: Cooler = {
+			id: "room",
+			name: "Walk-in",
+			kind: "fridge",
+			capacity: 600,
+			air_C: 3,
+			power_kW: null,
+			rated_kg: null,
+		};
+		const kitchen = equipped({ coolers: [fridge] });
+		const told = (parts: number): string => {
+			const about = planned(AHEAD, kitchen, { ...ORDER, chill: { coolerId: "room", parts, ice: false } });
+			return [PLACE.reheat.headline(about).says, PLACE.reheat.paper?.(about)[0]?.text].join("\n");
+		};
+		const deep = planned(AHEAD, kitchen).plan.reheat?.depth_mm ?? Number.NaN;
+		expect(told(1)).not.toMatch(/braising pans/);
+		expect(told(2)).toMatch(
+			new RegExp(
+				`Back into its braising pans, ${Math.round(deep)} mm deep.*\\n.*back into its braising pans, ${Math.round(deep)} mm deep; covered`,
+			),
+		);
 	});
 
 	it.each(HOUSE_CODE_KEYS)(

@@ -22,7 +22,7 @@ export const reheat: Place = {
 		const core = reading.temperature(code.reheat.core_C);
 		return {
 			title: `Reheat from ${reading.clock(lastStartAt(plan, "reheat"))}`,
-			says: `Lift off the set fat first. ${upperFirst(howWords(plan))}, to ${core} where it is coldest (house code “${code.name}”).${rangeWords(plan)}${waveWords(plan, reading)}`,
+			says: `Lift off the set fat first. ${gatheredSentence(plan, reading)}${upperFirst(howWords(plan))}, to ${core} where it is coldest (house code “${code.name}”).${rangeWords(plan)}${waveWords(plan, reading)}`,
 			facts: factsOf(plan, reading),
 		};
 	},
@@ -33,14 +33,26 @@ export const reheat: Place = {
 		const { core_C } = kitchen.policy.code.reheat;
 		if (!plan.reheat) return [];
 		const at = plan.reheat.heat === "hob" ? "" : `, at ${reading.temperature(plan.reheat.set_C)}`;
+		const gathered = gatheredWords(plan, reading);
 		return [
 			{
 				what: "Reheat",
-				text: `Reheat: ${howWords(plan)}${at}, ${durationWords(plan.work.reheat_min)}; to ${reading.temperature(core_C)} in the middle of the fullest pan`,
+				text: `Reheat: ${gathered === null ? "" : `${gathered}; `}${howWords(plan)}${at}, ${durationWords(plan.work.reheat_min)}; to ${reading.temperature(core_C)} in the middle of the fullest pan`,
 			},
 		];
 	},
 };
+
+/** Where it goes before the oven that was cooled over more pans than it braised in; null where it stays as it is. */
+function gatheredWords({ chill, reheat: planned }: WorkedDish, reading: Reading): string | null {
+	if (!planned || planned.depth_mm === null || (chill?.way.parts ?? 1) === 1) return null;
+	return `back into its braising pans, ${reading.length(planned.depth_mm)} deep`;
+}
+
+function gatheredSentence(plan: WorkedDish, reading: Reading): string {
+	const words = gatheredWords(plan, reading);
+	return words === null ? "" : `${upperFirst(words)}. `;
+}
 
 /** The minutes hold only so: covered and left alone, or stirred. */
 function howWords({ reheat: planned }: WorkedDish): string {
