@@ -1,5 +1,4 @@
 import { seeded, shuffled } from "#core/random";
-import { lotNow } from "#core/records";
 import { newDish } from "#core/sitting";
 import { DAY_MS, fromWallClock, HOUR_MS, laterDay, wallClock } from "#core/time";
 import {
@@ -27,6 +26,7 @@ import {
 	wishesTyped,
 } from "../app/ui/forms/settled.ts";
 import { readTrial, withTrial } from "../app/ui/forms/tableTrial.ts";
+import { lotsNow } from "../app/ui/server/lotsNow.ts";
 import { type DatesShown, datesShown } from "../app/ui/server/worked.server.ts";
 import { writtenDate } from "../app/ui/server/writtenDate.ts";
 import { percentTyped } from "../app/ui/words/reading.ts";
@@ -151,7 +151,8 @@ async function onOtherPapers(
 	}
 	for (const lot of await readLotsLeft(store.db, 0)) {
 		const entries = await readLots(store.db, [lot]);
-		const written = new Said().add([entries, lotNow(entries, (at) => wallClock(at, timeZone).date)]);
+		const now = await lotsNow(store.db, [lot], { timeZone, now: Date.now() });
+		const written = new Said().add([entries, now.map(({ now: folded }) => folded)]);
 		for (const text of wordsIn(entries)) written.addWords(text);
 		nobodySaid.push(...(await agreeOnPdf(house.url, `/records/lots/${lot}/labels.pdf`, written, timeZone)));
 		held.labels += 1;

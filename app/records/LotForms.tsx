@@ -3,6 +3,7 @@ import { useId } from "react";
 import { Form } from "react-router";
 import { STAGES, type Stage } from "#core/records";
 import { COURSES } from "#core/watch";
+import { DayField } from "../ui/forms/DayField.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { Act } from "../ui/parts/parts.tsx";
 import type { LotView } from "./lotPage.ts";
@@ -47,6 +48,13 @@ export function LotStages({ view, sent }: LotFormProps) {
 					</Choice>
 					<WhichPans view={view} wrong={wrong.tag} />
 					<Field label="Where to" name="place" list={places} maxLength={80} wrong={wrong.place} />
+					<Choice label="Served at (where it was served)" name="sitting" wrong={wrong.sitting}>
+						{view.sittings.map(({ id, words }) => (
+							<option key={id} value={id}>
+								{words}
+							</option>
+						))}
+					</Choice>
 					<Field label="Note" name="note" maxLength={400} wrong={wrong.note} />
 				</Grid>
 				<datalist id={places}>
@@ -73,6 +81,27 @@ function WhichPans({ view, wrong }: { readonly view: LotView; readonly wrong: st
 					</option>
 				))}
 		</Choice>
+	);
+}
+
+/** A last day that was wrong: another is signed for. The one that stood there stays in the record. */
+export function DateWasWrong({ view, sent }: LotFormProps) {
+	if (view.isUsedUp) return null;
+	const wrong = sent.typed.intent === "date" ? sent.wrong : {};
+	return (
+		<chakra.details marginTop="4px" open={Object.keys(wrong).length > 0 || undefined}>
+			<summary>The use-by was wrong</summary>
+			<Form method="post" preventScrollReset aria-label="Another use-by">
+				<SentFields intent="date" sent={sent} />
+				<Grid>
+					<DayField label="Last day" name="useBy" wrong={wrong.useBy} />
+					<WhichPans view={view} wrong={wrong.tag} />
+					<Field label="Because" name="reason" maxLength={400} wrong={wrong.reason} />
+				</Grid>
+				<p>You sign for it by your name. Its labels are void then, and are printed again.</p>
+				<Act>Change the date</Act>
+			</Form>
+		</chakra.details>
 	);
 }
 

@@ -1,7 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useRef } from "react";
 import { Form } from "react-router";
-import { ACTIONS } from "#core/records";
 import { RecordCurve } from "../ui/drawings/RecordCurve.tsx";
 import { Choice, Field, Slot } from "../ui/forms/Field.tsx";
 import { Act, Figure, Muted, Note, Sheet } from "../ui/parts/parts.tsx";
@@ -188,8 +187,13 @@ function Actions({ view, sent }: Omit<WatchSheetProps, "degrees">) {
 			<Form method="post" preventScrollReset aria-label="What was done">
 				<SentFields intent="act" sent={sent} watch={view.watch} part="" />
 				<chakra.div display="grid" gap="10px" gridTemplateColumns={{ base: "1fr", sm: "1fr 1fr" }}>
-					<Choice label="What was done" name="action" wrong={wrong.action} defaultValue="measured">
-						{ACTIONS.filter((action) => action !== "spread").map((action) => (
+					<Choice
+						label="What was done"
+						name="action"
+						wrong={wrong.action}
+						defaultValue={view.choices.includes("reheated") ? "reheated" : "measured"}
+					>
+						{view.choices.map((action) => (
 							<option key={action} value={action}>
 								{ACTION_WORDS[action].choice}
 							</option>

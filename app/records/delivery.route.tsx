@@ -15,7 +15,6 @@ import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/delivery.route";
 import { clientIdOf } from "./clientIdOf.ts";
-import { dayWords } from "./lotPage.ts";
 import { momentTyped } from "./moment.ts";
 import { numberIn } from "./numberIn.ts";
 
@@ -46,7 +45,7 @@ export async function loader({ context, params }: Route.LoaderArgs) {
 			facts: [
 				{ figure: reading.mass(doc.kg), label: "delivered" },
 				{ figure: doc.C === null ? "not measured" : reading.probed(doc.C), label: "at the door" },
-				{ figure: doc.useBy === null ? "none named" : dayWords(doc.useBy, reading), label: "use by" },
+				{ figure: doc.useBy === null ? "none named" : reading.date(doc.useBy), label: "use by" },
 				{ figure: doc.accepted ? "taken in" : "▲ sent back", label: "decided" },
 			],
 			from: `${doc.supplier || "supplier not named"}${doc.supplierLot ? `, their lot ${doc.supplierLot}` : ""}`,

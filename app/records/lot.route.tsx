@@ -7,14 +7,15 @@ import { typedIn } from "../ui/forms/form.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
-import { ActLink, Heading, Key, Muted, Page, Sheet } from "../ui/parts/parts.tsx";
+import { ActLink, Figure, Heading, Key, Muted, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
 import { visitOf } from "../ui/server/visit.ts";
+import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/lot.route";
 import { KeptHere } from "./KeptHere.tsx";
 import { keepOn, keptForm } from "./kept.ts";
-import { BeginWatch, LotStages, Strike } from "./LotForms.tsx";
+import { BeginWatch, DateWasWrong, LotStages, Strike } from "./LotForms.tsx";
 import { writeOnLot } from "./lotActions.ts";
 import { lotPage } from "./lotPage.ts";
 import { numberIn } from "./numberIn.ts";
@@ -89,17 +90,7 @@ export default function Lot({ loaderData, actionData: result }: Route.ComponentP
 					</ActLink>
 				</chakra.div>
 			</PageHead>
-			<chakra.p marginTop="8px" fontSize="20px">
-				{view.useBy === null ? (
-					"Used up."
-				) : (
-					<>
-						{view.isPast ? "▲ " : ""}Use by <b>{view.useBy}</b>
-						{view.isPast ? ": that day is past" : ""}
-					</>
-				)}{" "}
-				<Muted>{state === "live" ? "Readings come in by themselves." : ""}</Muted>
-			</chakra.p>
+			<Released view={view} isLive={state === "live"} />
 			{isNotSent(result) && !("isKept" in result && result.isKept) ? <NotSentNote {...result} /> : null}
 			<KeptHere news={result} />
 			<WatchStrip watches={view.watches} open={view.open?.watch ?? null} />
@@ -120,6 +111,7 @@ export default function Lot({ loaderData, actionData: result }: Route.ComponentP
 					<Pans view={view} />
 					<LotStages view={view} sent={sent} />
 					<BeginWatch view={view} sent={sent} />
+					<DateWasWrong view={view} sent={sent} />
 				</Sheet>
 				<Sheet>
 					<Heading>Where it comes from, and goes</Heading>
@@ -158,6 +150,28 @@ function useNameAfter(clientId: string, result: unknown): string {
 
 type View = Route.ComponentProps["loaderData"]["view"];
 
+/** The one thing to know of a lot: whether it may be used, and until when. */
+function Released({ view, isLive }: { readonly view: View; readonly isLive: boolean }) {
+	const { release, useBy } = view;
+	return (
+		<chakra.div marginTop="8px" aria-label="Passport" role="group">
+			<Figure size="large" display="block">
+				{release === null ? "Used up" : release.head === null ? `Use by ${useBy}` : `▲ ${release.head}`}
+			</Figure>
+			<p>
+				{release?.head ? `Pan ${release.tag}: ${release.words}. Last day ${useBy}. ` : ""}
+				<Muted>{isLive ? "Readings come in by themselves." : ""}</Muted>
+			</p>
+			{view.voids > 0 ? (
+				<p>
+					▲ {counted(view.voids, "label")} on its pans no longer {view.voids === 1 ? "says" : "say"} what is
+					so: <Link to="labels?again=1">print again</Link>
+				</p>
+			) : null}
+		</chakra.div>
+	);
+}
+
 function Pans({ view }: { readonly view: View }) {
 	return (
 		<chakra.ul marginTop="6px">
@@ -181,6 +195,9 @@ function Pans({ view }: { readonly view: View }) {
 						{pan.state}
 						{pan.place && !pan.isUsedUp ? `, ${pan.place}` : ""}
 						{pan.useBy ? `, use by ${pan.useBy}` : ""}
+						{pan.release === null || pan.release === "released" ? null : (
+							<chakra.b display="block">▲ {pan.says}</chakra.b>
+						)}
 					</span>
 				</chakra.li>
 			))}

@@ -2,37 +2,33 @@ import { type Static, Type } from "@sinclair/typebox";
 import { checked, oneOf, refuse } from "#core/check";
 import {
 	ACTIONS,
-	clockOf,
 	type DocOf,
-	lotNow,
 	ofKind,
 	ProbeName,
 	Read_C,
 	type RecordEntry,
 	STAGES,
 	tagsOfSpread,
-	watchesAsked,
-	watchesNow,
 	withoutStruck,
 } from "#core/records";
 import type { HouseCode } from "#core/safety";
-import { wallClock } from "#core/time";
 import { COURSES, type Remedy, remediesFor, usualCooling } from "#core/watch";
-import {
-	codeIn,
-	type NewEntry,
-	readHouseCodes,
-	readLots,
-	readPoints,
-	readReadings,
-	readSitting,
-	writeRecord,
-} from "#db";
-import type { Live } from "#server";
-import { readForm, type Typed } from "../ui/forms/form.ts";
+import { codeIn, type NewEntry, readHouseCodes, readLots, readReadings, readSitting, writeRecord } from "#db";
+import { readForm } from "../ui/forms/form.ts";
+import { lotsNow } from "../ui/server/lotsNow.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { clientIdOf } from "./clientIdOf.ts";
+import { type Doing, type Given, isOpen, openWatches, readOf } from "./lotDoing.ts";
 import { blastAir } from "./lotPage.ts";
+import {
+	heatedThrough,
+	nowOf,
+	pansMeant,
+	refuseDecision,
+	refuseStage,
+	servedAt,
+	thrownAway,
+} from "./lotRules.ts";
 import { momentTyped } from "./moment.ts";
 
 const Number_ = Type.Integer({ minimum: 1, maximum: 1_000_000_000, allowed: "one from the list" });
@@ -56,18 +52,22 @@ const FORMS = {
 		C: Type.Optional(Type.Number({ allowed: "a temperature, or nothing where it does not count" })),
 		reason: Type.String({ minLength: 3, maxLength: 400, allowed: "a reason of 3 to 400 characters" }),
 	}),
-	stage: Type.Object({ stage: oneOf(STAGES), tag: Type.Optional(Type.String()), place: Place, note: Note }),
+	stage: Type.Object({
+		stage: oneOf(STAGES),
+		tag: Type.Optional(Type.String()),
+		place: Place,
+		note: Note,
+		sitting: Type.Optional(Type.String({ maxLength: 40 })),
+	}),
+	date: Type.Object({
+		tag: Type.Optional(Type.String()),
+		useBy: Type.String({ typedAs: "day", allowed: "a day, such as 8 Dec" }),
+		reason: Type.String({ minLength: 3, maxLength: 400, allowed: "a reason of 3 to 400 characters" }),
+	}),
 } as const;
 
 type Intent = keyof typeof FORMS;
 type Read<I extends Intent> = Static<(typeof FORMS)[I]>;
-
-interface Given {
-	readonly visit: HouseVisit;
-	readonly live: Live;
-	readonly lot: number;
-	readonly typed: Typed;
-}
 
 /**
  * Writes what was typed on the page of a lot.
@@ -81,14 +81,8 @@ export async function writeOnLot(given: Given, form: FormData) {
 	const read = readForm(FORMS[intent], form);
 	if ("wrong" in read) return read;
 	if (intent === "read") await keepReading(given, read.value as Read<"read">);
-	else
-		await write(given, (entries, watch) => DOES[intent]({ ...given, entries, watch }, read.value as never));
+	else await write(given, (doing) => DOES[intent](doing, read.value as never));
 	return null;
-}
-
-interface Doing extends Given {
-	readonly entries: readonly RecordEntry[];
-	readonly watch: number;
 }
 
 /** @see momentTyped */
@@ -96,15 +90,13 @@ function moment({ visit, typed }: Given, least: number): number {
 	return momentTyped(typed, visit.house.timeZone, Date.now(), least);
 }
 
-async function write(
-	given: Given,
-	entriesOf: (entries: readonly RecordEntry[], watch: number) => Promise<readonly NewEntry[]>,
-): Promise<void> {
+async function write(given: Given, entriesOf: (doing: Doing) => Promise<readonly NewEntry[]>): Promise<void> {
 	const { visit, lot, typed } = given;
 	await writeRecord(visit.store, visit.who, clientIdOf(typed), async (next, tx) => {
 		const entries = await readLots(tx, [lot]);
 		if (ofKind(entries, "lot").length === 0) throw refuse("lot", "is no lot of this house");
-		return entriesOf(entries, next.watch);
+		const [read = null] = await lotsNow(tx, [lot], { timeZone: visit.house.timeZone, now: Date.now() });
+		return entriesOf({ ...given, entries, read, watch: next.watch });
 	});
 }
 
@@ -122,11 +114,9 @@ const DOES: {
 } = {
 	watch: async (doing, { tag, course, probe }) => {
 		const { entries, lot, visit, watch } = doing;
-		const { doc, pans } = madeOf(doing);
+		const { doc, pans } = readOf(doing).now;
 		const at = moment(doing, ofKind(entries, "lot")[0]?.at ?? 0);
-		const tags = tag === "" ? pans.filter(({ useBy }) => useBy !== null).map((pan) => pan.tag) : [tag];
-		if (tags.some((one) => !pans.some((pan) => pan.tag === one)))
-			throw refuse("tag", "is no pan of this lot");
+		const tags = pansMeant(pans, tag).map((pan) => pan.tag);
 		const code = await codeOf(visit, doc);
 		const open = openWatches(entries);
 		return tags
@@ -158,8 +148,10 @@ const DOES: {
 	act: async (doing, { watch: number, action, note }) => {
 		const begun = watchOf(doing.entries, number);
 		const at = moment(doing, begun.at);
+		const now = nowOf(doing, number);
+		refuseDecision(doing, now, action);
 		const acted: NewEntry = { at, doc: { kind: "action", watch: number, lot: doing.lot, action, note } };
-		return [acted, ...goneWith(doing, begun, action, at)];
+		return [acted, ...goneWith(doing, begun, action, at), ...heatedThrough(doing, now, action, at)];
 	},
 	help: async (doing, { watch: number, remedy }) => {
 		const begun = watchOf(doing.entries, number);
@@ -171,23 +163,39 @@ const DOES: {
 	},
 	correct: async (doing, { of, number, watch, C, reason }) => {
 		const corrected = await correctionOf(doing, of, number, watch ?? null);
+		const read_C = C === undefined || corrected.of !== "reading" ? null : doing.visit.reading.celsiusOf(C);
+		await refuseSame(doing, corrected, read_C);
 		return [
 			{
 				at: Date.now(),
 				doc: {
 					...{ kind: "correction", ...corrected, lot: doing.lot, watch: watch ?? null, reason },
-					C: C === undefined || corrected.of !== "reading" ? null : doing.visit.reading.celsiusOf(C),
+					C: read_C,
 				},
 			},
 		];
 	},
-	stage: async (doing, { stage, tag, place, note }) => {
-		const { pans } = madeOf(doing);
-		if (tag && !pans.some((pan) => pan.tag === tag)) throw refuse("tag", "is no pan of this lot");
+	stage: async (doing, { stage, tag = "", place, note, sitting }) => {
+		const { pans, doc } = readOf(doing).now;
+		const meant = pansMeant(pans, tag);
 		if (stage === "moved" && place === "")
 			throw refuse("place", "is missing; where it is moved to is needed");
+		refuseStage(doing, meant, stage, note);
 		const at = moment(doing, ofKind(doing.entries, "lot")[0]?.at ?? 0);
-		return [{ at, doc: { kind: "stage", lot: doing.lot, stage, tags: tag ? [tag] : [], place, note } }];
+		const tags = tag === "" ? [] : [tag];
+		const served = stage === "served" ? await servedAt(doing, sitting ?? "", doc) : {};
+		const staged: NewEntry = {
+			at,
+			doc: { kind: "stage", lot: doing.lot, stage, tags, place, note, ...served },
+		};
+		return stage === "discarded" ? [staged, ...thrownAway(doing, meant, at, note)] : [staged];
+	},
+	date: async (doing, { tag = "", useBy, reason }) => {
+		const meant = pansMeant(readOf(doing).now.pans, tag);
+		if (meant.every((pan) => pan.useBy === useBy))
+			throw refuse("useBy", "is the date that it has already; another day is allowed");
+		const tags = tag === "" ? [] : [tag];
+		return [{ at: Date.now(), doc: { kind: "dated", lot: doing.lot, tags, useBy, reason } }];
 	},
 };
 
@@ -211,60 +219,36 @@ async function watchedOn(
 	const { lot, visit } = doing;
 	const { action, parts, at } = how;
 	const { doc } = begun;
-	const now = await standing(doing, doc.watch, at);
+	const now = nowOf(doing, doc.watch);
 	const remedy = remediesFor(now.watched, await blastAir(visit.store.db)).find(
 		(one) => one.action === action && (action !== "spread" || one.parts === parts),
 	);
 	const before = doc.cooling;
 	const depth_mm = Math.max(5, Math.round((before?.depth_mm ?? 65) / (action === "spread" ? parts : 1)));
 	const cooling = remedy?.given ?? (before ? { ...before, depth_mm } : null);
-	const tag = action === "spread" ? (tagsOfSpread(doc.tag, parts)[0] as string) : doc.tag;
+	const tags = action === "spread" ? tagsOfSpread(doc.tag, parts) : [doc.tag];
 	return [
 		{ at, doc: { kind: "ended", watch: doc.watch, lot } },
 		...(action === "spread"
 			? [{ at, doc: { kind: "spread", lot, tag: doc.tag, parts, depth_mm } satisfies DocOf<"spread"> }]
 			: []),
-		{
-			at,
-			doc: {
-				...doc,
-				...{ watch: doing.watch, tag, cooling, probe: now.probe, continues: doc.watch },
-				clockFrom: clockOf(now, at),
-			},
-		},
+		// Each part is watched; the probe stays in the first.
+		...tags.map(
+			(tag, index): NewEntry => ({
+				at,
+				doc: {
+					...{ ...doc, watch: doing.watch + index, tag, cooling, continues: doc.watch },
+					probe: index === 0 ? now.probe : null,
+				},
+			}),
+		),
 	];
-}
-
-async function standing({ entries, visit }: Doing, number: number, at: number) {
-	const read = await readPoints(visit.store.db, watchesAsked(entries));
-	const now = watchesNow(
-		entries,
-		read.filter((point) => point.at <= at),
-		at,
-	).find(({ entry: { doc } }) => doc.watch === number);
-	if (!now) throw refuse("watch", "is nothing that is watched");
-	return now;
-}
-
-function madeOf({ entries, visit }: Pick<Doing, "entries" | "visit">) {
-	const now = lotNow(entries, (at) => wallClock(at, visit.house.timeZone).date);
-	if (!now) throw refuse("lot", "was struck out; nothing more is written of it");
-	return now;
 }
 
 function watchOf(entries: readonly RecordEntry[], number: number): RecordEntry<"watch"> {
 	const begun = ofKind(withoutStruck(entries), "watch").find(({ doc }) => doc.watch === number);
 	if (!begun) throw refuse("watch", "is no pan that is watched here");
 	return begun;
-}
-
-function openWatches(entries: readonly RecordEntry[]): RecordEntry<"watch">[] {
-	const ended = new Set(ofKind(entries, "ended").map(({ doc }) => doc.watch));
-	return ofKind(entries, "watch").filter(({ doc }) => !ended.has(doc.watch));
-}
-
-function isOpen(entries: readonly RecordEntry[], number: number): boolean {
-	return openWatches(entries).some(({ doc }) => doc.watch === number);
 }
 
 function requireOpen(entries: readonly RecordEntry[], number: number): void {
@@ -292,6 +276,27 @@ async function correctionOf(
 	const watches = ofKind(entries, "watch").map(({ doc }) => doc.watch);
 	if (!read || !watches.includes(read.watch)) throw refuse("number", "is no reading of this lot");
 	return { of, number };
+}
+
+/** Readings that differ by less are the same, as they are kept, K. */
+const SAME_K = 0.005;
+
+/** A correction that changes nothing is none. */
+async function refuseSame(
+	{ entries, visit }: Doing,
+	{ of, number }: Pick<DocOf<"correction">, "of" | "number">,
+	C: number | null,
+): Promise<void> {
+	const before = ofKind(entries, "correction").filter(({ doc }) => doc.of === of && doc.number === number);
+	if (of !== "reading") {
+		if (before.length > 0) throw refuse("number", "does not count already");
+		return;
+	}
+	const [read] = await readReadings(visit.store.db, [number]);
+	const last = before.at(-1);
+	const counts_C = last ? last.doc.C : (read?.C ?? null);
+	const isSame = C === null || counts_C === null ? C === counts_C : Math.abs(C - counts_C) < SAME_K;
+	if (isSame) throw refuse("C", C === null ? "does not count already" : "is what stands there already");
 }
 
 /** The limits that the sitting works to, as they are now. */

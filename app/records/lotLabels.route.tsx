@@ -1,5 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { data, Form, redirect } from "react-router";
+import { nanoid } from "nanoid";
+import { data, Form, Link, redirect } from "react-router";
+import { writeRecord } from "#db";
 import { visitContext } from "#server";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import { typedIn } from "../ui/forms/form.ts";
@@ -8,7 +10,9 @@ import { Act, Note } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
 import { visitOf } from "../ui/server/visit.ts";
+import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/lotLabels.route";
+import { clientIdOf } from "./clientIdOf.ts";
 import { printed } from "./labelPrinter.server.ts";
 import { LABEL_SHEET_KEYS, LABEL_SHEETS } from "./labelSheets.ts";
 import type { LotLabel, Squares } from "./lotLabels.ts";
@@ -23,28 +27,51 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const visit = await visitOf(context);
 	const lot = numberIn(params.lot);
 	const { origin, searchParams } = new URL(request.url);
+	const again = searchParams.has("again");
 	return {
 		lot,
-		view: await lotLabels(visit, { lot, origin }),
+		again,
+		clientId: nanoid(),
+		view: await lotLabels(visit, { lot, origin, again }),
 		paper: visit.preferences.paper,
 		printedNow: searchParams.get("printed"),
 	};
 }
 
-/** Sends them to the label printer. */
+/** Sends them to the label printer, or opens them as a document; what they say is written down with the lot. */
 export async function action({ context, params, request }: Route.ActionArgs) {
+	const visit = await visitOf(context);
 	const lot = numberIn(params.lot);
 	const typed = typedIn(await formOf(request));
 	const { origin } = new URL(request.url);
-	const pdf = await heavily(context, "lotLabelsPdf", { lot, origin, sheet: "tape", skip: 0 }, request);
-	const said = await printed(context.get(visitContext).printer, pdf, `Lot ${lot}`);
-	if (said !== null) return data({ said, typed }, { status: 503 });
-	return redirect(`/records/lots/${lot}/labels?printed=1`);
+	const asked = { lot, origin, again: typed.again === "1" };
+	const { says } = await lotLabels(visit, asked);
+	const search = new URLSearchParams(asked.again ? { again: "1" } : {});
+	if (typed.as === "document") {
+		search.set("sheet", typed.sheet ?? "");
+		search.set("skip", typed.skip ?? "0");
+	} else {
+		const pdf = await heavily(context, "lotLabelsPdf", { ...asked, sheet: "tape", skip: 0 }, request);
+		const said = await printed(context.get(visitContext).printer, pdf, `Lot ${lot}`);
+		if (said !== null) return data({ said, typed }, { status: 503 });
+		search.delete("again");
+		search.set("printed", "1");
+	}
+	await writeRecord(visit.store, visit.who, clientIdOf(typed), () =>
+		says.length === 0 ? [] : [{ at: Date.now(), doc: { kind: "labels", lot, labels: [...says] } }],
+	);
+	return redirect(`/records/lots/${lot}/labels${typed.as === "document" ? ".pdf" : ""}?${search}`);
 }
 
 export default function LotLabelsPage({ loaderData, actionData }: Route.ComponentProps) {
-	const { lot, view, paper, printedNow } = loaderData;
+	const { lot, view, paper, printedNow, clientId, again } = loaderData;
 	const back = `/records/lots/${lot}`;
+	const asked = (
+		<>
+			<input type="hidden" name="clientId" value={clientId} />
+			<input type="hidden" name="again" value={again ? "1" : ""} />
+		</>
+	);
 	return (
 		<PrintPage paper={paper} back={{ to: back, words: "Back to the lot" }} here={`${back}/labels`}>
 			<chakra.div
@@ -55,7 +82,9 @@ export default function LotLabelsPage({ loaderData, actionData }: Route.Componen
 				alignItems="flex-end"
 				marginBottom="14px"
 			>
-				<Form method="get" action="labels.pdf" reloadDocument>
+				<Form method="post" reloadDocument>
+					{asked}
+					<input type="hidden" name="as" value="document" />
 					<chakra.div display="flex" flexWrap="wrap" gap="10px" alignItems="flex-end">
 						<Choice label="As a document for" name="sheet">
 							{LABEL_SHEET_KEYS.map((key) => (
@@ -71,9 +100,18 @@ export default function LotLabelsPage({ loaderData, actionData }: Route.Componen
 					</chakra.div>
 				</Form>
 				<Form method="post">
+					{asked}
 					<Act>To the label printer</Act>
 				</Form>
 			</chakra.div>
+			{view.voids > 0 ? (
+				<Note className="screenOnly" marginBottom="14px">
+					▲ {counted(view.voids, "label")} that {view.voids === 1 ? "was" : "were"} printed no longer{" "}
+					{view.voids === 1 ? "says" : "say"} what is so. Stick {view.voids === 1 ? "a new one" : "new ones"}{" "}
+					over {view.voids === 1 ? "it" : "them"}.{" "}
+					<Link to={again ? "." : "?again=1"}>{again ? "All labels" : "Those alone"}</Link>
+				</Note>
+			) : null}
 			{printedNow ? (
 				<Note role="status" className="screenOnly" marginBottom="14px">
 					The label printer has taken them.
@@ -130,8 +168,9 @@ function Label({
 						Lot {label.lot}, pan {label.tag}
 					</b>
 					<chakra.b display="block" fontFamily="head" fontSize="1.4em" lineHeight="1.2">
-						Use by {label.useBy}
+						{label.head}
 					</chakra.b>
+					{label.beside ? <b>{label.beside}.</b> : null}
 				</div>
 				<QrCode qr={qr} opens={opens} />
 			</chakra.div>

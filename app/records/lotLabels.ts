@@ -1,19 +1,23 @@
 import QRCode from "qrcode";
 import { data } from "react-router";
-import { isUsedUp, lotNow } from "#core/records";
-import { wallClock } from "#core/time";
-import { readLots } from "#db";
+import { type LabelSaid, type LotNow, labelsNow, type Passport, type Release } from "#core/records";
+import { lotsNow } from "../ui/server/lotsNow.ts";
 import { Pdf } from "../ui/server/pdf.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
+import { labelHead, passportWords } from "../ui/words/passportWords.ts";
+import type { Reading } from "../ui/words/reading.ts";
 import { LABEL_SHEETS, type LabelSheet, type LabelSheetKey, placesOn } from "./labelSheets.ts";
-import { dayWords } from "./lotPage.ts";
 
 /** What is stuck on one pan of a lot. */
 export interface LotLabel {
 	readonly tag: string;
 	readonly lot: number;
 	readonly dish: string;
-	readonly useBy: string;
+	/** What stands largest: its last day, or that nobody uses it yet, or ever. */
+	readonly head: string;
+	readonly release: Release;
+	/** Beside the head: the last day of what is not released yet; why it is not. */
+	readonly beside: string;
 	/** "Made Fri 4 Dec 20:00 by Ebba" */
 	readonly made: string;
 	readonly holds: string;
@@ -25,6 +29,10 @@ export interface LotLabel {
 
 export interface LotLabels {
 	readonly labels: readonly LotLabel[];
+	/** The same as they are written down when they are printed. */
+	readonly says: readonly LabelSaid[];
+	/** So many that were printed are void. */
+	readonly voids: number;
 	readonly qr: Squares;
 	readonly opens: string;
 }
@@ -35,27 +43,58 @@ export interface Squares {
 	readonly dark: readonly (readonly [column: number, row: number])[];
 }
 
+/** Which labels are asked for. */
+export interface LabelsAsked {
+	readonly lot: number;
+	readonly origin: string;
+	/** Only those in place of labels that are void. */
+	readonly again?: boolean;
+}
+
 /** A label for each pan of a lot that is left. @param origin under which the house is reached */
 export async function lotLabels(
 	{ store, reading, house }: HouseVisit,
-	{ lot, origin }: { readonly lot: number; readonly origin: string },
+	{ lot, origin, again = false }: LabelsAsked,
 ): Promise<LotLabels> {
-	const now = lotNow(await readLots(store.db, [lot]), (at) => wallClock(at, house.timeZone).date);
-	if (!now) throw data({ missing: "lot" }, { status: 404 });
+	const [read] = await lotsNow(store.db, [lot], { timeZone: house.timeZone, now: reading.now });
+	if (!read) throw data({ missing: "lot" }, { status: 404 });
+	const { now, passports, voids } = read;
 	const opens = `${origin}/records/lots/${lot}`;
+	const isAsked = (tag: string) => !again || voids.some((one) => one.tag === tag);
 	return {
 		opens,
 		qr: squaresOf(opens),
+		voids: voids.length,
+		says: labelsNow(now, passports).filter(({ tag }) => isAsked(tag)),
 		labels: now.pans
-			.filter((pan) => !isUsedUp(pan))
-			.map(({ tag, kg, depth_mm, useBy, state }) => ({
+			.filter(({ tag }) => isAsked(tag))
+			.flatMap((pan) => passports.filter(({ tag }) => tag === pan.tag).map((passport) => ({ pan, passport })))
+			.map(({ pan: { tag, kg, depth_mm, useBy, state }, passport }) => ({
 				...{ tag, lot, dish: now.doc.dish, allergens: now.doc.allergens, contents: now.doc.contents },
-				useBy: useBy === null ? "" : dayWords(useBy, reading),
-				made: `Made ${reading.day(now.at)} ${reading.time(now.at)} by ${now.who}`,
+				...headOf(passport, now, useBy, reading),
+				made: `Made ${reading.moment(now.at)} by ${now.who}`,
 				holds: `${reading.mass(kg)}, ${reading.length(depth_mm)} deep`,
 				state: state === "chilled" ? "Keep cold" : state === "frozen" ? "Keep frozen" : `It is ${state}`,
 				reheat: `Heat ${now.doc.reheat}`,
 			})),
+	};
+}
+
+/** A label prints what its passport says, and a last day only where there is one to go by. */
+function headOf(
+	passport: Passport,
+	now: LotNow,
+	useBy: string | null,
+	reading: Reading,
+): Pick<LotLabel, "head" | "release" | "beside"> {
+	const { release, isCooling } = passport;
+	const day = useBy === null ? "" : `Use by ${reading.date(useBy)}`;
+	const head = labelHead(passport, now);
+	if (head === null) return { head: day, release, beside: "" };
+	return {
+		head,
+		release,
+		beside: isCooling ? `Once it is released: ${day.toLowerCase()}` : passportWords(passport, reading),
 	};
 }
 
@@ -71,12 +110,7 @@ function squaresOf(text: string): Squares {
 /** The labels as a document, on tape or on a sheet of labels. */
 export async function lotLabelsPdf(
 	visit: HouseVisit,
-	given: {
-		readonly lot: number;
-		readonly origin: string;
-		readonly sheet: LabelSheetKey;
-		readonly skip: number;
-	},
+	given: LabelsAsked & { readonly sheet: LabelSheetKey; readonly skip: number },
 ): Promise<Uint8Array> {
 	const view = await lotLabels(visit, given);
 	const sheet: LabelSheet = LABEL_SHEETS[given.sheet];
@@ -148,7 +182,8 @@ function linesOf(label: LotLabel): Line[] {
 	return [
 		{ text: label.dish, times: 1.3, bold: true },
 		{ text: `Lot ${label.lot}, pan ${label.tag}`, times: 1.15, bold: true },
-		{ text: `Use by ${label.useBy}`, times: 1.5, bold: true },
+		{ text: label.head, times: 1.5, bold: true },
+		...(label.beside ? [{ text: `${label.beside}.`, times: 1, bold: true }] : []),
 		{ text: `${label.made}. ${label.holds}. ${label.state}.`, times: 1, bold: false },
 		{ text: `Allergens: ${label.allergens}.`, times: 1, bold: true },
 		{ text: `${label.reheat}.`, times: 1, bold: false },

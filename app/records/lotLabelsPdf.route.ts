@@ -10,7 +10,10 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const pdf = await heavily(
 		context,
 		"lotLabelsPdf",
-		{ lot, origin, sheet: sheetKeyIn(searchParams.get("sheet")), skip: Number.isFinite(skip) ? skip : 0 },
+		{
+			...{ lot, origin, sheet: sheetKeyIn(searchParams.get("sheet")) },
+			...{ skip: Number.isFinite(skip) ? skip : 0, again: searchParams.has("again") },
+		},
 		request,
 	);
 	return new Response(Buffer.from(pdf), {

@@ -5,50 +5,56 @@ import {
 	type DocOf,
 	isUsedUp,
 	type LotNow,
-	lotNow,
 	ofKind,
 	type PanNow,
+	type Passport,
 	type RecordEntry,
 	type RecordKind,
+	worstPassport,
 } from "#core/records";
-import { wallClock } from "#core/time";
-import { type Database, readDeliveries, readLots, readStandingPlaces, type StandingPlaceRow } from "#db";
+import { DAY_MS } from "#core/time";
+import { type Database, readSittings, readStandingPlaces, type Sitting, type StandingPlaceRow } from "#db";
+import { lotsNow } from "../ui/server/lotsNow.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
+import { labelHead, passportWords } from "../ui/words/passportWords.ts";
 import { counted, type Reading } from "../ui/words/reading.ts";
-import { readWatches } from "./readWatches.ts";
 import { ACTION_WORDS, COURSE_WORDS, earlierWords, type WatchView, watchView } from "./watch.view.ts";
 
 /** Everything about one lot: its pans, how each is watched, what was written, where it came from and went. */
 export async function lotPage(visit: HouseVisit, number: number, selected: string | null) {
 	const { store, reading, house } = visit;
-	const entries = await readLots(store.db, [number]);
-	const dayOf = (at: number) => wallClock(at, house.timeZone).date;
-	const now = lotNow(entries, dayOf);
-	if (!now) throw data({ missing: "lot" }, { status: 404 });
-	const [[watches = []], deliveries, places] = await Promise.all([
-		readWatches(store.db, [entries], reading.now),
-		readDeliveries(store.db, now.doc.from),
+	const [[read], places, sittings] = await Promise.all([
+		lotsNow(store.db, [number], { timeZone: house.timeZone, now: reading.now }),
 		readStandingPlaces(store.db),
+		readSittings(store.db, reading.now - NEAR_MS, reading.now + NEAR_MS),
 	]);
+	if (!read) throw data({ missing: "lot" }, { status: 404 });
+	const { entries, now, watches, deliveries, passports, voids } = read;
+	const worst = worstPassport(passports);
 	const blast_C = coldestWind(places);
 	const tagOf = tagsOf(entries);
 	const [cold] = places.filter(({ kind }) => kind === "fridge");
 	const fridge: Fridge = { name: cold?.name ?? "fridge", air_C: cold?.air_C ?? USUAL_AIR_C.fridge };
-	const views = watches.map((one) => watchView(one, { reading, blast_C })).sort(openFirst);
+	const againOf = (tag: string) => now.pans.some((pan) => pan.tags.includes(tag) && pan.cooling.again);
+	const views = watches
+		.map((one) => watchView(one, { reading, blast_C }, againOf(one.entry.doc.tag)))
+		.sort(openFirst);
 	const open = views.find(({ watch }) => String(watch) === selected) ?? mostPressing(views);
 	const shown = watches.find(({ entry }) => entry.doc.watch === open?.watch);
 	return {
 		lot: number,
 		dish: now.doc.dish,
 		about: aboutWords(now, reading),
-		useBy: now.useBy === null ? null : dayWords(now.useBy, reading),
-		isPast: now.useBy !== null && now.useBy < dayOf(reading.now),
+		useBy: now.useBy === null ? null : reading.date(now.useBy),
+		release: worst && { ...worst, head: labelHead(worst, now), words: passportWords(worst, reading) },
+		voids: voids.length,
 		contents: now.doc.contents,
 		allergens: now.doc.allergens,
 		reheat: now.doc.reheat,
 		sitting: now.doc.sittingId ? { to: `/sittings/${now.doc.sittingId}`, name: now.doc.sitting } : null,
 		dishAt: now.doc.dishId ? `/sittings/${now.doc.sittingId}/dishes/${now.doc.dishId}` : null,
-		pans: now.pans.map((pan) => panView(pan, reading, fridge)),
+		pans: now.pans.map((pan) => panView(pan, passports, reading, fridge)),
+		sittings: servedAtWhich(sittings, now, reading),
 		places: places.filter(({ kind }) => kind !== "warmer").map(({ name }) => name),
 		watches: views.map(({ watch, tag, doing, figure, verdict, isPressing, isOpen, newest, doubt }) => ({
 			...{ watch, tag, doing, figure, verdict, isPressing, isOpen, newest },
@@ -65,6 +71,21 @@ export async function lotPage(visit: HouseVisit, number: number, selected: strin
 }
 
 export type LotView = Awaited<ReturnType<typeof lotPage>>;
+
+/** Sittings so near may be where it is served, ms. */
+const NEAR_MS = 3 * DAY_MS;
+
+/** Where it may be served: its own sitting first. */
+function servedAtWhich(
+	sittings: readonly Pick<Sitting, "id" | "name" | "serviceAt">[],
+	{ doc }: LotNow,
+	reading: Reading,
+): { readonly id: string; readonly words: string }[] {
+	const near = sittings
+		.filter(({ id }) => id !== doc.sittingId)
+		.map(({ id, name, serviceAt }) => ({ id, words: `${name}, ${reading.day(serviceAt)}` }));
+	return [{ id: doc.sittingId, words: doc.sitting || "no sitting" }, ...near];
+}
 
 /** Air of the coldest chiller with wind; null where the kitchen has none. */
 export async function blastAir(db: Database): Promise<number | null> {
@@ -97,11 +118,6 @@ function aboutWords({ doc, at, who }: LotNow, reading: Reading): string {
 	return `${counted(doc.portions, "portion")} in ${counted(doc.pans.length, "pan")}, made ${reading.clock(at)} by ${who}`;
 }
 
-/** A day of the calendar as the house says it: "Tue 8 Dec". */
-export function dayWords(date: string, reading: Reading): string {
-	return reading.day(Date.parse(`${date}T12:00:00Z`));
-}
-
 const STATE_WORDS: Readonly<Record<PanNow["state"], string>> = {
 	chilled: "chilled",
 	frozen: "frozen",
@@ -125,14 +141,17 @@ interface Fridge {
 	readonly air_C: number;
 }
 
-function panView(pan: PanNow, reading: Reading, fridge: Fridge) {
+function panView(pan: PanNow, passports: readonly Passport[], reading: Reading, fridge: Fridge) {
+	const passport = passports.find(({ tag }) => tag === pan.tag);
 	return {
+		release: passport?.release ?? null,
+		says: passport ? passportWords(passport, reading) : "",
 		tag: pan.tag,
 		vessel: pan.vessel,
 		holds: `${reading.mass(pan.kg)}, ${reading.length(pan.depth_mm)} deep`,
 		place: pan.place,
 		state: STATE_WORDS[pan.state],
-		useBy: pan.useBy === null ? "" : dayWords(pan.useBy, reading),
+		useBy: pan.useBy === null ? "" : reading.date(pan.useBy),
 		isUsedUp: isUsedUp(pan),
 		thaws: pan.state === "frozen" ? thawWords(pan.depth_mm, fridge) : "",
 	};
@@ -180,9 +199,16 @@ const WORDS: { readonly [K in RecordKind]: (doc: DocOf<K>, reading: Reading, tag
 			: `${of === "reading" ? "Reading" : "Entry"} ${number} ${C === null ? "does not count" : `should be ${reading.probed(C)}`}: ${reason}`,
 	spread: ({ tag, parts, depth_mm }, reading) =>
 		`Pan ${tag} spread over ${parts}, ${reading.length(depth_mm)} deep`,
-	stage: ({ stage, tags, place, note }) =>
-		`${tags.length === 0 ? "All pans" : `Pan ${tags.join(", ")}`} ${stage === "discarded" ? "thrown away" : stage}${place ? `, to ${place}` : ""}${note ? `: ${note}` : ""}`,
+	stage: ({ stage, tags, place, note, sitting }) =>
+		`${pansWords(tags)} ${stage === "discarded" ? "thrown away" : stage}${sitting ? ` at ${sitting}` : ""}${place ? `, to ${place}` : ""}${note ? `: ${note}` : ""}`,
+	dated: ({ tags, useBy, reason }, reading) =>
+		`${pansWords(tags)}: the use-by was wrong, it is ${reading.date(useBy)}: ${reason}`,
+	labels: ({ labels }) => `Labels printed: ${labels.map(({ tag }) => tag).join(", ")}`,
 };
+
+function pansWords(tags: readonly string[]): string {
+	return tags.length === 0 ? "All pans" : `Pan ${tags.join(", ")}`;
+}
 
 function capital(words: string): string {
 	return words.charAt(0).toUpperCase() + words.slice(1);

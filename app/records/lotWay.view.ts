@@ -1,17 +1,17 @@
 import { groupBy, minBy, orderBy, sortBy } from "es-toolkit";
 import { data } from "react-router";
 import { type DishJourney, journeyOf } from "#core/dish";
-import { type LotNow, type LotWay, lotNow, lotWay, type WatchNow, worstPan } from "#core/records";
+import { type LotNow, type LotWay, lotWay, type WatchNow, worstPan } from "#core/records";
 import { KILL_TABLES } from "#core/safety";
-import { durationWords, MINUTE_MS, wallClock } from "#core/time";
+import { durationWords, MINUTE_MS } from "#core/time";
 import type { LimitStanding } from "#core/watch";
-import { codeIn, readHouseCodes, readLots } from "#db";
+import { codeIn, readHouseCodes } from "#db";
 import { dishOnPaper } from "../papers/dishOnPaper.ts";
 import { growthRange, type JourneyView } from "../places/journey.view.ts";
 import { type JourneyDrawn, journeyDrawing } from "../places/journeyDrawing.ts";
+import { lotsNow } from "../ui/server/lotsNow.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { Reading } from "../ui/words/reading.ts";
-import { readWatches } from "./readWatches.ts";
 import { COURSE_WORDS, limitWords } from "./watch.view.ts";
 
 /** The whole way of a lot in one picture: as it was planned until its lift, from then on as it was read. */
@@ -36,14 +36,10 @@ export interface LotWayView {
 
 export async function lotWayPage(visit: HouseVisit, { lot }: { readonly lot: number }): Promise<LotWayView> {
 	const { store, reading, house } = visit;
-	const entries = await readLots(store.db, [lot]);
-	const now = lotNow(entries, (at) => wallClock(at, house.timeZone).date);
-	if (!now) throw data({ missing: "lot" }, { status: 404 });
-	const [[watches = []], planned, codes] = await Promise.all([
-		readWatches(store.db, [entries], reading.now),
-		plannedOf(visit, now.doc),
-		readHouseCodes(store.db),
-	]);
+	const [read] = await lotsNow(store.db, [lot], { timeZone: house.timeZone, now: reading.now });
+	if (!read) throw data({ missing: "lot" }, { status: 404 });
+	const { now, watches } = read;
+	const [planned, codes] = await Promise.all([plannedOf(visit, now.doc), readHouseCodes(store.db)]);
 	const kill = KILL_TABLES[codeIn(codes, house.houseCode).kill];
 	const way = lotWay(watches, planned, kill, reading.now);
 	return { lot, dish: now.doc.dish, way: way && viewOf(way, watches, reading, kill) };

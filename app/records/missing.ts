@@ -3,7 +3,6 @@ import { laterDay, wallClock } from "#core/time";
 import { COURSES } from "#core/watch";
 import { type Database, readKind, readSittings, withRecipes } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
-import { dayWords } from "./lotPage.ts";
 import type { SheetOf } from "./sheetKinds.ts";
 import { periodOf, type WatchTold, watchesTold } from "./sheetPage.ts";
 import { COURSE_WORDS } from "./watch.view.ts";
@@ -33,13 +32,13 @@ export async function missingPage(visit: HouseVisit, given: SheetOf) {
 	const days: { date: string; words: string; count: number; isAhead: boolean }[] = [];
 	for (let date = given.from; date <= given.to && days.length < MOST_DAYS; date = laterDay(date, 1)) {
 		const count = missing.filter((one) => one.date === date).length;
-		days.push({ date, words: dayWords(date, reading), count, isAhead: date > today });
+		days.push({ date, words: reading.date(date), count, isAhead: date > today });
 	}
 	return {
 		days,
 		missing: missing
 			.sort((a, b) => a.date.localeCompare(b.date))
-			.map((one) => ({ ...one, day: dayWords(one.date, reading) })),
+			.map((one) => ({ ...one, day: reading.date(one.date) })),
 	};
 }
 

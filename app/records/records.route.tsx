@@ -102,8 +102,10 @@ export default function Records({ loaderData: { watched, lots, deliveries } }: R
 									<Muted display="block">
 										{lot.holds}, made {lot.made}; {lot.where}
 									</Muted>
+									{lot.release === "released" || lot.isCooling ? null : <b>▲ {lot.says}</b>}
 								</Wide>
 								<span>
+									{lot.isCooling ? "cooling, not released; " : ""}
 									{lot.isPast ? "▲ past " : ""}
 									{lot.isToday ? "today, " : ""}
 									<b>{lot.useBy}</b>

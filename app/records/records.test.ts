@@ -4,7 +4,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { type ChillGiven, chilling } from "#core/chill";
 import { ofKind } from "#core/records";
 import { HOUSE_CODES } from "#core/safety";
-import { MINUTE_MS } from "#core/time";
+import { dayTyped, laterDay, MINUTE_MS } from "#core/time";
 import { type NewReading, ReadingKeeper, readHouse, readLots, type Store, writeRecord } from "#db";
 import { LOT } from "../../core/records/records.testing.ts";
 import { freshStore } from "../../db/freshStore.testing.ts";
@@ -41,6 +41,15 @@ beforeEach(async () => {
 		...{ store, house, who: "Ebba", nonce: "", preferences: NO_PREFERENCES },
 		reading: readingIn("metric", house.timeZone, NOW),
 	};
+	await writeRecord(store, "Odd", "delivery", ({ delivery }) => [
+		{
+			at: AT,
+			doc: {
+				...{ kind: "delivery", delivery, ingredientId: "goat", name: "goat", supplier: "", supplierLot: "" },
+				...{ kg: 20, C: 3, useBy: null, accepted: true, note: "" },
+			},
+		},
+	]);
 	await writeRecord(store, "Ebba", "lot", ({ lot, watch }) => [
 		{ at: AT, doc: { ...LOT, lot, made: new Date(AT).toISOString().slice(0, 10) } },
 		...["A1", "A2"].map((tag, index) => ({
@@ -76,6 +85,30 @@ const send = (fields: Record<string, string>) => {
 	for (const [name, value] of Object.entries(fields)) form.set(name, value);
 	return writeOnLot({ visit, live, lot: 1, typed: fields }, form);
 };
+
+/** Another lot, of two pans that were cooled in time. */
+async function cooledLot(): Promise<number> {
+	const written = await writeRecord(store, "Ebba", "cooled", ({ lot, watch }) => [
+		{ at: AT, doc: { ...LOT, lot, made: today() } },
+		...LOT.pans.flatMap(({ tag }, index) => [
+			{
+				at: AT,
+				doc: {
+					...{ kind: "watch" as const, watch: watch + index, lot, tag, course: "cool" as const, probe: null },
+					...{ code: inForce(HOUSE_CODES.blast90), cooling: null, clockFrom: AT, continues: null },
+				},
+			},
+			{ at: AT + 80 * MINUTE_MS, doc: { kind: "ended" as const, watch: watch + index, lot } },
+		]),
+	]);
+	await new ReadingKeeper(store).keep(
+		ofKind(written, "watch").flatMap(({ doc: { watch } }) => [
+			{ watch, at: AT, C: 80, who: "Ebba" },
+			{ watch, at: AT + 75 * MINUTE_MS, C: 3, who: "Ebba" },
+		]),
+	);
+	return ofKind(written, "lot")[0]?.doc.lot ?? 0;
+}
 
 const page = (watch: string | null = null) => lotPage(visit, 1, watch);
 
@@ -204,25 +237,110 @@ describe("the page of a lot", () => {
 			["A2", "chilled"],
 		]);
 		expect(now.watches.filter(({ isOpen }) => isOpen).map(({ tag }) => tag)).toEqual(["A2"]);
-		await send({ intent: "stage", stage: "served", place: "", note: "", clientId: "served-001" });
+		const served = { intent: "stage", stage: "served", place: "", clientId: "served-001" };
+		await expect(send({ ...served, tag: "A1", note: "" })).rejects.toThrow(/used up/);
+		// What is not released is not served without a word why.
+		await expect(send({ ...served, note: "" })).rejects.toThrow(/A2: cooling, not released.*say why/);
+		await send({ ...served, note: "eaten at once by the crew" });
 		expect((await page()).isUsedUp).toBe(true);
 		expect((await recordsPage(visit)).lots).toEqual([]);
 	});
 
-	it("frozen, a pan says how long it thaws, and where", async () => {
+	it("thrown away by its stage, a pan leaves its watch and stands among the actions", async () => {
 		await send({
 			intent: "stage",
-			stage: "frozen",
-			tag: "A2",
-			place: "Freezer",
-			note: "",
-			clientId: "frozen-001",
+			stage: "discarded",
+			tag: "A1",
+			place: "",
+			note: "dropped",
+			clientId: "gone-0002",
 		});
-		const { pans } = await page();
+		const { watches, pans } = await page();
+		expect(watches.filter(({ isOpen }) => isOpen).map(({ tag }) => tag)).toEqual(["A2"]);
+		expect(pans[0]?.state).toBe("thrown away");
+		const { rows } = await recordSheet(visit, { kind: "actions", from: today(), to: today() });
+		expect(rows.map((row) => row.slice(3, 6))).toEqual([["A1", "thrown away", "dropped"]]);
+	});
+
+	it("cooled too slowly, a pan is heated through and cooled again or thrown away, and nothing else", async () => {
+		await new ReadingKeeper(store).keep([{ watch: 1, at: NOW, C: 66, who: "Ebba" }]);
+		await send({ intent: "probe", watch: "1", probe: "", clientId: "probe-0001" });
+		visit = { ...visit, reading: readingIn("metric", visit.house.timeZone, Date.now()) };
+		const slow = await writeRecord(store, "Ebba", "slow", ({ lot, watch }) => [
+			{ at: AT, doc: { ...LOT, lot } },
+			{
+				at: AT,
+				doc: {
+					...{ kind: "watch", watch, lot, tag: "A1", course: "cool", probe: null, continues: null },
+					...{ code: inForce(HOUSE_CODES.blast90), cooling: null, clockFrom: AT },
+				},
+			},
+			{ at: AT + 100 * MINUTE_MS, doc: { kind: "ended", watch, lot } },
+		]);
+		const { lot, watch } = ofKind(slow, "watch")[0]?.doc ?? { lot: 0, watch: 0 };
+		await new ReadingKeeper(store).keep([
+			{ watch, at: AT, C: 80, who: "Ebba" },
+			{ watch, at: AT + 95 * MINUTE_MS, C: 3, who: "Ebba" },
+		]);
+		const act = (action: string) => {
+			const typed = { intent: "act", watch: String(watch), action, note: "", clientId: `act-${action}-0001` };
+			const form = new FormData();
+			for (const [name, value] of Object.entries(typed)) form.set(name, value);
+			return writeOnLot({ visit, live, lot, typed }, form);
+		};
+		const choices = (await lotPage(visit, lot, String(watch))).open?.choices;
+		expect(choices).toEqual(["reheated", "discarded", "measured", "probeChanged", "asked"]);
+		await expect(act("usedNow")).rejects.toThrow(/heating it through at once and cooling it again/);
+		await act("reheated");
+		const after = await lotPage(visit, lot, null);
+		expect(after.watches.map(({ doing, isOpen }) => [doing, isOpen])).toEqual([
+			["Reheating", true],
+			["Cooling", false],
+		]);
+		expect(after.pans[0]?.says).toMatch(/^do not use: it cooled too slowly, and is heated through/);
+		expect((await lotPage(visit, lot, String(watch))).open?.choices).not.toContain("reheated");
+	});
+
+	it("frozen after a cooling that was met, it keeps longer, and says how long it thaws, and where", async () => {
+		const frozen = { intent: "stage", stage: "frozen", place: "Freezer", note: "", clientId: "frozen-001" };
+		await expect(send({ ...frozen, tag: "A2" })).rejects.toThrow(/only what is released is frozen/);
+		const lot = await cooledLot();
+		const form = new FormData();
+		for (const [name, value] of Object.entries(frozen)) form.set(name, value);
+		await writeOnLot({ visit, live, lot, typed: frozen }, form);
+		const { pans, useBy } = await lotPage(visit, lot, null);
 		expect(pans.map(({ thaws }) => thaws)).toEqual([
-			"",
+			expect.stringMatching(/^Thaws in the fridge in \d+ to \d+ h/),
 			expect.stringMatching(/^Thaws in the fridge in \d+ to \d+ h/),
 		]);
+		expect(useBy).toBe(dayTyped(laterDay(today(), 89)));
+	});
+
+	it("refuses a correction that changes nothing", async () => {
+		await send({ intent: "read", watch: "1", C: "64.5" });
+		const { open } = await page("1");
+		const number = String(open?.readings.find(({ words }) => words.startsWith("64.5"))?.number);
+		const correct = (C: string, clientId: string) =>
+			send({ intent: "correct", watch: "1", of: "reading", number, C, reason: "as it was", clientId });
+		await expect(correct("64.5", "same-00001")).rejects.toThrow(/C.*stands there already/);
+		await correct("46.5", "other-0001");
+		await expect(correct("46.5", "same-00002")).rejects.toThrow(/C.*stands there already/);
+		await correct("", "none-00001");
+		await expect(correct("", "none-00002")).rejects.toThrow(/does not count already/);
+		const probe = { intent: "correct", watch: "1", of: "reading", number: "probe", reason: "beside the pan" };
+		await send({ ...probe, clientId: "probe-0001" });
+		await expect(send({ ...probe, clientId: "probe-0002" })).rejects.toThrow(/does not count already/);
+	});
+
+	it("takes another last day for one that was wrong, with a reason, and not the same", async () => {
+		const useBy = dayTyped(laterDay(today(), 9));
+		const date = { intent: "date", useBy, reason: "typed a week off", clientId: "dated-0001" };
+		await send(date);
+		expect((await page()).useBy).toBe(useBy);
+		expect((await page()).written[0]?.words).toMatch(
+			/^All pans: the use-by was wrong, it is .*: typed a week off$/,
+		);
+		await expect(send({ ...date, clientId: "dated-0002" })).rejects.toThrow(/useBy/);
 	});
 
 	it("heated again the pans are watched against the core temperature", async () => {
@@ -260,7 +378,7 @@ describe("the sheets of a period", () => {
 		const text = await textOf(bytes);
 		expect(text).toContain("Cooling");
 		expect(text).toContain("A2");
-		expect(await textOf(await recordSheetPdf(visit, week("delivery")))).toContain("Nothing was written down");
+		expect(await textOf(await recordSheetPdf(visit, week("actions")))).toContain("Nothing was written down");
 	});
 
 	it("say what is missing: no reading, and nothing done about what was missed", async () => {

@@ -1,11 +1,11 @@
-import { zip } from "es-toolkit";
-import { lotNow, ofKind } from "#core/records";
+import { isUsedUp, worstPassport } from "#core/records";
 import { DAY_MS, wallClock } from "#core/time";
-import { readEntriesByLot, readKind, readLotsLeft, readOpenWatches } from "#db";
+import { readKind, readLotsLeft, readOpenWatches } from "#db";
+import { lotsNow } from "../ui/server/lotsNow.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
+import { passportWords } from "../ui/words/passportWords.ts";
 import { counted } from "../ui/words/reading.ts";
-import { blastAir, dayWords } from "./lotPage.ts";
-import { readWatches } from "./readWatches.ts";
+import { blastAir } from "./lotPage.ts";
 import { watchView } from "./watch.view.ts";
 
 /** What was made longer ago is looked for by its number. */
@@ -23,11 +23,12 @@ export async function recordsPage({ store, reading, house }: HouseVisit) {
 		readKind(db, "delivery", reading.now - RECENT_MS, reading.now + DAY_MS),
 		blastAir(db),
 	]);
-	const entries = await readEntriesByLot(db, [...left, ...open.map(({ doc }) => doc.lot)]);
-	const lotsOpen = new Set(open.map(({ doc }) => doc.lot));
-	const written = [...lotsOpen].map((lot) => entries.get(lot) ?? []);
-	const watched = zip(written, await readWatches(db, written, reading.now)).flatMap(([own, watches]) => {
-		const dish = ofKind(own, "lot")[0]?.doc.dish ?? "";
+	const read = await lotsNow(db, [...left, ...open.map(({ doc }) => doc.lot)], {
+		timeZone: house.timeZone,
+		now: reading.now,
+	});
+	const watched = read.flatMap(({ watches, now: { doc } }) => {
+		const { dish } = doc;
 		const goOn = watches.filter(({ endedAt }) => endedAt === null);
 		return goOn.map((one) => {
 			const { lot, watch, tag, doing, figure, verdict, isPressing, newest, doubt } = watchView(one, {
@@ -38,16 +39,19 @@ export async function recordsPage({ store, reading, house }: HouseVisit) {
 		});
 	});
 	const today = dayOf(reading.now);
-	const lots = left.flatMap((lot) => {
-		const now = lotNow(entries.get(lot) ?? [], dayOf);
-		const pans = now?.pans.filter(({ useBy }) => useBy !== null) ?? [];
-		if (!now || pans.length === 0) return [];
+	const lots = read.flatMap(({ now, passports }) => {
+		const pans = now.pans.filter((pan) => !isUsedUp(pan));
+		const worst = worstPassport(passports);
+		if (!worst) return [];
 		return [
 			{
-				lot,
+				lot: now.lot,
+				release: worst.release,
+				isCooling: worst.isCooling,
+				says: passportWords(worst, reading),
 				dish: now.doc.dish,
 				useByDay: now.useBy ?? "",
-				useBy: dayWords(now.useBy ?? today, reading),
+				useBy: reading.date(now.useBy ?? today),
 				isPast: (now.useBy ?? today) < today,
 				isToday: now.useBy === today,
 				holds: `${counted(pans.length, "pan")}, ${reading.mass(pans.reduce((sum, { kg }) => sum + kg, 0))}`,

@@ -2,15 +2,14 @@ import { chunk, zip } from "es-toolkit";
 import Papa from "papaparse";
 import { data } from "react-router";
 import { ofKind, type ReadPoint, type RecordEntry, type WatchNow } from "#core/records";
-import { DAY_MS, laterDay, onDay } from "#core/time";
+import { DAY_MS, laterDay, startOfDay } from "#core/time";
 import type { Course } from "#core/watch";
 import { type Database, readEntriesByLot, readHeads, readKind } from "#db";
+import { readWatches } from "../ui/server/readWatches.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { Reading } from "../ui/words/reading.ts";
-import { dayWords } from "./lotPage.ts";
-import { readWatches } from "./readWatches.ts";
 import { SHEET_KINDS, type SheetKind, type SheetOf } from "./sheetKinds.ts";
-import { ACTION_WORDS, limitWords, OUTCOME_WORDS } from "./watch.view.ts";
+import { ACTION_WORDS, limitsTold, OUTCOME_WORDS } from "./watch.view.ts";
 
 /** A sheet of records: what it is, its columns, and a row for each thing that was watched, delivered or done. */
 export interface RecordSheet {
@@ -42,8 +41,10 @@ export function periodOf(visit: HouseVisit, { from, to }: SheetOf): readonly [nu
 			{ status: 400 },
 		);
 	}
-	const noon = (date: string) => Date.parse(`${date}T12:00:00Z`);
-	return [onDay(noon(from), timeZone, 0), onDay(noon(laterDay(to, 1)), timeZone, 0)];
+	const [begins, ends] = [startOfDay(from, timeZone), startOfDay(laterDay(to, 1), timeZone)];
+	if (begins === undefined || ends === undefined)
+		throw data({ said: "A period is from one day to another." }, { status: 400 });
+	return [begins, ends];
 }
 
 /** One sheet of the records of a period. */
@@ -56,10 +57,10 @@ export async function recordSheet(visit: HouseVisit, given: SheetOf): Promise<Re
 	return {
 		kind: given.kind,
 		title: SHEET_KINDS[given.kind],
-		period: `${dayWords(given.from, reading)} to ${dayWords(given.to, reading)} ${given.to.slice(0, 4)}`,
+		period: `${reading.date(given.from)} to ${reading.date(given.to)}`,
 		house: house.name,
 		...body,
-		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}`,
+		printed: reading.moment(reading.now),
 		heads: `Record ${heads.record.slice(0, 16)}, readings ${heads.reading.slice(0, 16)}`,
 	};
 }
@@ -91,13 +92,13 @@ const BODIES: {
 			],
 			missed: entries.flatMap(({ doc }, index) => (doc.accepted ? [] : [index])),
 			rows: entries.map(({ at, who, doc }) => [
-				`${reading.day(at)} ${reading.time(at)}`,
+				reading.moment(at),
 				`${doc.name}${doc.note ? ` (${doc.note})` : ""}`,
 				reading.mass(doc.kg),
 				doc.supplier,
 				doc.supplierLot,
 				doc.C === null ? "not measured" : reading.probed(doc.C),
-				doc.useBy === null ? "" : dayWords(doc.useBy, reading),
+				doc.useBy === null ? "" : reading.date(doc.useBy),
 				doc.accepted ? "taken in" : "sent back",
 				who,
 				"",
@@ -122,7 +123,7 @@ const BODIES: {
 				const own = lots.get(doc.lot) ?? [];
 				const tag = ofKind(own, "watch").find((entry) => entry.doc.watch === doc.watch)?.doc.tag ?? "";
 				return [
-					`${reading.day(at)} ${reading.time(at)}`,
+					reading.moment(at),
 					String(doc.lot),
 					ofKind(own, "lot")[0]?.doc.dish ?? "",
 					tag,
@@ -200,18 +201,20 @@ async function watchBody(
 }
 
 function watchRow({ now, lot }: WatchTold, reading: Reading): string[] {
-	const { entry, points, probe, actions, standing, outcome } = now;
+	const { entry, points, probe, actions, outcome } = now;
 	const { doc, at, who } = entry;
 	const moment = ({ at: instant, C }: ReadPoint) => `${reading.probed(C)} at ${reading.time(instant)}`;
 	const [first, last] = [points[0], points.at(-1)];
 	return [
-		`${reading.day(at)} ${reading.time(at)}`,
+		reading.moment(at),
 		String(doc.lot),
 		ofKind(lot, "lot")[0]?.doc.dish ?? "",
 		doc.tag,
 		first ? moment(first) : "nothing read",
 		last ? moment(last) : "",
-		standing.map((limit) => limitWords(limit, now, reading)).join("; "),
+		limitsTold(now, reading)
+			.map(({ words }) => words)
+			.join("; "),
 		outcome === "missed" ? OUTCOME_WORDS.missed.toUpperCase() : OUTCOME_WORDS[outcome],
 		actions
 			.map(

@@ -1,4 +1,4 @@
-import { plannedClock, type ReadPoint, type WatchNow } from "#core/records";
+import { type Action, actionsFor, plannedClock, type ReadPoint, type WatchNow } from "#core/records";
 import { durationWords, MINUTE_MS } from "#core/time";
 import {
 	type Course,
@@ -8,6 +8,7 @@ import {
 	type Outcome,
 	type Remedy,
 	remediesFor,
+	type Stood,
 } from "#core/watch";
 import type { RecordDrawing } from "../ui/drawings/RecordCurve.tsx";
 import type { Reading } from "../ui/words/reading.ts";
@@ -52,6 +53,8 @@ export interface WatchView {
 	readonly drawing: RecordDrawing;
 	readonly remedies: readonly RemedyView[];
 	readonly actions: readonly string[];
+	/** What may be written of it. */
+	readonly choices: readonly Action[];
 	/** By hand, and the probe's newest: what can be corrected. */
 	readonly readings: readonly { readonly number: number; readonly words: string; readonly typed: string }[];
 }
@@ -73,7 +76,7 @@ export interface Surroundings {
 /** Somebody has to decide, or to measure. */
 const PRESSING: ReadonlySet<LimitStanding["verdict"]> = new Set(["missed", "late", "notKnown"]);
 
-export function watchView(now: WatchNow, given: Surroundings): WatchView {
+export function watchView(now: WatchNow, given: Surroundings, again = false): WatchView {
 	const { entry, standing, doubt, endedAt, points } = now;
 	const { reading } = given;
 	const { doc } = entry;
@@ -95,10 +98,7 @@ export function watchView(now: WatchNow, given: Surroundings): WatchView {
 		isPressing,
 		newest: newestWords(points.at(-1), now.probe, reading),
 		doubt: doubt ? doubtWords(doubt, reading) : null,
-		limits: standing.map((limit) => ({
-			words: limitWords(limit, now, reading),
-			isWell: limit.verdict === "met" || limit.verdict === "onCourse",
-		})),
+		limits: limitsTold(now, reading),
 		code: doc.code.name,
 		probe: now.probe,
 		isOpen: endedAt === null,
@@ -111,6 +111,7 @@ export function watchView(now: WatchNow, given: Surroundings): WatchView {
 			({ at, who, doc: { action, note } }) =>
 				`${reading.clock(at)}: ${ACTION_WORDS[action].done}${note ? ` (${note})` : ""}, ${who}`,
 		),
+		choices: actionsFor(now, { again }),
 		readings: correctable(points).map(({ number, at, C, who }) => ({
 			number,
 			words: `${reading.probed(C)} at ${reading.clock(at)}, ${who ?? "probe"}`,
@@ -166,6 +167,27 @@ export function earlierWords(now: WatchNow, reading: Reading): string | null {
 	return `${passed}. Counted from there: ${due.join(", ")}.`;
 }
 
+/** All that its code asks of a watch, each with how it came out. */
+export function limitsTold(
+	now: WatchNow,
+	reading: Reading,
+): { readonly words: string; readonly isWell: boolean }[] {
+	const { stood, standing } = now;
+	return [
+		...(stood ? [{ words: stoodWords(stood), isWell: stood.verdict === "met" }] : []),
+		...standing.map((limit) => ({
+			words: limitWords(limit, now, reading),
+			isWell: limit.verdict === "met" || limit.verdict === "onCourse",
+		})),
+	];
+}
+
+/** "In the cold within 30 min: after 12 min, met by 18 min" */
+function stoodWords({ within_min, minutes, verdict }: Stood): string {
+	const off = durationWords(Math.ceil(Math.abs(within_min - minutes)));
+	return `In the cold within ${durationWords(within_min)}: after ${durationWords(Math.round(minutes))}, ${verdict} by ${off}`;
+}
+
 /** "21 °C by 22:05: reached at 21:40, met by 25 min" */
 export function limitWords(limit: LimitStanding, now: WatchNow, reading: Reading): string {
 	const clock = (minute: number) => reading.time(now.entry.at + minute * MINUTE_MS);
@@ -187,7 +209,7 @@ function heldWords({ C, wanted, verdict, at_min }: LimitStanding, clock: Clock, 
 
 function reachedWords(
 	{ at_min, by_min, ahead, isNever, verdict }: LimitStanding,
-	{ watched }: WatchNow,
+	{ watched, goesOnIn }: WatchNow,
 	clock: Clock,
 ): string {
 	if (at_min !== null) {
@@ -201,6 +223,8 @@ function reachedWords(
 		const ago = Math.round(watched.now_min - (by_min ?? watched.now_min));
 		return watched.isEnded ? "not reached" : `missed, ${durationWords(ago)} ago`;
 	}
+	if (goesOnIn.length > 0)
+		return `went on in ${goesOnIn.length === 1 ? "pan" : "pans"} ${goesOnIn.join(", ")}`;
 	if (isNever) return "never, in what it stands in";
 	if (!ahead) return "nobody can say yet";
 	const likely = `likely at ${clock(ahead.likely)}, ${clock(ahead.low)} to ${clock(ahead.high)}`;
@@ -303,7 +327,12 @@ function drawingOf(now: WatchNow, reading: Reading): RecordDrawing {
 			minute: index * step,
 			words: clock(index * step),
 		})),
-		words: `Core of pan ${entry.doc.tag} from ${clock(0)}: ${newestWords(points.at(-1), now.probe, reading)}. ${standing.map((limit) => limitWords(limit, now, reading)).join("; ")}.${doubt ? ` ${doubtWords(doubt, reading)}` : ""}`,
+		words: `Core of pan ${entry.doc.tag} from ${clock(0)}: ${newestWords(points.at(-1), now.probe, reading)}. ${limitsTold(
+			now,
+			reading,
+		)
+			.map(({ words }) => words)
+			.join("; ")}.${doubt ? ` ${doubtWords(doubt, reading)}` : ""}`,
 	};
 }
 

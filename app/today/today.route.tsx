@@ -25,7 +25,7 @@ const Columns = chakra("div", {
 });
 
 export default function Today({ loaderData }: Route.ComponentProps) {
-	const { next, days, sittings, begun, today, more, inOvens, passed } = loaderData;
+	const { next, days, sittings, begun, today, more, inOvens, passed, held } = loaderData;
 	return (
 		<Page>
 			<chakra.div display="flex" flexWrap="wrap" alignItems="baseline" gap="4px 16px">
@@ -35,6 +35,7 @@ export default function Today({ loaderData }: Route.ComponentProps) {
 					Plan a sitting <Key aria-hidden>n</Key>
 				</ActLink>
 			</chakra.div>
+			<Held held={held} />
 			{next ? <Next next={next} /> : <Quiet planned={sittings.length > 0} />}
 			{passed.map(({ id, words, to }) => (
 				<Note key={id} marginTop="10px">
@@ -106,6 +107,26 @@ function Next({ next }: { readonly next: NonNullable<Loaded["next"]> }) {
 				</ActLink>
 			</chakra.div>
 		</chakra.div>
+	);
+}
+
+/** The first words of the day: what nobody uses, and what is used today or not at all. */
+function Held({ held }: { readonly held: Loaded["held"] }) {
+	if (held.length === 0) return null;
+	return (
+		<Sheet marginTop="10px">
+			<chakra.ul display="grid" gap="2px" aria-label="Lots to see to">
+				{held.map(({ to, lot, dish, words, isHeld }) => (
+					<li key={`${to} ${words}`}>
+						{isHeld ? "▲ " : ""}
+						<Link to={to}>
+							Lot {lot}, {dish}
+						</Link>
+						, {words}
+					</li>
+				))}
+			</chakra.ul>
+		</Sheet>
 	);
 }
 

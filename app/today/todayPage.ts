@@ -1,5 +1,6 @@
 import { onDay, wallClock } from "#core/time";
 import { readSittings } from "#db";
+import { lotsHeld } from "../ui/server/lotsHeld.ts";
 import { storeDates } from "../ui/server/storedDates.server.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { workedDates } from "../ui/server/worked.server.ts";
@@ -12,7 +13,11 @@ export const MOST_DISHES = 60;
 export async function todayPage({ store, reading, house }: HouseVisit) {
 	const start = onDay(reading.now, house.timeZone, 0);
 	const end = onDay(reading.now, house.timeZone, 0, DAYS_AHEAD);
-	const coming = (await readSittings(store.db, start, end)).filter(({ calledOff }) => !calledOff);
+	const [sittings, held] = await Promise.all([
+		readSittings(store.db, start, end),
+		lotsHeld(store.db, reading),
+	]);
+	const coming = sittings.filter(({ calledOff }) => !calledOff);
 	let dishes = 0;
 	const tooMany = coming.findIndex((sitting, index) => {
 		dishes += Math.max(1, sitting.dishes.length);
@@ -26,5 +31,5 @@ export async function todayPage({ store, reading, house }: HouseVisit) {
 	const worked = new Map(dates.flatMap(({ sittings }) => sittings.map((one) => [one.sitting.id, one])));
 	const shown = soonest.map((sitting) => ({ sitting, worked: worked.get(sitting.id) ?? null }));
 	const days = dates.map(({ day }) => day);
-	return { ...todayView(shown, days, reading), more: coming.length - soonest.length };
+	return { ...todayView(shown, days, reading), more: coming.length - soonest.length, held };
 }

@@ -105,7 +105,10 @@ const Made = Type.Object({
 		chilled_days: Type.Integer(),
 		frozen_days: Type.Integer(),
 		opened_days: Type.Integer(),
+		thawed_days: Type.Optional(Type.Integer()),
 	}),
+	/** Last day of the earliest of the lots that it was made from; it keeps no longer than that. */
+	notAfter: Type.Optional(Type.Union([Day, Type.Null()])),
 });
 
 const WatchBegun = Type.Object({
@@ -179,6 +182,10 @@ const Spread = Type.Object({
 	depth_mm: Depth_mm,
 });
 
+/** What a passport says of a pan: it may be used, nobody uses it until somebody decides, or it is thrown away. */
+export const RELEASES = ["released", "blocked", "discard"] as const;
+export type Release = (typeof RELEASES)[number];
+
 /** What becomes of a lot after it was cooled. */
 export const STAGES = ["moved", "frozen", "thawing", "opened", "served", "discarded"] as const;
 export type Stage = (typeof STAGES)[number];
@@ -191,6 +198,34 @@ const Staged = Type.Object({
 	tags: Type.Array(Tag, { maxItems: 200 }),
 	place: Words(80),
 	note: Words(400),
+	/** Where it was served. */
+	sittingId: Type.Optional(Words(40)),
+	sitting: Type.Optional(Words(120)),
+});
+
+/** A use-by that was wrong, and what it is. Whoever writes it signs for it. */
+const Dated = Type.Object({
+	kind: Type.Literal("dated"),
+	lot: Number_,
+	tags: Type.Array(Tag, { maxItems: 200 }),
+	useBy: Day,
+	reason: Type.String({ minLength: 3, maxLength: 400, allowed: "a reason of 3 to 400 characters" }),
+});
+
+/** Labels as they were printed: what stands on each pan until others are stuck over them. */
+const Labelled = Type.Object({
+	kind: Type.Literal("labels"),
+	lot: Number_,
+	labels: Type.Array(
+		Type.Object({
+			tag: Tag,
+			release: oneOf(RELEASES),
+			cooling: Type.Boolean(),
+			useBy: Day,
+			allergens: Type.String({ maxLength: 4000, allowed: "up to 4,000 characters" }),
+		}),
+		{ minItems: 1, maxItems: 800 },
+	),
 });
 
 export const RecordDoc = Type.Union([
@@ -203,6 +238,8 @@ export const RecordDoc = Type.Union([
 	Corrected,
 	Spread,
 	Staged,
+	Dated,
+	Labelled,
 ]);
 export type RecordDoc = Static<typeof RecordDoc>;
 export type RecordKind = RecordDoc["kind"];
@@ -218,6 +255,8 @@ const SHAPES: { readonly [K in RecordKind]: TObject } = {
 	correction: Corrected,
 	spread: Spread,
 	stage: Staged,
+	dated: Dated,
+	labels: Labelled,
 };
 
 /** An entry as it may be written. @throws {Refusal} naming the field and what is allowed */

@@ -1,4 +1,5 @@
 export { type Break, ChainWalk, type Digest, hashOf, type Linked, NO_HASH } from "./chain.ts";
+export { actionsFor } from "./decisions.ts";
 export {
 	ACTIONS,
 	type Action,
@@ -7,27 +8,39 @@ export {
 	LotPan,
 	ofKind,
 	ProbeName,
+	RELEASES,
 	Read_C,
 	type RecordDoc,
 	type RecordEntry,
 	type RecordKind,
+	type Release,
 	STAGES,
 	type Stage,
 } from "./entries.ts";
+export { type LabelSaid, labelsNow, type VoidLabel, voidLabels } from "./labels.ts";
 export {
 	isUsedUp,
 	type Keeps,
 	type LotNow,
 	lotNow,
+	type NotDone,
 	type PanNow,
 	type PanState,
 	tagsOfSpread,
 	USUAL_KEEPS,
-	withoutStruck,
+	whyNot,
 } from "./lots.ts";
 export { type LotWay, lotWay, type PanWay, type PlannedWay, worstPan } from "./lotWay.ts";
+export type { CoolingOfPan } from "./panCooling.ts";
 export {
-	clockOf,
+	type Hold,
+	type Passport,
+	type PassportGiven,
+	passportsOf,
+	worstPassport,
+} from "./passport.ts";
+export { withoutStruck } from "./struck.ts";
+export {
 	plannedClock,
 	type ReadPoint,
 	type WatchAsked,

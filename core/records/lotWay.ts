@@ -55,9 +55,7 @@ export function lotWay(
 	kill: { readonly ref_C: number; readonly z_C: number },
 	now: number,
 ): LotWay | null {
-	const read = watches
-		.filter(({ watched }) => watched.points.length > 0)
-		.sort((a, b) => a.entry.at - b.entry.at);
+	const read = watches.filter(({ counted }) => counted.length > 0).sort((a, b) => a.entry.at - b.entry.at);
 	const [first] = read;
 	if (!first) return null;
 	const lift = Math.min(...read.map(({ entry }) => entry.doc.clockFrom));
@@ -91,8 +89,8 @@ export function worstPan({ pans }: LotWay): PanWay | undefined {
 	return maxBy([...pans], ({ growth }) => growth.high);
 }
 
-function pointsOf({ entry, watched }: WatchNow): (readonly [number, number])[] {
-	return watched.points.map(([minute, C]) => [entry.at + minute * MINUTE_MS, C] as const);
+function pointsOf({ entry, counted }: WatchNow): (readonly [number, number])[] {
+	return counted.map(([minute, C]) => [entry.at + minute * MINUTE_MS, C] as const);
 }
 
 /** The pan that a tag began as: what goes on in another way, or spread, has a tag of its own. */

@@ -3,7 +3,7 @@ import { type ChillGiven, chilling } from "../chill/index.ts";
 import { HOUSE_CODES } from "../safety/index.ts";
 import { MINUTE_MS } from "../time/index.ts";
 import { remediesFor } from "../watch/index.ts";
-import { clockOf, type ReadPoint, type RecordDoc, type RecordEntry, watchesNow } from "./index.ts";
+import { type ReadPoint, type RecordDoc, type RecordEntry, watchesNow } from "./index.ts";
 import { LOT } from "./records.testing.ts";
 
 const AT = Date.UTC(2026, 11, 4, 20);
@@ -126,16 +126,120 @@ describe("the watches of a lot", () => {
 		expect(first?.points).toEqual([hand]);
 	});
 
-	it("end as they stood, and a pan that is watched on keeps the code's clock", () => {
-		const read = readOf(1, 400);
+	it("end as they stood", () => {
 		const ended = entry(60, { kind: "ended", watch: 1, lot: 7 }, AT + 300 * MINUTE_MS);
-		const [first] = watchesNow([lot, FOUR[0] as RecordEntry, ended], read, AT + 900 * MINUTE_MS);
-		if (!first) throw new Error("it was watched");
-		expect(first.endedAt).toBe(ended.at);
-		const passed = read.find(({ C }) => C <= 57);
-		expect(clockOf(first, AT + 300 * MINUTE_MS)).toBe(passed?.at);
-		const [early] = watchesNow([lot, FOUR[0] as RecordEntry], readOf(1, 20), AT + 20 * MINUTE_MS);
-		expect(early && clockOf(early, AT + 20 * MINUTE_MS)).toBe(AT + 20 * MINUTE_MS);
+		const [first] = watchesNow([lot, FOUR[0] as RecordEntry, ended], readOf(1, 400), AT + 900 * MINUTE_MS);
+		expect(first?.endedAt).toBe(ended.at);
+		expect(first?.outcome).toBe("missed");
+	});
+});
+
+/** Read by hand: the watch, minutes from the start of the first, °C. */
+const hand = (read: readonly (readonly [watch: number, minute: number, C: number])[]): ReadPoint[] =>
+	read.map(([number, minute, C], index) => ({
+		watch: number,
+		number: index + 1,
+		at: AT + minute * MINUTE_MS,
+		C,
+		who: "Ebba",
+	}));
+
+/** A pan is watched on in some others from a minute on. */
+const goesOn = (minute: number, from: number, into: readonly (readonly [watch: number, tag: string])[]) => {
+	const at = AT + minute * MINUTE_MS;
+	return [
+		entry(80 + from, { kind: "ended", watch: from, lot: 7 }, at),
+		...into.map(([number, tag]) => {
+			const begun = watch(number, tag, null, at);
+			return { ...begun, doc: { ...begun.doc, continues: from, clockFrom: AT } };
+		}),
+	];
+};
+
+describe("a pan that is watched on", () => {
+	const begun = watch(1, "A1", null);
+	const parts = [
+		[2, "A1a"],
+		[3, "A1b"],
+	] as const;
+	const END = AT + 400 * MINUTE_MS;
+	const ends = parts.map(([number]) => entry(90 + number, { kind: "ended", watch: number, lot: 7 }, END));
+	const first = [
+		[1, 0, 80],
+		[1, 20, 60],
+		[1, 50, 45],
+	] as const;
+	// 57 °C was passed at 23 min, along the line: 21 °C by 143 min, 5 °C by 383.
+	const both = (reached_min: number) =>
+		parts.flatMap(([number]) => [
+			[number, 100, 30] as const,
+			[number, reached_min, 21] as const,
+			[number, 350, 4] as const,
+		]);
+	const outcomes = (read: ReadPoint[], entries: readonly RecordEntry[] = ends) =>
+		watchesNow([lot, begun, ...goesOn(60, 1, parts), ...entries], read, END + 1).map(
+			({ entry: { doc }, outcome }) => [doc.tag, outcome],
+		);
+
+	it("has one clock and one verdict with what it goes on in: met where they are, to the minute", () => {
+		const began = 20 + (3 / 15) * 30;
+		const met = hand([...first, ...both(began + 120)]);
+		const [one, two] = watchesNow([lot, begun, ...goesOn(60, 1, parts), ...ends], met, END + 1);
+		expect(one?.goesOnIn).toEqual(["A1a", "A1b"]);
+		expect(two?.standing[0]?.by_min).toBeCloseTo(began + 120 - 60, 9);
+		expect(outcomes(met)).toEqual([
+			["A1", "met"],
+			["A1a", "met"],
+			["A1b", "met"],
+		]);
+		expect(outcomes(hand([...first, ...both(began + 120 + 1 / 60)]))[0]).toEqual(["A1", "missed"]);
+	});
+
+	it("is as the worst of its parts: missed before not known, not known before open", () => {
+		const aMet = both(140).filter(([number]) => number === 2);
+		const bLate = both(160).filter(([number]) => number === 3);
+		expect(outcomes(hand([...first, ...aMet, ...bLate]))).toEqual([
+			["A1", "missed"],
+			["A1a", "met"],
+			["A1b", "missed"],
+		]);
+		// Nobody read the other part: it never came to its limits, for all anybody knows.
+		expect(outcomes(hand([...first, ...aMet]))).toEqual([
+			["A1", "missed"],
+			["A1a", "met"],
+			["A1b", "missed"],
+		]);
+		// Colder already when it was first read: it counts from the lift.
+		expect(outcomes(hand(both(110).filter(([number]) => number === 2)))).toEqual([
+			["A1", "notKnown"],
+			["A1a", "met"],
+			["A1b", "notKnown"],
+		]);
+		expect(outcomes(hand([...first, ...aMet]), ends.slice(0, 1))[0]).toEqual(["A1", "missed"]);
+	});
+
+	it("has been missed once its time is over before it was spread, whatever comes after", () => {
+		const late = [lot, begun, ...goesOn(200, 1, parts), ...ends];
+		const read = hand([...first, [1, 190, 25], ...parts.map(([number]) => [number, 210, 4] as const)]);
+		const all = watchesNow(late, read, END + 1);
+		expect(all.map(({ outcome }) => outcome)).toEqual(["missed", "missed", "missed"]);
+	});
+
+	it("is met or missed for how long it stood before it went into the cold, where its code limits that", () => {
+		const blast = (stood_min: number) => {
+			const at = watch(1, "A1", null, AT + stood_min * MINUTE_MS);
+			const doc = { ...at.doc, code: JSON.parse(JSON.stringify(HOUSE_CODES.blast90)), clockFrom: AT };
+			const end = entry(90, { kind: "ended", watch: 1, lot: 7 }, END);
+			const read = hand([
+				[1, stood_min, 80],
+				[1, stood_min + 90, 3],
+			]);
+			return watchesNow([lot, { ...at, doc }, end], read, END)[0];
+		};
+		expect(blast(30)).toMatchObject({ outcome: "met", stood: { minutes: 30, verdict: "met" } });
+		expect(blast(30 + 1 / 60)).toMatchObject({ outcome: "missed", stood: { verdict: "missed" } });
+		// Three degrees within ninety minutes of going in, however short it stood.
+		expect(blast(0)?.standing[0]).toMatchObject({ by_min: 90, at_min: 90, verdict: "met" });
 	});
 });
 

@@ -1,3 +1,5 @@
+import { groupBy } from "es-toolkit";
+import { must } from "../check/index.ts";
 import { clockBegins } from "../chill/index.ts";
 import { MINUTE_MS } from "../time/index.ts";
 import {
@@ -9,11 +11,14 @@ import {
 	type Outcome,
 	outcomeOf,
 	type Point,
+	type Stood,
 	standingOf,
+	stoodBefore,
 	type Watched,
+	worstOutcome,
 } from "../watch/index.ts";
 import { ofKind, type RecordEntry } from "./entries.ts";
-import { withoutStruck } from "./lots.ts";
+import { withoutStruck } from "./struck.ts";
 
 /** What was read of a pan, as it is kept. */
 export interface ReadPoint {
@@ -34,13 +39,19 @@ export interface WatchNow {
 	readonly probe: string | null;
 	/** All that was read and not struck out, as corrected, in order. */
 	readonly points: readonly ReadPoint[];
-	/** What it is judged by; without what is doubted. */
+	/** What of it counts: without what is doubted. Minutes since it began. */
+	readonly counted: readonly Point[];
+	/** What it is judged by: what counts of it, and of the watches that it goes on from. */
 	readonly watched: Watched;
+	/** How long it stood before it was cooled; null where its code does not limit that. */
+	readonly stood: Stood | null;
 	readonly standing: readonly LimitStanding[];
-	/** Its one verdict: screen, sheet, file and label print it. */
+	/** Its one verdict, that of its whole chain: screen, sheet, file and label print it. */
 	readonly outcome: Outcome;
 	readonly doubt: Doubt | null;
 	readonly actions: readonly RecordEntry<"action">[];
+	/** Tags of the pans in which it goes on; empty where it does not. */
+	readonly goesOnIn: readonly string[];
 }
 
 /** What has to be read of a watch, so that its verdict is that of all its readings. */
@@ -75,7 +86,8 @@ export function watchesAsked(entries: readonly RecordEntry[]): WatchAsked[] {
 }
 
 /**
- * The watches of a lot as they stand.
+ * The watches of a lot as they stand. One that goes on from another is judged by the readings of both,
+ * on one clock; one that goes on in several is as its worst.
  *
  * @param entries all that was written of the lot, in order
  * @param read    what was read of it, in order
@@ -86,41 +98,70 @@ export function watchesNow(
 	now: number,
 ): WatchNow[] {
 	const counted = withoutStruck(entries);
-	const points = corrected(counted, read);
+	const heard = heardOf(counted, corrected(counted, read), now);
+	const actions = ofKind(counted, "action");
+	const byWatch = new Map(heard.map((one) => [one.entry.doc.watch, one]));
+	const after = groupBy(heard, ({ entry }) => entry.doc.continues ?? 0);
+	const judged = heard.map((one) => {
+		const { doc } = one.entry;
+		const goesOnIn = after[doc.watch] ?? [];
+		const watched = chainWatched(chainOf(one, byWatch), goesOnIn.length > 0);
+		const stood = stoodBefore(watched);
+		const standing = standingOf(watched);
+		const outcome = worstOutcome([
+			outcomeOf(standing),
+			...(stood?.verdict === "missed" ? (["missed"] as const) : []),
+		]);
+		return { one, watched, stood, standing, outcome, goesOnIn };
+	});
+	const own = new Map(judged.map((one) => [one.one.entry.doc.watch, one]));
+	const outcomeOfChain = (watch: number): Outcome => {
+		const { outcome, goesOnIn } = must(own, watch, "watch");
+		if (goesOnIn.length === 0) return outcome;
+		return worstOutcome(goesOnIn.map(({ entry }) => outcomeOfChain(entry.doc.watch)));
+	};
+	return judged.map(({ one, watched, stood, standing, goesOnIn }) => ({
+		...{ entry: one.entry, endedAt: one.endedAt, probe: one.probe, points: one.points, counted: one.counted },
+		...{ watched, stood, standing, doubt: one.doubt },
+		outcome: outcomeOfChain(one.entry.doc.watch),
+		actions: actions.filter(({ doc }) => doc.watch === one.entry.doc.watch),
+		goesOnIn: goesOnIn.map(({ entry }) => entry.doc.tag),
+	}));
+}
+
+/** A watch by itself, with what counts of what was read of it. */
+type HeardWatch = Pick<WatchNow, "entry" | "endedAt" | "probe" | "points" | "counted" | "doubt"> & {
+	readonly now_min: number;
+};
+
+/** Each watch with its own readings, less those of a probe that is doubted. */
+function heardOf(counted: readonly RecordEntry[], points: readonly ReadPoint[], now: number): HeardWatch[] {
 	const begun = ofKind(counted, "watch");
 	const ended = new Map(ofKind(counted, "ended").map(({ at, doc }) => [doc.watch, at]));
-	const actions = ofKind(counted, "action");
 	const probes = new Map<number, RecordEntry<"probe">>();
 	for (const entry of ofKind(counted, "probe")) probes.set(entry.doc.watch, entry);
 	const probeOf = ({ doc }: RecordEntry<"watch">) => {
 		const changed = probes.get(doc.watch);
 		return changed ? changed.doc.probe : doc.probe;
 	};
-	const of = new Map(begun.map(({ doc }) => [doc.watch, points.filter(({ watch }) => watch === doc.watch)]));
+	const of = groupBy(points, ({ watch }) => watch);
 	const alike = (entry: RecordEntry<"watch">) =>
 		begun
 			.filter(
 				(other) =>
 					other.doc.watch !== entry.doc.watch && probeOf(other) !== null && isAlike(other.doc, entry.doc),
 			)
-			.map(({ doc }) => pointsOf(of.get(doc.watch) ?? [], entry.at, isProbe));
+			.map(({ doc }) => pointsOf(of[doc.watch] ?? [], entry.at, isProbe));
 	return begun.map((entry) => {
-		const own = of.get(entry.doc.watch) ?? [];
+		const own = of[entry.doc.watch] ?? [];
 		const endedAt = ended.get(entry.doc.watch) ?? null;
 		const probe = probeOf(entry);
 		const sinceBegun = (instant: number) => (instant - entry.at) / MINUTE_MS;
 		const now_min = sinceBegun(endedAt ?? now);
-		const all: Watched = {
-			course: entry.doc.course,
-			code: entry.doc.code,
-			cooling: entry.doc.cooling,
-			clockFrom_min: sinceBegun(entry.doc.clockFrom),
-			points: pointsOf(own, entry.at, () => true),
-			now_min,
-			isEnded: endedAt !== null,
-		};
+		const all = pointsOf(own, entry.at, () => true);
 		const since_min = sinceBegun(probes.get(entry.doc.watch)?.at ?? entry.at);
-		const until_min = endedAt === null ? null : decidedAt(all);
+		const until_min =
+			endedAt === null ? null : decidedAt(watchedAlone(entry, all, { now_min, isEnded: true }));
 		const heardBy = (points: readonly Point[]) =>
 			until_min === null ? points : points.filter(([minute]) => minute <= until_min);
 		const probeRead = heardBy(pointsOf(own, entry.at, isProbe));
@@ -134,15 +175,54 @@ export function watchesNow(
 						neighbours: alike(entry),
 					});
 		const isLeftOut = doubt && doubt.because !== "silent";
-		const watched: Watched = isLeftOut ? { ...all, points: pointsOf(own, entry.at, isHand) } : all;
-		const standing = standingOf(watched);
 		return {
-			...{ entry, endedAt, probe, points: own, watched, standing },
-			outcome: outcomeOf(standing),
-			doubt,
-			actions: actions.filter(({ doc }) => doc.watch === entry.doc.watch),
+			...{ entry, endedAt, probe, points: own, doubt, now_min },
+			counted: isLeftOut ? pointsOf(own, entry.at, isHand) : all,
 		};
 	});
+}
+
+function watchedAlone(
+	{ at, doc: { course, code, cooling, clockFrom } }: RecordEntry<"watch">,
+	points: readonly Point[],
+	{ now_min, isEnded }: Pick<Watched, "now_min" | "isEnded">,
+): Watched {
+	const lifted_min = (clockFrom - at) / MINUTE_MS;
+	return { course, code, cooling, lifted_min, into_min: 0, points, now_min, isEnded };
+}
+
+/** The watches that one goes on from, the first of them first, and itself last. */
+function chainOf(last: HeardWatch, byWatch: ReadonlyMap<number, HeardWatch>): [HeardWatch, ...HeardWatch[]] {
+	const chain: [HeardWatch, ...HeardWatch[]] = [last];
+	for (let number = last.entry.doc.continues; number !== null; ) {
+		const before = byWatch.get(number);
+		// What was struck out is nothing to go on from.
+		if (!before || before.entry.doc.watch >= chain[0].entry.doc.watch) break;
+		chain.unshift(before);
+		number = before.entry.doc.continues;
+	}
+	return chain;
+}
+
+/** A chain of watches as one, on the clock of the last. */
+function chainWatched(chain: readonly [HeardWatch, ...HeardWatch[]], goesOn: boolean): Watched {
+	const last = chain.at(-1) ?? chain[0];
+	const [first] = chain;
+	const shifted = chain.flatMap(({ entry, counted }) => {
+		const by_min = (entry.at - last.entry.at) / MINUTE_MS;
+		return counted.map(([minute, C]): Point => [minute + by_min, C]);
+	});
+	const alone = watchedAlone(last.entry, shifted, {
+		now_min: last.now_min,
+		isEnded: last.endedAt !== null && !goesOn,
+	});
+	return {
+		...alone,
+		// How it goes on, its own parts tell.
+		cooling: goesOn ? null : alone.cooling,
+		lifted_min: Math.min(alone.lifted_min, (first.entry.doc.clockFrom - last.entry.at) / MINUTE_MS),
+		into_min: (first.entry.at - last.entry.at) / MINUTE_MS,
+	};
 }
 
 /** The minute at which the last of its limits was reached, by all that was read; its end where one never was. */
@@ -189,15 +269,6 @@ function corrected(entries: readonly RecordEntry[], read: readonly ReadPoint[]):
 		if (C === undefined) return [point];
 		return C === null ? [] : [{ ...point, C }];
 	});
-}
-
-/** When the code's clock began for food that is watched on in another way. */
-export function clockOf({ entry, watched, points }: WatchNow, at: number): number {
-	const { from_C } = entry.doc.code.cooling;
-	if (entry.doc.course !== "cool" || from_C === null) return entry.doc.clockFrom;
-	const first = points.find(({ C }) => C <= from_C);
-	if (!first) return at;
-	return watched.points[0] && watched.points[0][1] <= from_C ? entry.doc.clockFrom : first.at;
 }
 
 /**

@@ -85,6 +85,29 @@ export function fromWallClock(date: string, time: string, timeZone: string): num
 	return isValid(local) ? local.getTime() : undefined;
 }
 
+/** The first instant of a day of the calendar on the wall of the house. @returns undefined when it is no such day */
+export function startOfDay(date: string, timeZone: string): number | undefined {
+	const noon = fromWallClock(date, "12:00", timeZone);
+	return noon === undefined ? undefined : onDay(noon, timeZone, 0);
+}
+
+/** Clocks are put back by so much: an hour, or half of one. */
+const PUT_BACK_MS = [HOUR_MS / 2, HOUR_MS] as const;
+
+/**
+ * The instants at which the house's wall showed a date and time: two in the night in which clocks are
+ * put back, none when it is no such day or minute.
+ */
+export function instantsShowing(date: string, time: string, timeZone: string): readonly number[] {
+	const at = fromWallClock(date, time, timeZone);
+	if (at === undefined) return [];
+	const others = PUT_BACK_MS.flatMap((by) => [at - by, at + by]).filter((other) => {
+		const shown = wallClock(other, timeZone);
+		return shown.date === date && shown.time === time;
+	});
+	return [at, ...others].sort((a, b) => a - b);
+}
+
 /**
  * Minutes from the last time the house's clock showed so much until an instant: a clock change in
  * between is counted as the minutes that pass.
@@ -127,4 +150,9 @@ export const DAY_MS = 86_400_000;
 /** A day of the calendar so many days later: "2026-12-05" and 2 give "2026-12-07". */
 export function laterDay(date: string, days: number): string {
 	return new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY_MS).toISOString().slice(0, 10);
+}
+
+/** Days of the calendar from one day to another: "2026-12-05" and "2026-12-07" give 2. */
+export function daysBetween(from: string, to: string): number {
+	return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / DAY_MS);
 }

@@ -11,8 +11,10 @@ export {
 } from "./clockWords.ts";
 export {
 	DAY_MS,
+	daysBetween,
 	fromWallClock,
 	HOUR_MS,
+	instantsShowing,
 	isOpen,
 	laterDay,
 	latestWorkingStart,
@@ -22,6 +24,7 @@ export {
 	minutesUntil,
 	onDay,
 	startBefore,
+	startOfDay,
 	toFiveMinutes,
 	type WorkingHours,
 	wallClock,

@@ -9,11 +9,13 @@ export interface Limit {
 	readonly C: number;
 	/** Which side of it is wanted. */
 	readonly wanted: "atMost" | "atLeast";
-	/** Minutes on the code's clock by which it is to be reached; null where it is to hold all the time, or names none. */
+	/**
+	 * Minutes on the code's clock by which it is to be reached: from where the code counts, else from when
+	 * it went in. Null where it is to hold all the time, or names none.
+	 */
 	readonly within_min: number | null;
 }
 
-/** What of a house code is held against readings. */
 /** What of a code judges what is watched. */
 export type CodeLimits = Pick<HouseCode, "cooling" | "reheat" | "holdHot_C" | "keepCold_C">;
 
@@ -24,7 +26,7 @@ export function limitsOf(course: Course, { cooling, reheat, holdHot_C, keepCold_
 			return cooling.to.map(({ to_C, within_min }) => ({
 				C: to_C,
 				wanted: "atMost",
-				within_min: within_min + cooling.standing_min,
+				within_min,
 			}));
 		case "reheat":
 			return [{ C: reheat.core_C, wanted: "atLeast", within_min: reheat.within_min }];

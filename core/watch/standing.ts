@@ -9,8 +9,10 @@ export interface Watched {
 	readonly code: CodeLimits;
 	/** How it is cooled, as far as is known. */
 	readonly cooling: ChillGiven | null;
-	/** When the code's clock began where that was before the watch: it was lifted, or watched before. Not above 0. */
-	readonly clockFrom_min: number;
+	/** When it was lifted, or began to be heated or kept: before the watch, or as it began. Not above 0. */
+	readonly lifted_min: number;
+	/** When it went to where it is cooled; not above 0, and not before it was lifted. */
+	readonly into_min: number;
 	/** All that counts of what was read, in order. */
 	readonly points: readonly Point[];
 	readonly now_min: number;
@@ -42,10 +44,42 @@ export type Outcome = "met" | "missed" | "notKnown" | "open";
 
 /** The worst of its limits: missed before not known, not known before what is still open. */
 export function outcomeOf(standing: readonly Pick<LimitStanding, "verdict">[]): Outcome {
-	const has = (one: LimitStanding["verdict"]) => standing.some(({ verdict }) => verdict === one);
-	if (has("missed")) return "missed";
-	if (has("notKnown") || standing.length === 0) return "notKnown";
-	return standing.every(({ verdict }) => verdict === "met") ? "met" : "open";
+	if (standing.length === 0) return "notKnown";
+	return worstOutcome(standing.map(({ verdict }) => OUTCOME_OF[verdict] ?? "open"));
+}
+
+const OUTCOME_OF: { readonly [V in LimitStanding["verdict"]]?: Outcome } = {
+	met: "met",
+	missed: "missed",
+	notKnown: "notKnown",
+};
+
+/** From the worst on. */
+const OUTCOMES: readonly Outcome[] = ["missed", "notKnown", "open", "met"];
+
+/** The worst of several; not known where there is none. */
+export function worstOutcome(outcomes: readonly Outcome[]): Outcome {
+	return OUTCOMES.find((one) => outcomes.includes(one)) ?? "notKnown";
+}
+
+/** How long food stood between its lift and the cold, where a code limits that. */
+export interface Stood {
+	readonly within_min: number;
+	readonly minutes: number;
+	readonly verdict: "met" | "missed";
+}
+
+/** @returns null where the code names no limit for it, or it is not cooled */
+export function stoodBefore({
+	course,
+	code,
+	lifted_min,
+	into_min,
+}: Pick<Watched, "course" | "code" | "lifted_min" | "into_min">): Stood | null {
+	const { standing_min: within_min } = code.cooling;
+	if (course !== "cool" || within_min === 0) return null;
+	const minutes = into_min - lifted_min;
+	return { within_min, minutes, verdict: minutes <= within_min ? "met" : "missed" };
 }
 
 /**
@@ -111,17 +145,18 @@ function verdictOf(
 }
 
 /**
- * When the code's clock began: as the food passed the temperature it is counted from. What was
- * colder already when it was first read has been so since it was lifted, for all anybody knows.
+ * When the code's clock began: as the food passed the temperature it is counted from, else as it went
+ * in. What was colder already when it was first read has been so since it was lifted, for all anybody
+ * knows.
  */
-function clockBegan({ course, code, cooling, points, clockFrom_min }: Watched): number | null {
+function clockBegan({ course, code, cooling, points, lifted_min, into_min }: Watched): number | null {
 	const { from_C } = code.cooling;
-	if (course !== "cool" || from_C === null) return clockFrom_min;
+	if (course !== "cool" || from_C === null) return into_min;
 	const [first] = points;
 	if (!first) return null;
-	if (first[1] <= from_C) return clockFrom_min;
+	if (first[1] <= from_C) return lifted_min;
 	const began = crossingOf(points, { C: from_C, wanted: "atMost" });
-	return began ?? (cooling ? (minutesAhead(cooling, points, from_C)?.likely ?? null) : null);
+	return began ?? (cooling ? (minutesAhead(cooling, asItCoolsNow(points), from_C)?.likely ?? null) : null);
 }
 
 /** When a course first came to the wanted side of a limit, along straight lines. */
@@ -134,13 +169,19 @@ function crossingOf(points: readonly Point[], limit: Pick<Limit, "C" | "wanted">
 	return before[0] + ((before[1] - limit.C) / (before[1] - C)) * (minute - before[0]);
 }
 
+/** Readings since it is cooled as it is now, with the last before: it was cooled otherwise until then. */
+function asItCoolsNow(points: readonly Point[]): readonly Point[] {
+	const last = points.findLastIndex(([minute]) => minute < 0);
+	return last <= 0 ? points : points.slice(last);
+}
+
 /** How the way just gone is read on where no model is at hand, minutes; and how far off that may be. */
 const NEWEST_MIN = 15;
 const LEAST_MIN = 4;
 const OFF_SHARE = 0.3;
 
 function aheadOf(limit: Limit, { course, cooling, points }: Watched): Range | null {
-	if (course === "cool" && cooling) return minutesAhead(cooling, points, limit.C);
+	if (course === "cool" && cooling) return minutesAhead(cooling, asItCoolsNow(points), limit.C);
 	const last = points.at(-1);
 	const before = last && points.find(([minute]) => minute >= last[0] - NEWEST_MIN);
 	if (!last || !before || last[0] - before[0] < LEAST_MIN) return null;

@@ -44,7 +44,8 @@ const watched = (changed: Partial<Watched>): Watched => ({
 	course: "cool",
 	code: HOUSE_CODES.twoStage57,
 	cooling: PAN,
-	clockFrom_min: 0,
+	lifted_min: 0,
+	into_min: 0,
 	points: [],
 	now_min: changed.points?.at(-1)?.[0] ?? 0,
 	isEnded: false,
@@ -112,7 +113,7 @@ describe("how a pan stands to its house code", () => {
 			[0, 50],
 			[10, 45],
 		];
-		const [first] = standingOf(watched({ points, clockFrom_min: -40 }));
+		const [first] = standingOf(watched({ points, lifted_min: -40 }));
 		expect(first?.by_min).toBe(80);
 	});
 

@@ -10,7 +10,7 @@ import {
 	swapEffect,
 } from "#core/dish";
 import { ALLERGENS, type Ingredient, ingredientOf, type RecipeLine, type Substitute } from "#core/recipe";
-import { dayWords } from "#core/time";
+import { dayTyped } from "#core/time";
 import { BY_PRODUCTS } from "#core/trade";
 import type { PacksDrawing } from "../../ui/drawings/Packs.tsx";
 import { swapsTyped, usesTyped, withSwap } from "../../ui/forms/settled.ts";
@@ -173,7 +173,7 @@ function leftOf(
 	return byProductsOf(plan, rule).map(({ kind, kg, at, useBy }) => {
 		const { [kind]: to = "", ...others } = byProducts;
 		const perKg = worth[kind];
-		const day = dayWords(Date.parse(`${useBy}T12:00:00Z`), "UTC");
+		const day = dayTyped(useBy);
 		return {
 			what: BY_PRODUCTS[kind],
 			mass: kind === "liquid" ? reading.volume(kg) : reading.mass(kg),

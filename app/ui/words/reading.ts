@@ -1,5 +1,5 @@
 import { threeDigits, type UnitSystem } from "#core/quantity";
-import { clockWords, type DayNames, dayNamesFor, dayWords, wallClock } from "#core/time";
+import { clockWords, type DayNames, dayNamesFor, dayTyped, dayWords, wallClock } from "#core/time";
 import { type Measures, measuresIn } from "./measures.ts";
 
 /** How one reader is told things: units, the house's clock, and which day is today. */
@@ -13,6 +13,10 @@ export interface Reading extends Measures {
 	/** The clock time alone. */
 	time(at: number): string;
 	day(at: number): string;
+	/** A day of the calendar, "2026-12-08", with its year: "Tue 8 Dec 2026". It passes through no instant. */
+	date(date: string): string;
+	/** An instant as a record has it: "Tue 8 Dec 2026 19:30". */
+	moment(at: number): string;
 	/** The same reader of one sitting: every day of it is named in one way. */
 	towards(serviceAt: number): Reading;
 }
@@ -31,6 +35,11 @@ export function readingIn(units: UnitSystem, timeZone: string, now: number, dayN
 		},
 		time,
 		day: (at) => dayWords(at, timeZone),
+		date: dayTyped,
+		moment: (at) => {
+			const { date, time: clockTime } = wallClock(at, timeZone);
+			return `${dayTyped(date)} ${clockTime}`;
+		},
 		towards: (serviceAt) => readingIn(units, timeZone, now, dayNamesFor(serviceAt, timeZone, now)),
 	};
 }

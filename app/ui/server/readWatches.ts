@@ -1,6 +1,6 @@
 import { groupBy } from "es-toolkit";
 import { type RecordEntry, type WatchNow, watchesAsked, watchesNow } from "#core/records";
-import { type Database, readPoints } from "#db";
+import { type Reader, readPoints } from "#db";
 
 /**
  * The watches of some lots as they stand, lot by lot.
@@ -9,7 +9,7 @@ import { type Database, readPoints } from "#db";
  * @param now  instant
  */
 export async function readWatches(
-	db: Database,
+	db: Reader,
 	lots: readonly (readonly RecordEntry[])[],
 	now: number,
 ): Promise<WatchNow[][]> {

@@ -1,0 +1,3 @@
+import { benchPlan } from "../bench/plan.ts";
+
+benchPlan();
