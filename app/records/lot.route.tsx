@@ -152,15 +152,13 @@ type View = Route.ComponentProps["loaderData"]["view"];
 
 /** The one thing to know of a lot: whether it may be used, and until when. */
 function Released({ view, isLive }: { readonly view: View; readonly isLive: boolean }) {
-	const { release, useBy } = view;
 	return (
 		<chakra.div marginTop="8px" aria-label="Passport" role="group">
 			<Figure size="large" display="block">
-				{release === null ? "Used up" : release.head === null ? `Use by ${useBy}` : `▲ ${release.head}`}
+				{view.head}
 			</Figure>
 			<p>
-				{release?.head ? `Pan ${release.tag}: ${release.words}. Last day ${useBy}. ` : ""}
-				<Muted>{isLive ? "Readings come in by themselves." : ""}</Muted>
+				{view.says} <Muted>{isLive ? "Readings come in by themselves." : ""}</Muted>
 			</p>
 			{view.voids > 0 ? (
 				<p>

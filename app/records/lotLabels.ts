@@ -94,7 +94,9 @@ function headOf(
 	return {
 		head,
 		release,
-		beside: isCooling ? `Once it is released: ${day.toLowerCase()}` : passportWords(passport, reading),
+		beside: isCooling
+			? `Once released: use by ${reading.date(useBy ?? "")}`
+			: passportWords(passport, reading),
 	};
 }
 

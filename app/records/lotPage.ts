@@ -45,8 +45,7 @@ export async function lotPage(visit: HouseVisit, number: number, selected: strin
 		lot: number,
 		dish: now.doc.dish,
 		about: aboutWords(now, reading),
-		useBy: now.useBy === null ? null : reading.date(now.useBy),
-		release: worst && { ...worst, head: labelHead(worst, now), words: passportWords(worst, reading) },
+		...headOf(worst, now, reading),
 		voids: voids.length,
 		contents: now.doc.contents,
 		allergens: now.doc.allergens,
@@ -71,6 +70,20 @@ export async function lotPage(visit: HouseVisit, number: number, selected: strin
 }
 
 export type LotView = Awaited<ReturnType<typeof lotPage>>;
+
+/** The one thing to know of it: its last day, or that nobody uses it; and below it why. */
+function headOf(
+	worst: Passport | null,
+	now: LotNow,
+	reading: Reading,
+): { readonly head: string; readonly says: string } {
+	if (worst === null || now.useBy === null) return { head: "Used up", says: "" };
+	const day = reading.date(now.useBy);
+	const head = labelHead(worst, now);
+	if (head === null) return { head: `Use by ${day}`, says: "" };
+	if (worst.isCooling) return { head, says: `Once released: use by ${day}.` };
+	return { head: `▲ ${head}`, says: `Pan ${worst.tag}: ${passportWords(worst, reading)}. Last day ${day}.` };
+}
 
 /** Sittings so near may be where it is served, ms. */
 const NEAR_MS = 3 * DAY_MS;

@@ -1,11 +1,12 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
+import { Refusal, refuse } from "#core/check";
 import { DAY_MS, onDay, wallClock } from "#core/time";
 import { readSittings, withRecipes, writeRecord } from "#db";
 import { MomentField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
-import { typedIn } from "../ui/forms/form.ts";
+import { type Typed, typedIn } from "../ui/forms/form.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
@@ -63,6 +64,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 	return doneOrSaid(typed, visit.reading, async () => {
 		if (planned.refused !== null) throw data({ said: planned.refused }, { status: 400 });
 		const at = momentTyped(typed, house.timeZone, Date.now());
+		const into = intoTyped(typed, house.timeZone, at);
 		const known = new Set(planned.deliveries.map(({ delivery }) => String(delivery)));
 		const from = form
 			.getAll("from")
@@ -71,7 +73,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 			.map(Number);
 		const written = await writeRecord(store, who, clientIdOf(typed), (next) =>
 			entriesOfLot(planned, {
-				...{ lot: next.lot, watch: next.watch, at, from },
+				...{ lot: next.lot, watch: next.watch, at, into, from },
 				place: (typed.place ?? "").trim(),
 				isCooled: typed.cooled === "on",
 				madeOn: wallClock(at, house.timeZone).date,
@@ -86,6 +88,17 @@ export async function action({ context, request }: Route.ActionArgs) {
 		const [made] = written;
 		return redirect(`/records/lots/${made?.doc.kind === "lot" ? made.doc.lot : ""}`);
 	});
+}
+
+/** When it went into the cold: as it was lifted, where nothing was typed. @throws {Refusal} naming its own field */
+function intoTyped({ into = "" }: Typed, timeZone: string, lifted: number): number {
+	if (into.trim() === "") return lifted;
+	try {
+		return momentTyped({ time: into }, timeZone, Date.now(), lifted);
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		throw refuse("into", error.problems[0]?.message ?? "is no time");
+	}
 }
 
 const Choices = chakra("li", {
@@ -153,6 +166,13 @@ export default function NewLot({ loaderData, actionData }: Route.ComponentProps)
 					</chakra.p>
 					<chakra.div display="grid" gap="12px 14px" gridTemplateColumns={{ base: "1fr", sm: "1fr 1fr" }}>
 						<MomentField label="Lifted (empty: just now)" typed={typed} wrong={wrong} />
+						<Field
+							label="Into the cold at (empty: as it was lifted)"
+							name="into"
+							autoComplete="off"
+							defaultValue={typed.into}
+							wrong={wrong.into}
+						/>
 						<Field
 							label="Where it goes to"
 							name="place"

@@ -76,7 +76,9 @@ export function entriesOfLot(
 	made: {
 		readonly lot: number;
 		readonly watch: number;
+		/** When it was lifted, and when it went into the cold. */
 		readonly at: number;
+		readonly into: number;
 		readonly place: string;
 		readonly from: readonly number[];
 		readonly isCooled: boolean;
@@ -85,17 +87,17 @@ export function entriesOfLot(
 		readonly code: DocOf<"watch">["code"];
 	},
 ): readonly { readonly at: number; readonly doc: DocOf<"lot"> | DocOf<"watch"> }[] {
-	const { lot, at, place, from, isCooled, keeps, madeOn, code } = made;
+	const { lot, at, into, place, from, isCooled, keeps, madeOn, code } = made;
 	const { dish, sittingId, dishId, sitting, portions, pans, contents, allergens, reheat } = planned;
 	const doc: DocOf<"lot"> = {
 		...{ kind: "lot", lot, dish, sittingId, dishId, sitting, made: madeOn, portions },
 		...{ pans: [...pans], place, reheat, from: [...from], keeps },
-		contents: contents.slice(0, 600),
-		allergens: allergens.slice(0, 600),
+		contents,
+		allergens,
 	};
 	if (!isCooled) return [{ at, doc }];
 	const watches = pans.map(({ tag, depth_mm }, index) => ({
-		at,
+		at: into,
 		doc: {
 			...{ kind: "watch" as const, watch: made.watch + index, lot, tag, course: "cool" as const },
 			...{ probe: null, code, clockFrom: at, continues: null },

@@ -297,7 +297,7 @@ describe("the page of a lot", () => {
 			["Reheating", true],
 			["Cooling", false],
 		]);
-		expect(after.pans[0]?.says).toMatch(/^do not use: it cooled too slowly, and is heated through/);
+		expect(after.pans[0]?.says).toMatch(/^do not use: cooled too slowly, and is heated through/);
 		expect((await lotPage(visit, lot, String(watch))).open?.choices).not.toContain("reheated");
 	});
 
@@ -308,12 +308,12 @@ describe("the page of a lot", () => {
 		const form = new FormData();
 		for (const [name, value] of Object.entries(frozen)) form.set(name, value);
 		await writeOnLot({ visit, live, lot, typed: frozen }, form);
-		const { pans, useBy } = await lotPage(visit, lot, null);
+		const { pans, head } = await lotPage(visit, lot, null);
 		expect(pans.map(({ thaws }) => thaws)).toEqual([
 			expect.stringMatching(/^Thaws in the fridge in \d+ to \d+ h/),
 			expect.stringMatching(/^Thaws in the fridge in \d+ to \d+ h/),
 		]);
-		expect(useBy).toBe(dayTyped(laterDay(today(), 89)));
+		expect(head).toBe(`Use by ${dayTyped(laterDay(today(), 89))}`);
 	});
 
 	it("refuses a correction that changes nothing", async () => {
@@ -336,7 +336,7 @@ describe("the page of a lot", () => {
 		const useBy = dayTyped(laterDay(today(), 9));
 		const date = { intent: "date", useBy, reason: "typed a week off", clientId: "dated-0001" };
 		await send(date);
-		expect((await page()).useBy).toBe(useBy);
+		expect((await page()).says).toBe(`Once released: use by ${useBy}.`);
 		expect((await page()).written[0]?.words).toMatch(
 			/^All pans: the use-by was wrong, it is .*: typed a week off$/,
 		);
@@ -462,6 +462,29 @@ describe("when something was", () => {
 			expect(() => momentTyped({ keptAt }, "UTC", now)).toThrow(/time/);
 		expect(momentTyped({ time: "1730" }, "UTC", now)).toBe(now - 30 * MINUTE_MS);
 		expect(momentTyped({ date: "4 Dec", time: "20:00" }, "UTC", now)).toBe(Date.UTC(2026, 11, 4, 20));
+	});
+
+	it("is last night's, typed after midnight", () => {
+		const past = Date.UTC(2026, 11, 5, 0, 10);
+		expect(momentTyped({ time: "23:50" }, "UTC", past)).toBe(past - 20 * MINUTE_MS);
+	});
+
+	it("is one of two in the night the clocks go back, and is asked for where it may be either", () => {
+		const zone = "Europe/London";
+		const [first, second] = [Date.UTC(2026, 9, 25, 0, 30), Date.UTC(2026, 9, 25, 1, 30)];
+		const later = Date.UTC(2026, 9, 25, 9);
+		expect(momentTyped({ time: "01:30 first" }, zone, later)).toBe(first);
+		expect(momentTyped({ time: "01:30 second" }, zone, later)).toBe(second);
+		expect(() => momentTyped({ time: "01:30" }, zone, later)).toThrow(/twice.*“01:30 first”/);
+		// Between the two only one has been; and nothing was before it began.
+		expect(momentTyped({ time: "01:30" }, zone, first + 20 * MINUTE_MS)).toBe(first);
+		expect(momentTyped({ time: "01:30" }, zone, later, second - MINUTE_MS)).toBe(second);
+	});
+
+	it("is on the nearest such day, and one that has not come yet is asked for", () => {
+		expect(momentTyped({ date: "30 Nov", time: "10:00" }, "UTC", now)).toBe(Date.UTC(2026, 10, 30, 10));
+		expect(() => momentTyped({ date: "6 Dec", time: "10:00" }, "UTC", now)).toThrow(/date.*not come yet/);
+		expect(momentTyped({ date: "6 Dec 2025", time: "10:00" }, "UTC", now)).toBe(Date.UTC(2025, 11, 6, 10));
 	});
 
 	it("is neither later than now nor before it began", () => {

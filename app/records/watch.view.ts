@@ -94,7 +94,7 @@ export function watchView(now: WatchNow, given: Surroundings, again = false): Wa
 		course: doc.course,
 		doing: COURSE_WORDS[doc.course].doing,
 		figure: told ? figureOf(told, now, reading) : "",
-		verdict: told?.verdict ?? "open",
+		verdict: now.goesOnIn.length > 0 ? now.outcome : (told?.verdict ?? "open"),
 		isPressing,
 		newest: newestWords(points.at(-1), now.probe, reading),
 		doubt: doubt ? doubtWords(doubt, reading) : null,
@@ -135,10 +135,11 @@ export const ACTION_WORDS = {
 	asked: { choice: "Ask whoever decides", done: "asked whoever decides" },
 } as const;
 
-function figureOf(limit: LimitStanding, { entry, watched }: WatchNow, reading: Reading): string {
+function figureOf(limit: LimitStanding, { entry, watched, goesOnIn }: WatchNow, reading: Reading): string {
 	const degrees = reading.temperature(limit.C);
 	const clock = (minute: number) => reading.time(entry.at + minute * MINUTE_MS);
 	const { verdict, at_min, by_min, ahead } = limit;
+	if (goesOnIn.length > 0) return `On in ${goesOnIn.join(", ")}`;
 	if (limit.within_min === null && isHeld(entry.doc.course)) {
 		if (verdict === "missed") return `${wrongSide(limit)} ${degrees} at ${clock(at_min ?? 0)}`;
 		if (verdict === "notKnown") return "Not known";

@@ -95,8 +95,9 @@ const Made = Type.Object({
 	portions: Type.Integer({ minimum: 1, maximum: 100_000, allowed: "portions from 1 to 100,000" }),
 	pans: Type.Array(LotPan, { minItems: 1, maxItems: 200, allowed: "1 to 200 pans" }),
 	place: Words(80),
-	contents: Words(600),
-	allergens: Words(600),
+	/** Whole: what is in it, and what it declares, are never cut. */
+	contents: Words(20_000),
+	allergens: Words(20_000),
 	reheat: Words(300),
 	/** Numbers of the deliveries it was made from. */
 	from: Type.Array(Number_, { maxItems: 200 }),
@@ -222,7 +223,7 @@ const Labelled = Type.Object({
 			release: oneOf(RELEASES),
 			cooling: Type.Boolean(),
 			useBy: Day,
-			allergens: Type.String({ maxLength: 4000, allowed: "up to 4,000 characters" }),
+			allergens: Words(20_000),
 		}),
 		{ minItems: 1, maxItems: 800 },
 	),

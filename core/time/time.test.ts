@@ -2,12 +2,15 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import {
 	clockWords,
+	daysBetween,
 	dayWords,
 	durationWords,
 	fromWallClock,
+	instantsShowing,
 	isOpen,
 	latestWorkingStart,
 	minutesUntil,
+	startOfDay,
 	wallClock,
 } from "./index.ts";
 
@@ -107,5 +110,33 @@ describe("times in words", () => {
 		["2026-11-28", ""],
 	])("%s %s is no time", (date, time) => {
 		expect(fromWallClock(date, time, ZONE)).toBeUndefined();
+	});
+});
+
+describe("a day of the calendar", () => {
+	it("begins at its own midnight, wherever the house is", () => {
+		expect(startOfDay("2026-12-08", "Pacific/Auckland")).toBe(Date.UTC(2026, 11, 7, 11));
+		expect(startOfDay("2026-12-08", "Pacific/Kiritimati")).toBe(Date.UTC(2026, 11, 7, 10));
+		expect(startOfDay("2026-12-08", "Pacific/Pago_Pago")).toBe(Date.UTC(2026, 11, 8, 11));
+		// Where the clocks go forward at midnight it begins at one.
+		expect(startOfDay("2026-09-06", "America/Santiago")).toBe(Date.UTC(2026, 8, 6, 4));
+		expect(startOfDay("2026-02-30", "UTC")).toBeUndefined();
+	});
+
+	it("is so many days from another, however long they are", () => {
+		expect(daysBetween("2026-10-24", "2026-10-26")).toBe(2);
+		expect(daysBetween("2027-03-01", "2027-02-28")).toBe(-1);
+	});
+});
+
+describe("a time on the wall", () => {
+	it("was shown twice in the night the clocks went back, by an hour or by half of one", () => {
+		expect(instantsShowing("2026-10-25", "01:30", "Europe/London")).toEqual([
+			Date.UTC(2026, 9, 25, 0, 30),
+			Date.UTC(2026, 9, 25, 1, 30),
+		]);
+		expect(instantsShowing("2026-04-05", "01:45", "Australia/Lord_Howe")).toHaveLength(2);
+		expect(instantsShowing("2026-10-25", "02:30", "Europe/London")).toHaveLength(1);
+		expect(instantsShowing("2026-10-25", "25:30", "Europe/London")).toEqual([]);
 	});
 });

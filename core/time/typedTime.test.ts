@@ -20,7 +20,9 @@ describe("a day as people type it", () => {
 		["28/11/2026", "2026-11-28"],
 		["11/28/2026", "2026-11-28"],
 		["24 Nov", "2026-11-24"],
-		["23 Nov", "2027-11-23"],
+		["23 Nov", "2026-11-23"],
+		["25 Aug", "2026-08-25"],
+		["24 Aug", "2027-08-24"],
 		["1 Jan", "2027-01-01"],
 		["12/12", "2026-12-12"],
 	])("%s is %s", (text, day) => {
@@ -111,7 +113,7 @@ describe("a moment as people type it", () => {
 	it("is read back with its weekday, and with its year only where it is needed", () => {
 		expect(momentTyped({ date: "2026-12-05", time: "19:30" }, TODAY)).toBe("Sat 5 Dec 19:30");
 		expect(momentTyped({ date: "2028-12-05", time: "19:30" }, TODAY)).toBe("Tue 5 Dec 2028 19:30");
-		expect(momentTyped({ date: "2026-11-20", time: "08:00" }, TODAY)).toBe("Fri 20 Nov 2026 08:00");
+		expect(momentTyped({ date: "2026-11-20", time: "08:00" }, TODAY)).toBe("Fri 20 Nov 08:00");
 	});
 
 	it("is read again as it is shown", () => {

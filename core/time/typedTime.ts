@@ -1,4 +1,5 @@
-import { addYears, format, isValid, parse } from "date-fns";
+import { format, isValid, parse } from "date-fns";
+import { daysBetween } from "./houseTime.ts";
 
 /** Days and times as people type them, for forms; what they mean is written in one way. */
 
@@ -11,7 +12,7 @@ export interface TwoDays {
 
 /**
  * The day that was typed: "2026-11-28", "28 Nov", "Sat 28 November 2026", "28.11.", "28/11/2026".
- * Without a year it is the next such day.
+ * Without a year it is the one just gone, where that is no more than three months ago; else the next.
  *
  * @param today the day it is, as `2026-11-24`
  * @returns as `2026-11-28`; two days where "5/12" may be either; undefined when it is none
@@ -45,11 +46,13 @@ function monthOf(name: string): string {
 
 function inYear(day: string, month: string, year: string | undefined, today: string): string | undefined {
 	if (year !== undefined) return dayOf(year, month, day);
-	const thisYear = dayOf(today.slice(0, 4), month, day);
-	if (thisYear !== undefined && thisYear >= today) return thisYear;
-	const next = format(addYears(parse(today, DAY, new Date(0)), 1), "yyyy");
-	return dayOf(next, month, day);
+	const thisYear = Number(today.slice(0, 4));
+	return [thisYear - 1, thisYear, thisYear + 1]
+		.flatMap((one) => dayOf(String(one).padStart(4, "0"), month, day) ?? [])
+		.find((one) => daysBetween(one, today) <= JUST_GONE_DAYS);
 }
+
+const JUST_GONE_DAYS = 91;
 
 const DAY = "yyyy-MM-dd";
 
@@ -74,7 +77,7 @@ export interface ClockMoment {
  * The moment that was typed: "5 dec 1930", "Sat 5 Dec 2026 19:30", "28.11. 7pm", "2026-12-05 19:30".
  *
  * @param today the day it is, as `2026-11-24`
- * @param dayOfText how its day is read: the next such day, unless told otherwise
+ * @param dayOfText how its day is read, unless as in `readDay`
  * @returns two days where it may be either; undefined when it names no day, or no time
  */
 export function readMoment(
@@ -103,7 +106,7 @@ function isYearNear(text: string, today: string): boolean {
 	return [year - 1, year, year + 1].includes(Number(text));
 }
 
-/** A moment as it stands in a field: "Sat 5 Dec 19:30"; with its year where it is not the next such day. */
+/** A moment as it stands in a field: "Sat 5 Dec 19:30"; with its year where it would be read as another. */
 export function momentTyped({ date, time }: ClockMoment, today: string): string {
 	const full = dayTyped(date);
 	const short = full.replace(/ \d{4}$/, "");

@@ -8,7 +8,7 @@ import type { Store } from "../Store.ts";
 
 const TIME_ZONE = "Atlantic/Faroe";
 
-const BLAST: ChillGiven = { depth_mm: 32, start_C: 84, medium: "blast", medium_C: -2, consistency: "stew" };
+const BLAST: ChillGiven = { depth_mm: 28, start_C: 84, medium: "blast", medium_C: -10, consistency: "stew" };
 const DEEP: ChillGiven = { ...BLAST, depth_mm: 66 };
 
 /** Deliveries of two days ago: short name, name, kg, °C at the door, supplier, their lot. */
@@ -117,24 +117,35 @@ function readOf(
 	return read;
 }
 
-/** Measured by hand each half hour, below its limit in time, then moved to the cold room. */
+/** A while from the lift to the chiller, well under what its code lets food stand, minutes. */
+const CARRIED_MIN = 12;
+
+/** Measured by hand now and then, below its limit in time, then moved to the cold room. */
 async function cooledInTime(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
 	const at = now - 27 * HOUR_MS;
 	const pans = pansOf(3, BLAST.depth_mm, "C");
 	const lot: DemoLot = { lot: 1, at, dish: "Celeriac, black lentils", from: 2, pans, place: "Blast chiller" };
 	await writeRecord(store, "Ebba", "demo-in-time", () => [
 		{ at, doc: lotDoc(lot) },
-		...pans.map(({ tag }, index) => ({ at, doc: watchDoc(index + 1, 1, tag, at, BLAST) })),
+		...pans.map(({ tag }, index) => ({
+			at,
+			doc: { ...watchDoc(index + 1, 1, tag, at, BLAST), clockFrom: at - CARRIED_MIN * MINUTE_MS },
+		})),
 	]);
 	await keeper.keep(
-		pans.flatMap((_, index) => readOf(index + 1, at, BLAST, { every_min: 28, until_min: 112, who: "Ebba" })),
+		pans.flatMap((_, index) => readOf(index + 1, at, BLAST, { every_min: 25, until_min: 75, who: "Ebba" })),
 	);
-	const end = at + 115 * MINUTE_MS;
+	const end = at + 80 * MINUTE_MS;
 	await writeRecord(store, "Ebba", "demo-in-time-end", () => [
 		...pans.map((_, index): NewEntry => ({ at: end, doc: { kind: "ended", watch: index + 1, lot: 1 } })),
 		{ at: end, doc: { kind: "stage", lot: 1, stage: "moved", tags: [], place: "Cold room", note: "" } },
 	]);
 }
+
+const SPREAD = [
+	[5, "P1a"],
+	[6, "P1b"],
+] as const;
 
 /** One deep pan was going to be too late, and was spread over two. */
 async function cooledTooSlowly(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
@@ -153,22 +164,34 @@ async function cooledTooSlowly(store: Store, keeper: ReadingKeeper, now: number)
 	const spreadAt = at + 20 * MINUTE_MS;
 	const slow = readOf(4, at, DEEP, { every_min: 5, until_min: 20, who: "Odd" });
 	await keeper.keep(slow);
-	const half: ChillGiven = { ...DEEP, depth_mm: DEEP.depth_mm / 2 - 8, start_C: slow.at(-1)?.C ?? 80 };
+	const half: ChillGiven = { ...DEEP, depth_mm: DEEP.depth_mm / 2 - 6, start_C: slow.at(-1)?.C ?? 80 };
 	await writeRecord(store, "Odd", "demo-slow-spread", () => [
 		{ at: spreadAt, doc: { kind: "action", watch: 4, lot: 2, action: "spread", note: "" } },
 		{ at: spreadAt, doc: { kind: "ended", watch: 4, lot: 2 } },
 		{ at: spreadAt, doc: { kind: "spread", lot: 2, tag: "P1", parts: 2, depth_mm: half.depth_mm } },
-		{ at: spreadAt, doc: { ...watchDoc(5, 2, "P1a", at, half), continues: 4 } },
+		...SPREAD.map(([watch, tag]): NewEntry => {
+			const doc = { ...watchDoc(watch, 2, tag, spreadAt, half), clockFrom: at, continues: 4 };
+			return { at: spreadAt, doc };
+		}),
 	]);
-	await keeper.keep(readOf(5, spreadAt, half, { every_min: 24, until_min: 96, who: "Odd" }));
-	await writeRecord(store, "Odd", "demo-slow-end", () => [
-		{ at: spreadAt + 98 * MINUTE_MS, doc: { kind: "ended", watch: 5, lot: 2 } },
-	]);
+	await keeper.keep(
+		SPREAD.flatMap(([watch]) => readOf(watch, spreadAt, half, { every_min: 33, until_min: 66, who: "Odd" })),
+	);
+	await writeRecord(store, "Odd", "demo-slow-end", () =>
+		SPREAD.map(
+			([watch]): NewEntry => ({
+				at: spreadAt + 70 * MINUTE_MS,
+				doc: { kind: "ended", watch, lot: 2 },
+			}),
+		),
+	);
 }
 
-/** Four pans with their probes, an hour after they were lifted. */
+const COOLS_FOR_MIN = 45;
+
+/** Four pans with their probes, some while after they went in. */
 async function coolsNow(store: Store, keeper: ReadingKeeper, now: number): Promise<void> {
-	const at = now - HOUR_MS;
+	const at = now - COOLS_FOR_MIN * MINUTE_MS;
 	const pans = pansOf(4, BLAST.depth_mm, "D");
 	const lot: DemoLot = {
 		lot: 3,
@@ -182,16 +205,16 @@ async function coolsNow(store: Store, keeper: ReadingKeeper, now: number): Promi
 		{ at, doc: lotDoc(lot) },
 		...pans.map(({ tag }, index) => ({
 			at,
-			doc: { ...watchDoc(index + 6, 3, tag, at, BLAST), probe: `P0${index + 1}` },
+			doc: { ...watchDoc(index + 7, 3, tag, at, BLAST), probe: `P0${index + 1}` },
 		})),
 	]);
 	await keeper.keep(
 		pans.flatMap((_, index) =>
 			readOf(
-				index + 6,
+				index + 7,
 				at,
 				{ ...BLAST, start_C: BLAST.start_C - index },
-				{ every_min: 0.5, until_min: 60, who: null },
+				{ every_min: 0.5, until_min: COOLS_FOR_MIN, who: null },
 			),
 		),
 	);

@@ -42,7 +42,9 @@ export function DayField({ defaultValue = "", ...field }: TypedField) {
 	const text = useRef<HTMLInputElement>(null);
 	const dayIn = (value: string) => {
 		const day = readDay(value, today());
-		return typeof day === "string" ? day : undefined;
+		// A day that is past is not written out as if it were meant: the server asks.
+		const isAsked = typeof day === "string" && day < today() && !/\d{4}/.test(value);
+		return typeof day === "string" && !isAsked ? day : undefined;
 	};
 	const show = (value: string) => {
 		if (text.current) setTyped(text.current, dayTyped(value));

@@ -75,6 +75,16 @@ describe("a day and a time", () => {
 		});
 	});
 
+	it("are asked for where they are past and their year was not written", () => {
+		const gone = new Date(Date.now() - 5 * 86_400_000);
+		const month = gone.toLocaleString("en-GB", { month: "short", timeZone: "UTC" });
+		const typed = { date: `${gone.getUTCDate()} ${month}`, time: "19:30" };
+		const told = readForm(Form, form(typed));
+		expect("wrong" in told && told.wrong.date).toMatch(/was .* \d{4}; write its year/);
+		const dated = { ...typed, date: `${typed.date} ${gone.getUTCFullYear()}` };
+		expect(readForm(Form, form(dated))).toMatchObject({ value: { date: gone.toISOString().slice(0, 10) } });
+	});
+
 	it("are asked for where they could be two, or none", () => {
 		const typed = { date: "5/12/2026", time: "late" };
 		expect(readForm(Form, form(typed))).toEqual({

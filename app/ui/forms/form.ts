@@ -100,10 +100,14 @@ function readValue(name: string, text: string | undefined, field: TSchema): unkn
 	return readNumber(trimmed, name, (value) => fits(field, value)) ?? trimmed;
 }
 
-/** @throws {Refusal} when it could be two days */
+/** @throws {Refusal} when it could be two days, or is past and its year was not written */
 function dayIn(name: string, text: string): string {
 	const day = readDay(text, todayUtc()) ?? text;
-	if (typeof day === "string") return day;
+	if (typeof day === "string") {
+		const isPast = day !== text && day < todayUtc() && !/\d{4}/.test(text);
+		if (isPast) throw refuse(name, `“${text}” was ${dayTyped(day)}; write its year where that is meant`);
+		return day;
+	}
 	const [one, other] = day.either.map(dayTyped);
 	throw refuse(name, `“${text}” could be ${one} or ${other}; write the month as a word`);
 }

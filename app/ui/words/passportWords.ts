@@ -36,13 +36,13 @@ export function holdWords(hold: Hold, reading: Reading): string {
 		case "cooling":
 			return "it is still cooling";
 		case "coolingMissed":
-			return "it cooled too slowly: heat it through at once and cool it again, or throw it away";
+			return "cooled too slowly; heat through at once and cool again, or throw away";
 		case "coolingNotKnown":
 			return hold.watch === null ? "its cooling was not watched" : "its cooling is not known";
 		case "coolingAgain":
-			return "it cooled too slowly, and is heated through and cooled again";
+			return "cooled too slowly, and is heated through and cooled again";
 		case "coolingMissedTwice":
-			return "it cooled too slowly twice";
+			return "cooled too slowly twice";
 		case "keptMissed":
 			return `${KEPT_WORDS[hold.course]} missed its limit`;
 		case "keptNotKnown":

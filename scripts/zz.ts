@@ -1,3 +1,0 @@
-import { benchPlan } from "../bench/plan.ts";
-
-benchPlan();
