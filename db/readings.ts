@@ -1,6 +1,7 @@
 import { and, asc, desc, inArray, lt, max, sql } from "drizzle-orm";
 import { sortBy, uniqBy } from "es-toolkit";
 import { hashOf, type Linked, NO_HASH, type ReadPoint, type WatchAsked } from "#core/records";
+import { type DegreeUnit, lastHundredth } from "#core/safety";
 import type { Asked } from "#core/watch";
 import { newestEntry, readProbePlaces, sha256 } from "./record.ts";
 import type { Reader, Store } from "./Store.ts";
@@ -11,6 +12,8 @@ export interface NewReading {
 	readonly watch: number;
 	readonly at: number;
 	readonly C: number;
+	/** In which it was read; °C where it is absent. */
+	readonly unit?: DegreeUnit;
 	/** Who measured by hand; null where it was the probe. */
 	readonly who: string | null;
 }
@@ -105,8 +108,9 @@ export class ReadingKeeper {
 const MOST_ATTEMPTS = 20;
 
 const INSERT = `
-	INSERT INTO reading (number, watch, at, received, hundredths_c, who, hash)
-	SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5, unhex(value ->> 6)
+	INSERT INTO reading (number, watch, at, received, hundredths_c, who, unit, hash)
+	SELECT value ->> 0, value ->> 1, value ->> 2, value ->> 3, value ->> 4, value ->> 5, value ->> 6,
+		unhex(value ->> 7)
 	FROM json_each(?)`;
 
 function isNumberTaken(error: unknown): boolean {
@@ -128,8 +132,9 @@ async function lastReading(db: Reader): Promise<Linked> {
 
 /** All that a reading says, as it is hashed. */
 export function readingSaid(row: Omit<typeof reading.$inferSelect, "hash">): (string | number | null)[] {
-	const { number, watch, at, received, hundredths_C, who } = row;
-	return [number, watch, at, received, hundredths_C, who];
+	const { number, watch, at, received, hundredths_C, who, unit } = row;
+	const said = [number, watch, at, received, hundredths_C, who];
+	return unit === null ? said : [...said, unit];
 }
 
 /** The rows that are new, each with the hash of the one before it in its own. */
@@ -138,15 +143,15 @@ function chained(taken: readonly Waiting[], last: Linked, known: Set<string>) {
 	const rows: unknown[] = [];
 	const counts = taken.map(({ readings, received }) => {
 		let count = 0;
-		for (const { watch, at, C, who } of readings) {
+		for (const { watch, at, C, who, unit = null } of readings) {
 			const key = keyOf({ watch, at, who });
 			if (known.has(key)) continue;
 			known.add(key);
 			number += 1;
 			count += 1;
-			const said = readingSaid({ number, watch, at, received, hundredths_C: Math.round(C * 100), who });
-			hash = hashOf(sha256, hash, said);
-			rows.push([...said, hash]);
+			const row = { number, watch, at, received, hundredths_C: Math.round(C * 100), who, unit };
+			hash = hashOf(sha256, hash, readingSaid(row));
+			rows.push([number, watch, at, received, row.hundredths_C, who, unit, hash]);
 		}
 		return count;
 	});
@@ -208,9 +213,9 @@ export async function readPoints(db: Reader, watches: readonly WatchAsked[]): Pr
 			FROM json_each(${JSON.stringify(crossings)})
 		), crossed AS MATERIALIZED (
 			SELECT watch, CASE wanted WHEN 'atMost' THEN
-				(SELECT at FROM reading WHERE watch = limits.watch AND hundredths_c <= hundredths ORDER BY at LIMIT 1)
+				(SELECT at FROM reading WHERE watch = limits.watch AND hundredths_c <= hundredths AND who IS NULL ORDER BY at LIMIT 1)
 			ELSE
-				(SELECT at FROM reading WHERE watch = limits.watch AND hundredths_c >= hundredths ORDER BY at LIMIT 1)
+				(SELECT at FROM reading WHERE watch = limits.watch AND hundredths_c >= hundredths AND who IS NULL ORDER BY at LIMIT 1)
 			END AS at FROM limits
 		), stretch(watch, every_ms, at) AS (
 			SELECT watch, every_ms, (SELECT min(at) FROM reading WHERE watch = asked.watch) FROM asked
@@ -224,16 +229,19 @@ export async function readPoints(db: Reader, watches: readonly WatchAsked[]): Pr
 			UNION SELECT watch, (SELECT max(at) FROM reading WHERE watch = crossed.watch AND at < crossed.at) FROM crossed
 			UNION SELECT watch, (SELECT max(at) FROM reading WHERE watch = asked.watch) FROM asked
 		)
-		SELECT watch, json_group_array(json_array(number, at, hundredths, who)) AS points FROM (
-			SELECT reading.watch, number, reading.at, hundredths_c AS hundredths, who
+		SELECT watch, json_group_array(json_array(number, at, hundredths, who, unit)) AS points FROM (
+			SELECT reading.watch, number, reading.at, hundredths_c AS hundredths, who, unit
 			FROM moments CROSS JOIN reading ON reading.watch = moments.watch AND reading.at = moments.at
 			UNION ALL
-			SELECT reading.watch, number, at, hundredths_c AS hundredths, who
+			SELECT reading.watch, number, at, hundredths_c AS hundredths, who, unit
 			FROM asked CROSS JOIN reading ON reading.watch = asked.watch WHERE who IS NOT NULL
 		) GROUP BY watch`);
 	const points = rows.flatMap(({ watch, points }) =>
-		(JSON.parse(points) as [number, number, number, string | null][]).map(
-			([number, at, hundredths, who]): ReadPoint => ({ watch, number, at, C: hundredths / 100, who }),
+		(JSON.parse(points) as [number, number, number, string | null, DegreeUnit | null][]).map(
+			([number, at, hundredths, who, unit]): ReadPoint => ({
+				...{ watch, number, at, C: hundredths / 100, who },
+				...(unit === null ? {} : { unit }),
+			}),
 		),
 	);
 	return sortBy(
@@ -242,12 +250,13 @@ export async function readPoints(db: Reader, watches: readonly WatchAsked[]): Pr
 	);
 }
 
-/** Float noise of a limit in hundredths of a degree. */
-const NOISE = 1e-6;
-
-/** Which reading is looked for: the first so cold, or so hot, hundredths of a degree. */
-function firstBeyond({ C, wanted, when }: Asked): readonly [hundredths: number, side: Asked["wanted"]] {
-	const within = wanted === "atMost" ? Math.floor(C * 100 + NOISE) : Math.ceil(C * 100 - NOISE);
+/**
+ * Which of a probe's readings is looked for: the first so cold, or so hot, hundredths of a degree. Probes
+ * read °C; what hands read, in whatever unit, is all there.
+ */
+function firstBeyond(asked: Asked): readonly [hundredths: number, side: Asked["wanted"]] {
+	const { wanted, when } = asked;
+	const within = lastHundredth(asked, wanted);
 	if (when === "reached") return [within, wanted];
 	return wanted === "atMost" ? [within + 1, "atLeast"] : [within - 1, "atMost"];
 }
@@ -260,13 +269,9 @@ export async function readReadings(db: Reader, numbers: readonly number[]): Prom
 		.from(reading)
 		.where(inArray(reading.number, [...numbers]))
 		.orderBy(asc(reading.number));
-	return rows.map(({ number, watch, at, received, hundredths_C, who }) => ({
-		number,
-		watch,
-		at,
-		received,
-		C: hundredths_C / 100,
-		who,
+	return rows.map(({ number, watch, at, received, hundredths_C, who, unit }) => ({
+		...{ number, watch, at, received, C: hundredths_C / 100, who },
+		...(unit === null ? {} : { unit }),
 	}));
 }
 

@@ -31,7 +31,16 @@ import type {
 } from "#core/recipe";
 import { readDoc } from "#core/recipe";
 import { type RecordKind, USUAL_KEEPS } from "#core/records";
-import { type Cooling, type HouseCode, type KillTableKey, USUAL_COMING_UP_MIN } from "#core/safety";
+import {
+	type Cooling,
+	type DegreeUnit,
+	type HouseCode,
+	type KillTableKey,
+	type Life,
+	type LimitsF,
+	USUAL_COMING_UP_MIN,
+	USUAL_LIFE,
+} from "#core/safety";
 import type { CookChoice, DishShare, GuestSizes } from "#core/sitting";
 import type { TaskPlace } from "#core/tasks";
 import type { Cut } from "#core/trade";
@@ -191,7 +200,12 @@ export const houseCode = sqliteTable("house_code", {
 	kill: text("kill").$type<KillTableKey>().notNull().default("seventy"),
 	holdHot_C: real("hold_hot_c").notNull(),
 	keepCold_C: real("keep_cold_c").notNull().default(5),
+	display_C: real("display_c").notNull().default(5),
 	reheat: text("reheat", { mode: "json" }).$type<HouseCode["reheat"]>().notNull(),
+	life: text("life", { mode: "json" }).$type<Life>().notNull().default(USUAL_LIFE),
+	/** As its rule writes them in °F; null where it writes °C alone. */
+	limits_F: text("limits_f", { mode: "json" }).$type<LimitsF>(),
+	onlyF: integer("only_f", { mode: "boolean" }).notNull().default(false),
 	retired: integer("retired", { mode: "boolean" }).notNull().default(false),
 	version: version(),
 });
@@ -487,6 +501,8 @@ export const reading = sqliteTable(
 		received: integer("received").notNull(),
 		/** Hundredths of a degree: whole, so that it is hashed as it is kept. */
 		hundredths_C: integer("hundredths_c").notNull(),
+		/** In which it was read; °C where it is null. */
+		unit: text("unit").$type<DegreeUnit>(),
 		/** Who measured by hand; null where it was the probe. */
 		who: text("who"),
 		hash: sha256("hash").notNull(),

@@ -3,6 +3,7 @@ import {
 	CodeEntry,
 	codeOf,
 	HOUSE_CODES,
+	type HouseCode,
 	KILL_TABLE_KEYS,
 	KILL_TABLES,
 	presetOf,
@@ -21,10 +22,11 @@ export const meta: Route.MetaFunction = ({ loaderData }) => [
 ];
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
-	const { store } = await visitOf(context);
+	const { store, reading } = await visitOf(context);
 	if (params.codeId === "new") {
 		const preset = presetOf(new URL(request.url).searchParams.get("copy") ?? "") ?? HOUSE_CODES.blast90;
-		const typed = typedCode({ ...preset, name: `${preset.name}, our own` });
+		const own: HouseCode = { ...preset, name: `${preset.name}, our own` };
+		const typed = typedCode(own, reading.units === "us" ? "F" : "C");
 		return { title: "A code of our own", isNew: true, version: 0, typed };
 	}
 	const row = (await readOwnCodes(store.db)).find(({ id }) => id === params.codeId);
@@ -44,16 +46,21 @@ const FIELDS: readonly (readonly [keyof CodeEntry, string, "decimal" | "numeric"
 	["source", "Where the figures come from", "text"],
 	["dated", "Of when", "text"],
 	["standing_min", "May stand before it is cooled, min", "numeric"],
-	["from_C", "Cooling counts from, °C, or from the start", "decimal"],
+	["from_C", "Cooling counts from, or from going into the cold", "decimal"],
 	["comingUp_min", "From cold to hot within, min", "numeric"],
-	["holdHot_C", "Hold hot at, °C or more", "decimal"],
-	["keepCold_C", "Keep cold at, °C or less (empty: the coldest step)", "decimal"],
-	["first_C", "Cool to, °C", "decimal"],
+	["holdHot_C", "Hold hot at, or hotter", "decimal"],
+	["keepCold_C", "Keep cold at, or colder (empty: the coldest step)", "decimal"],
+	["display_C", "Carry or show cold at, or colder (empty: as it is kept)", "decimal"],
+	["first_C", "Cool to", "decimal"],
 	["first_min", "within, min", "numeric"],
-	["second_C", "And then to, °C, or nothing", "decimal"],
+	["second_C", "And then to, or nothing", "decimal"],
 	["second_min", "within, min from the start", "numeric"],
-	["reheat_C", "Reheat to a core of, °C", "decimal"],
+	["reheat_C", "Reheat to a core of", "decimal"],
 	["reheat_min", "within, min, or without delay", "numeric"],
+	["chilled_days", "Keeps, chilled, the day it is made counted, days", "numeric"],
+	["frozen_days", "Keeps frozen, days", "numeric"],
+	["opened_days", "Keeps once opened, days", "numeric"],
+	["thawed_days", "Keeps after the night in which it thaws, days", "numeric"],
 ];
 
 export default function Code({ loaderData, actionData }: Route.ComponentProps) {
@@ -68,6 +75,10 @@ export default function Code({ loaderData, actionData }: Route.ComponentProps) {
 				</p>
 			}
 		>
+			<Choice label="Its temperatures are in" name="unit" defaultValue={typed.unit ?? "C"} wrong={wrong.unit}>
+				<option value="C">°C</option>
+				<option value="F">°F</option>
+			</Choice>
 			{FIELDS.map(([field, label, inputMode]) => (
 				<Field
 					key={field}

@@ -12,7 +12,7 @@ import {
 } from "#core/kitchen";
 import { OVEN_KINDS } from "#core/ovens";
 import { depthOf, emptyPanWeight, panWords, shapeOfSizes, volumeBelow } from "#core/pans";
-import { HOUSE_CODE_KEYS, HOUSE_CODES } from "#core/safety";
+import { HOUSE_CODE_KEYS, HOUSE_CODES, type HouseCode } from "#core/safety";
 import type { WorkingHours } from "#core/time";
 import {
 	codeIn,
@@ -31,8 +31,8 @@ import { panDrawing } from "../ui/drawings/panDrawing.ts";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { ActLink, Figure, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
 import { visitOf } from "../ui/server/visit.ts";
-import { coolingWords } from "../ui/words/cautions.ts";
-import { minuteClock } from "../ui/words/reading.ts";
+import { codeWords } from "../ui/words/cautions.ts";
+import { minuteClock, type Reading } from "../ui/words/reading.ts";
 import type { Route } from "./+types/kitchen.route";
 import { PLACE_KIND_WORDS } from "./placeWords.ts";
 
@@ -103,13 +103,13 @@ export async function loader({ context }: Route.LoaderArgs) {
 				to: `/kitchen/codes/${own.id}`,
 				name: own.name,
 				figure: own.id === house.houseCode ? "in use" : "our own",
-				rest: `cool ${coolingWords(own, reading)}; ${own.source}, ${own.dated}`,
+				rest: codeTold(own, reading),
 			})),
 			...HOUSE_CODE_KEYS.map((key) => ({
 				to: `/kitchen/codes/new?copy=${key}`,
 				name: HOUSE_CODES[key].name,
 				figure: key === house.houseCode ? "in use" : "copy it",
-				rest: `cool ${coolingWords(HOUSE_CODES[key], reading)}; ${HOUSE_CODES[key].source}, ${HOUSE_CODES[key].dated}`,
+				rest: codeTold(HOUSE_CODES[key], reading),
 			})),
 		],
 		house: {
@@ -118,11 +118,16 @@ export async function loader({ context }: Route.LoaderArgs) {
 			headspace: reading.length(house.headspace_mm),
 			lift: reading.mass(house.liftLimit_g / 1000),
 			code: code.name,
-			cooling: coolingWords(code, reading),
+			limits: codeWords(code, reading),
 			burners: `${house.burners}, ${house.hobPower_w / 1000} kW each into the pot`,
 			timeZone: house.timeZone,
 		},
 	};
+}
+
+/** A code with all its limits, and where they come from. */
+function codeTold(code: HouseCode, reading: Reading): string {
+	return `${codeWords(code, reading)}. From ${code.source}, ${code.dated}.`;
 }
 
 /** An oven as it stands, cold; what breaks a limit is not drawn. */
@@ -270,8 +275,8 @@ export default function Kitchen({
 							<Row label="One carries">{house.lift} at the most</Row>
 							<Row label="Burners">{house.burners}</Row>
 							<Row label="House code">
-								<b>{house.code}</b>: cool {house.cooling}. Reference only; the local authority and the
-								licensed operator decide.
+								<b>{house.code}</b>: {house.limits}. Reference only; the local authority and the licensed
+								operator decide.
 							</Row>
 						</chakra.dl>
 					</Sheet>

@@ -4,6 +4,7 @@ import { shownMark, type WorkedBatch, type WorkedDish } from "#core/day";
 import { type ByProductUses, type GoingInto, goingInto, type OrderRow, orderList, startAt } from "#core/dish";
 import type { KnownIngredients } from "#core/kitchen";
 import { SUPPLIERS, type Supplier } from "#core/recipe";
+import { keepsBy } from "#core/records";
 import { DAY_MS } from "#core/time";
 import { type Database, readKitchen, readSitting, readSittings, type Sitting } from "#db";
 import { afterNumber, type UnderNumber, withoutFigures } from "../ui/server/underNumber.server.ts";
@@ -73,7 +74,10 @@ export async function orderFor(
 	const dishes = rows.flatMap(({ dish, plan }) =>
 		plan ? [{ name: dish.recipe.name, recipe: dish.recipe, plan, uses: dish.byProducts }] : [],
 	);
-	const rule = { timeZone: policy.timeZone, keeps_days: house.chilled_days };
+	const rule = {
+		timeZone: policy.timeZone,
+		keeps_days: keepsBy(house, policy.code.life).chilled_days,
+	};
 	const into = goingInto(dishes, rule);
 	// What is there only after the stock is on goes into the next one.
 	const inTime = [...into].filter(([id, { at }]) => at <= startOfBatch(id, planned));

@@ -3,6 +3,7 @@ import type { WorkedDish } from "#core/day";
 import { vesselsFor } from "#core/kitchen";
 import { threeDigits } from "#core/quantity";
 import { heatOf } from "#core/recipe";
+import { keepsBy } from "#core/records";
 import { wallClock } from "#core/time";
 import type { PlaceKey } from "#core/trade";
 import type { DishWithRecipe, PanTypeRow, Sitting } from "#db";
@@ -218,7 +219,10 @@ function makingOf(given: LongTableGiven, { dish, card }: Pick<WorkedRow, "dish" 
 		cook: dish.cook,
 		came: given.came,
 		tried: given.figuresWith,
-		rule: { timeZone: house.timeZone, keeps_days: house.chilled_days },
+		rule: {
+			timeZone: house.timeZone,
+			keeps_days: keepsBy(house, given.now.kitchen.policy.code.life).chilled_days,
+		},
 		worth: house.byProductWorth,
 		currency: house.currency,
 	};

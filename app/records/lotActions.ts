@@ -11,7 +11,7 @@ import {
 	tagsOfSpread,
 	withoutStruck,
 } from "#core/records";
-import type { HouseCode } from "#core/safety";
+import type { DegreeUnit, HouseCode } from "#core/safety";
 import { COURSES, type Remedy, remediesFor, usualCooling } from "#core/watch";
 import { codeIn, type NewEntry, readHouseCodes, readLots, readReadings, readSitting, writeRecord } from "#db";
 import { readForm } from "../ui/forms/form.ts";
@@ -106,7 +106,7 @@ async function keepReading(given: Given, { watch, C }: Read<"read">): Promise<vo
 	const begun = watchOf(await readLots(visit.store.db, [lot]), watch);
 	const read_C = checked(Type.Object({ C: Read_C }), { C: visit.reading.celsiusOf(C) }).C;
 	const at = moment(given, begun.at);
-	await live.readings.keep([{ watch, at, C: read_C, who: visit.who }]);
+	await live.readings.keep([{ watch, at, C: read_C, ...unitOf(visit), who: visit.who }]);
 }
 
 const DOES: {
@@ -171,6 +171,7 @@ const DOES: {
 				doc: {
 					...{ kind: "correction", ...corrected, lot: doing.lot, watch: watch ?? null, reason },
 					C: read_C,
+					...(read_C === null ? {} : unitOf(doing.visit)),
 				},
 			},
 		];
@@ -278,6 +279,11 @@ async function correctionOf(
 	return { of, number };
 }
 
+/** In which a reader reads a thermometer: it is kept with what was read. */
+function unitOf({ reading }: HouseVisit): { readonly unit?: DegreeUnit } {
+	return reading.units === "us" ? { unit: "F" } : {};
+}
+
 /** Readings that differ by less are the same, as they are kept, K. */
 const SAME_K = 0.005;
 
@@ -308,9 +314,10 @@ async function codeOf(visit: HouseVisit, { sittingId }: DocOf<"lot">): Promise<D
 
 /** A code as it is kept with what is watched by it. */
 export function inForce(code: HouseCode): DocOf<"watch">["code"] {
-	const { name, source, dated, cooling, holdHot_C, keepCold_C, reheat } = code;
+	const { name, source, dated, cooling, holdHot_C, keepCold_C, reheat, limits_F, onlyF } = code;
 	return {
-		...{ name, source, dated, holdHot_C, keepCold_C, reheat },
+		...{ name, source, dated, holdHot_C, keepCold_C, reheat, onlyF },
+		limits_F: limits_F && { ...limits_F, to: [...limits_F.to] },
 		cooling: { ...cooling, to: cooling.to.map((step) => ({ ...step })) },
 	};
 }

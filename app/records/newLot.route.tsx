@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
 import { Refusal, refuse } from "#core/check";
+import { keepsBy } from "#core/records";
 import { DAY_MS, onDay, wallClock } from "#core/time";
 import { readSittings, withRecipes, writeRecord } from "#db";
 import { MomentField } from "../ui/forms/DayField.tsx";
@@ -77,11 +78,7 @@ export async function action({ context, request }: Route.ActionArgs) {
 				place: (typed.place ?? "").trim(),
 				isCooled: typed.cooled === "on",
 				madeOn: wallClock(at, house.timeZone).date,
-				keeps: {
-					chilled_days: house.chilled_days,
-					frozen_days: house.frozen_days,
-					opened_days: house.opened_days,
-				},
+				keeps: keepsBy(house, planned.code.life),
 				code: inForce(planned.code),
 			}),
 		);

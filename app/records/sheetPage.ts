@@ -189,6 +189,7 @@ async function watchBody(
 			"Pan",
 			"First",
 			"Last",
+			"House code",
 			"Limits",
 			"Came out",
 			"Done about it",
@@ -212,6 +213,7 @@ function watchRow({ now, lot }: WatchTold, reading: Reading): string[] {
 		doc.tag,
 		first ? moment(first) : "nothing read",
 		last ? moment(last) : "",
+		doc.code.name,
 		limitsTold(now, reading)
 			.map(({ words }) => words)
 			.join("; "),
@@ -229,10 +231,10 @@ function watchRow({ now, lot }: WatchTold, reading: Reading): string[] {
 
 /** The sheet for a table programme. */
 export async function recordSheetCsv(visit: HouseVisit, given: SheetOf): Promise<string> {
-	const { columns, rows, codes } = await recordSheet(visit, given);
+	const { columns, rows } = await recordSheet(visit, given);
 	const named = columns.filter((column) => column !== "Sign");
-	return `\ufeff${Papa.unparse(
-		[[...named, "House code"], ...rows.map((row) => [...row.slice(0, named.length), codes.join("; ")])],
-		{ newline: "\r\n", escapeFormulae: true },
-	)}`;
+	return `\ufeff${Papa.unparse([named, ...rows.map((row) => row.slice(0, named.length))], {
+		newline: "\r\n",
+		escapeFormulae: true,
+	})}`;
 }

@@ -312,7 +312,9 @@ function drawingOf(now: WatchNow, reading: Reading): RecordDrawing {
 			who === null ? [] : [{ minute: minuteOf(at), C, words: reading.probed(C) }],
 		),
 		ahead:
-			last && aheads.length > 0 ? [last, ...aheads.map(({ C, ahead }) => [ahead.likely, C] as const)] : [],
+			last && aheads.length > 0
+				? [[last[0], last[1]], ...aheads.map(({ C, ahead }) => [ahead.likely, C] as const)]
+				: [],
 		ranges: aheads.map(({ C, ahead }) => ({ C, low_min: ahead.low, high_min: ahead.high })),
 		ceilings: standing.flatMap(({ C, by_min }) => {
 			if (held) return [{ C, by_min: end_min, words: reading.temperature(C) }];

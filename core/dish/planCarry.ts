@@ -58,7 +58,7 @@ export function planCarry(
 	const lightest_kg = Math.max(food_kg - (boxes - 1) * full_kg, LEAST_SHARE * full_kg);
 	const { hot, air_C, minutes, openings = 0 } = choice;
 	const packed_C = choice.packed_C ?? (hot ? PACKED_HOT_C : Math.min(PACKED_COLD_C, policy.code.keepCold_C));
-	const limit_C = hot ? policy.code.holdHot_C : policy.code.keepCold_C;
+	const limit_C = hot ? policy.code.holdHot_C : policy.code.display_C;
 	const UA_W_per_K = Math.max(
 		...known.map(({ loses_W_per_K }) => loses_W_per_K),
 		known.length ? 0 : USUAL_UA_W_PER_K,

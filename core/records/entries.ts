@@ -1,6 +1,7 @@
 import { type Static, type TObject, Type } from "@sinclair/typebox";
 import { Celsius, checked, Name, oneOf } from "../check/index.ts";
 import { ChillGiven } from "../chill/index.ts";
+import { DEGREE_UNITS } from "../safety/index.ts";
 import { COURSES } from "../watch/index.ts";
 
 /**
@@ -35,6 +36,10 @@ export const Read_C = Type.Number({
 	allowed: "a temperature from −60 to 400 °C",
 });
 
+const Fahrenheit = Type.Number({ minimum: -80, maximum: 760, allowed: "a temperature from −80 to 760 °F" });
+/** In which it was read; °C where it is absent. */
+const Unit = Type.Optional(oneOf(DEGREE_UNITS));
+
 const Cooling = Type.Object({
 	from_C: Type.Union([Celsius, Type.Null()]),
 	standing_min: Type.Integer({ minimum: 0, maximum: 1440 }),
@@ -56,6 +61,19 @@ const CodeInForce = Type.Object({
 		core_C: Celsius,
 		within_min: Type.Union([Type.Integer({ minimum: 1 }), Type.Null()]),
 	}),
+	limits_F: Type.Optional(
+		Type.Union([
+			Type.Object({
+				from: Type.Union([Fahrenheit, Type.Null()]),
+				to: Type.Array(Fahrenheit, { minItems: 1, maxItems: 4 }),
+				holdHot: Fahrenheit,
+				keepCold: Fahrenheit,
+				reheat: Fahrenheit,
+			}),
+			Type.Null(),
+		]),
+	),
+	onlyF: Type.Optional(Type.Boolean()),
 });
 
 /** A pan of food: how it stands and where. */
@@ -171,6 +189,7 @@ const Corrected = Type.Object({
 	watch: Type.Union([Number_, Type.Null()]),
 	/** What a reading should have been; null where it does not count. */
 	C: Type.Union([Read_C, Type.Null()]),
+	unit: Unit,
 	reason: Type.String({ minLength: 3, maxLength: 400, allowed: "a reason of 3 to 400 characters" }),
 });
 

@@ -21,6 +21,7 @@ export { type LabelSaid, labelsNow, type VoidLabel, voidLabels } from "./labels.
 export {
 	isUsedUp,
 	type Keeps,
+	keepsBy,
 	type LotNow,
 	lotNow,
 	type NotDone,

@@ -1,3 +1,4 @@
+import type { Life } from "../safety/index.ts";
 import { daysBetween, laterDay } from "../time/index.ts";
 import { type DocOf, type LotPan, ofKind, type RecordEntry, type Stage } from "./entries.ts";
 import { type CoolingOfPan, coolingOf } from "./panCooling.ts";
@@ -15,6 +16,16 @@ export interface Keeps {
 
 /** As is usual in cook-chill; a house sets its own. The local authority decides. */
 export const USUAL_KEEPS: Keeps = { chilled_days: 5, frozen_days: 90, opened_days: 1 };
+
+/** How long a lot keeps: as the house wants, and never longer than its code allows. */
+export function keepsBy(house: Keeps, life: Life): Required<Keeps> {
+	return {
+		chilled_days: Math.min(house.chilled_days, life.chilled_days),
+		frozen_days: Math.min(house.frozen_days, life.frozen_days),
+		opened_days: Math.min(house.opened_days, life.opened_days),
+		thawed_days: Math.min(house.thawed_days ?? house.opened_days, life.thawed_days),
+	};
+}
 
 export type PanState = "chilled" | Exclude<Stage, "moved">;
 

@@ -1,6 +1,7 @@
 import { groupBy } from "es-toolkit";
 import { must } from "../check/index.ts";
 import { clockBegins } from "../chill/index.ts";
+import type { DegreeUnit } from "../safety/index.ts";
 import { MINUTE_MS } from "../time/index.ts";
 import {
 	type Asked,
@@ -26,6 +27,8 @@ export interface ReadPoint {
 	readonly number: number;
 	readonly at: number;
 	readonly C: number;
+	/** In which it was read; °C where it is absent. */
+	readonly unit?: DegreeUnit;
 	/** Who measured by hand; null where it was the probe. */
 	readonly who: string | null;
 }
@@ -210,7 +213,7 @@ function chainWatched(chain: readonly [HeardWatch, ...HeardWatch[]], goesOn: boo
 	const [first] = chain;
 	const shifted = chain.flatMap(({ entry, counted }) => {
 		const by_min = (entry.at - last.entry.at) / MINUTE_MS;
-		return counted.map(([minute, C]): Point => [minute + by_min, C]);
+		return counted.map(([minute, ...read]): Point => [minute + by_min, ...read]);
 	});
 	const alone = watchedAlone(last.entry, shifted, {
 		now_min: last.now_min,
@@ -253,21 +256,25 @@ function pointsOf(
 	from: number,
 	counts: (point: ReadPoint) => boolean,
 ): Point[] {
-	return points.filter(counts).map(({ at, C }): Point => [(at - from) / MINUTE_MS, C]);
+	return points.filter(counts).map(({ at, C, unit }): Point => {
+		const minute = (at - from) / MINUTE_MS;
+		return unit === undefined ? [minute, C] : [minute, C, unit];
+	});
 }
 
 /** Readings as corrections leave them: those that do not count are gone. */
 function corrected(entries: readonly RecordEntry[], read: readonly ReadPoint[]): ReadPoint[] {
 	const corrections = ofKind(entries, "correction");
 	const readings = new Map(
-		corrections.flatMap(({ doc }) => (doc.of === "reading" ? [[doc.number, doc.C] as const] : [])),
+		corrections.flatMap(({ doc }) => (doc.of === "reading" ? [[doc.number, doc] as const] : [])),
 	);
 	const probes = new Set(corrections.flatMap(({ doc }) => (doc.of === "probe" ? [doc.number] : [])));
 	return read.flatMap((point) => {
 		if (point.who === null && probes.has(point.watch)) return [];
-		const C = readings.get(point.number);
-		if (C === undefined) return [point];
-		return C === null ? [] : [{ ...point, C }];
+		const { unit: _, ...read } = point;
+		const as = readings.get(point.number);
+		if (as === undefined) return [point];
+		return as.C === null ? [] : [{ ...read, C: as.C, ...(as.unit ? { unit: as.unit } : {}) }];
 	});
 }
 

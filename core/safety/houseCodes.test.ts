@@ -30,7 +30,8 @@ describe("house codes", () => {
 	it.each(CODES)("%s holds hot above what it cools to, and reheats at least as hot", (_key, code) => {
 		const coldest = Math.min(...code.cooling.to.map(({ to_C }) => to_C));
 		expect(code.holdHot_C).toBeGreaterThan(coldest);
-		expect(code.keepCold_C).toBeGreaterThanOrEqual(coldest);
+		expect(code.display_C).toBeGreaterThanOrEqual(code.keepCold_C);
+		expect(code.display_C).toBeGreaterThanOrEqual(coldest);
 		expect(code.keepCold_C).toBeLessThan(code.holdHot_C);
 		expect(code.reheat.core_C).toBeGreaterThanOrEqual(code.holdHot_C);
 	});
@@ -45,6 +46,18 @@ describe("house codes", () => {
 				{ to_C: 5, within_min: 360 },
 			],
 		});
+	});
+
+	it.each([
+		["twoStage57", 5, 5, 7, 74],
+		["blast90", 3, 8, 5, 75],
+		["blast90at82", 3, 8, 5, 82],
+		["twoHour63", 3, 10, 3, 63],
+		["twoStage60", 5, 5, 5, 60],
+		["twoStage60at75", 5, 5, 5, 75],
+	] as const)("%s stores at %d °C, shows at %d, for %d days, and reheats to %d °C", (key, ...figures) => {
+		const { keepCold_C, display_C, life, reheat } = HOUSE_CODES[key];
+		expect([keepCold_C, display_C, life.chilled_days, reheat.core_C]).toEqual(figures);
 	});
 
 	it("the ninety-minute chill is to 3 °C, after half an hour at the most", () => {
@@ -74,8 +87,22 @@ const readBack = (typed: Record<string, string>) =>
 	);
 
 describe("limits of the house's own", () => {
+	it("are kept in the degrees that they were typed in", () => {
+		const code = readBack(typedCode(HOUSE_CODES.twoStage57, "F"));
+		expect(code).toMatchObject({ onlyF: true, limits_F: HOUSE_CODES.twoStage57.limits_F });
+		expect(code.reheat.core_C).toBeCloseTo(73.889, 3);
+		expect(typedCode(code)).toEqual(typedCode(HOUSE_CODES.twoStage57, "F"));
+		expect(readBack(typedCode(code))).toEqual(code);
+	});
+
+	it("are refused outside what is allowed, in the unit they were typed in", () => {
+		const typed = { ...typedCode(HOUSE_CODES.blast90, "F"), holdHot_C: "90" };
+		expect(() => readBack(typed)).toThrow(/holdHot_C.*from 104 to 203 °F/);
+		expect(() => readBack({ ...typed, unit: "C" })).toThrow(/first_C|keepCold_C/);
+	});
+
 	it.each(HOUSE_CODE_KEYS)("begin as a copy of %s, and read back as what they were", (key) => {
-		expect(readBack(typedCode(HOUSE_CODES[key]))).toEqual(HOUSE_CODES[key]);
+		expect(readBack(typedCode(HOUSE_CODES[key]))).toEqual({ ...HOUSE_CODES[key], limits_F: null });
 		expect(presetOf(key)).toBe(HOUSE_CODES[key]);
 		expect(presetOf("nothing")).toBeNull();
 	});

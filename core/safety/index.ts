@@ -9,8 +9,11 @@ export {
 	HOUSE_CODES,
 	type HouseCode,
 	type HouseCodeKey,
+	type Life,
+	type LimitsF,
 	presetOf,
 	USUAL_COMING_UP_MIN,
+	USUAL_LIFE,
 } from "./houseCodes.ts";
 export { KILL_TABLE_KEYS, KILL_TABLES, type KillTable, type KillTableKey } from "./killTables.ts";
 export { equivalentMinutes, Lethality, meanRate } from "./lethality.ts";
@@ -25,3 +28,13 @@ export {
 	verdictOfReach,
 	verdictWithin,
 } from "./reach.ts";
+export {
+	celsiusOf,
+	DEGREE_UNITS,
+	type DegreeUnit,
+	fahrenheitOf,
+	isOnSide,
+	lastHundredth,
+	limitFor,
+	type RuleDegrees,
+} from "./ruleDegrees.ts";

@@ -1,9 +1,10 @@
 import { type ChillCase, type ChillGiven, chilling } from "../chill/index.ts";
 import { memoise } from "../memoise/index.ts";
 import type { Range } from "../quantity/index.ts";
+import type { DegreeUnit } from "../safety/index.ts";
 
-/** A reading: minutes since the watch began, and °C. */
-export type Point = readonly [minute: number, C: number];
+/** A reading: minutes since the watch began, °C, and the unit in which it was read; °C where it is absent. */
+export type Point = readonly [minute: number, C: number, unit?: DegreeUnit];
 
 /** How much less a reading counts for each forty minutes that it is older: the way ahead is like the way just gone. */
 const RECENT_MIN = 40;

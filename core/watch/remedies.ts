@@ -1,5 +1,5 @@
 import { type ChillGiven, minutesTo } from "../chill/index.ts";
-import { limitsOf } from "./courses.ts";
+import { isWithin, limitsOf } from "./courses.ts";
 import { standingOf, type Watched } from "./standing.ts";
 
 /** Something that makes food cool sooner than it does. */
@@ -55,7 +55,7 @@ export function remediesFor(watched: Watched, blast_C: number | null): Remedy[] 
 	const from_min = Math.max(now_min, last[0]) + TAKES_MIN;
 	// What is hotter than the code counts from begins to count sooner, too, when it cools sooner.
 	const { from_C } = code.cooling;
-	const isBegun = from_C === null || points.some(([, C]) => C <= from_C);
+	const isBegun = from_C === null || points.some((point) => isWithin({ C: from_C, wanted: "atMost" }, point));
 	const remedies = ways.map((way): Remedy => {
 		const asked = [...(isBegun ? [] : [from_C]), ...limits.map(({ C }) => C)];
 		const minutes = minutesTo(way.given, asked, "likely").map((one) =>

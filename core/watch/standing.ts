@@ -1,7 +1,16 @@
 import type { ChillGiven } from "../chill/index.ts";
 import type { Range } from "../quantity/index.ts";
+import { limitFor, type RuleDegrees } from "../safety/index.ts";
 import { minutesAhead, type Point } from "./ahead.ts";
-import { type CodeLimits, type Course, isHeld, isWithin, type Limit, limitsOf } from "./courses.ts";
+import {
+	type CodeLimits,
+	type Course,
+	countsFrom,
+	isHeld,
+	isWithin,
+	type Limit,
+	limitsOf,
+} from "./courses.ts";
 
 /** Food that is watched. Minutes are counted from when the watch began. */
 export interface Watched {
@@ -96,7 +105,7 @@ export function standingOf(watched: Watched): LimitStanding[] {
 }
 
 function held(limit: Limit, { points, isEnded }: Watched): LimitStanding {
-	const broken = points.find(([, C]) => !isWithin(limit, C));
+	const broken = points.find((point) => !isWithin(limit, point));
 	const verdict = broken ? "missed" : unbroken(points.length > 0, isEnded);
 	return { ...limit, by_min: null, at_min: broken?.[0] ?? null, ahead: null, isNever: false, verdict };
 }
@@ -150,23 +159,26 @@ function verdictOf(
  * knows.
  */
 function clockBegan({ course, code, cooling, points, lifted_min, into_min }: Watched): number | null {
-	const { from_C } = code.cooling;
-	if (course !== "cool" || from_C === null) return into_min;
+	const from = countsFrom(code);
+	if (course !== "cool" || from === null) return into_min;
 	const [first] = points;
 	if (!first) return null;
-	if (first[1] <= from_C) return lifted_min;
-	const began = crossingOf(points, { C: from_C, wanted: "atMost" });
-	return began ?? (cooling ? (minutesAhead(cooling, asItCoolsNow(points), from_C)?.likely ?? null) : null);
+	const counts = { ...from, wanted: "atMost" as const };
+	if (isWithin(counts, first)) return lifted_min;
+	const began = crossingOf(points, counts);
+	return began ?? (cooling ? (minutesAhead(cooling, asItCoolsNow(points), from.C)?.likely ?? null) : null);
 }
 
 /** When a course first came to the wanted side of a limit, along straight lines. */
-function crossingOf(points: readonly Point[], limit: Pick<Limit, "C" | "wanted">): number | null {
-	const index = points.findIndex(([, C]) => isWithin(limit, C));
-	if (index < 0) return null;
-	const [minute, C] = points[index] as Point;
-	const before = points[index - 1];
+function crossingOf(points: readonly Point[], limit: RuleDegrees & Pick<Limit, "wanted">): number | null {
+	const index = points.findIndex((point) => isWithin(limit, point));
+	const [crossed, before] = [points[index], points[index - 1]];
+	if (!crossed) return null;
+	const [minute, C, unit] = crossed;
 	if (!before || before[1] === C) return minute;
-	return before[0] + ((before[1] - limit.C) / (before[1] - C)) * (minute - before[0]);
+	// What is within by its tenth alone lies a little beyond the limit: it is there as it is read.
+	const share = Math.min(1, (before[1] - limitFor(limit, unit)) / (before[1] - C));
+	return before[0] + share * (minute - before[0]);
 }
 
 /** Readings since it is cooled as it is now, with the last before: it was cooled otherwise until then. */

@@ -1,11 +1,31 @@
 import Papa from "papaparse";
-import { ofKind, type RecordEntry, type WatchNow, watchesAsked, watchesNow } from "#core/records";
-import { HOUSE_CODES } from "#core/safety";
+import {
+	type DocOf,
+	lotNow,
+	ofKind,
+	passportsOf,
+	type RecordEntry,
+	tagsOfSpread,
+	type WatchNow,
+	watchesAsked,
+	watchesNow,
+} from "#core/records";
+import { celsiusOf, fahrenheitOf, HOUSE_CODES } from "#core/safety";
 import { HOUR_MS, MINUTE_MS, wallClock } from "#core/time";
 import { COURSES, type Course } from "#core/watch";
-import { type NewReading, ReadingKeeper, readLots, readPoints, type Store, writeRecord } from "#db";
+import {
+	type NewEntry,
+	type NewReading,
+	ReadingKeeper,
+	readDeliveries,
+	readLots,
+	readPoints,
+	type Store,
+	writeRecord,
+} from "#db";
 import { SHEET_KINDS } from "../../app/records/sheetKinds.ts";
 import { limitWords, OUTCOME_WORDS } from "../../app/records/watch.view.ts";
+import { labelHead } from "../../app/ui/words/passportWords.ts";
 import { type Reading, readingIn } from "../../app/ui/words/reading.ts";
 import { LOT } from "../../core/records/records.testing.ts";
 import { mainOf } from "./readScreen.ts";
@@ -14,8 +34,9 @@ import { mainOf } from "./readScreen.ts";
 export async function drawWatches(store: Store, random: () => number, at: number): Promise<number> {
 	const codes = Object.values(HOUSE_CODES);
 	const drawn = codes.flatMap((code) => COURSES.map((course) => ({ code, course })));
+	const pans = drawn.map((_, index) => ({ tag: `A${index + 1}`, vessel: "GN 1/1-100", depth_mm: 65, kg: 8 }));
 	const written = await writeRecord(store, "agree", `watches ${at}`, (next) => [
-		{ at, doc: { ...LOT, lot: next.lot, made: new Date(at).toISOString().slice(0, 10) } },
+		{ at, doc: { ...LOT, lot: next.lot, from: [], pans, made: new Date(at).toISOString().slice(0, 10) } },
 		...drawn.flatMap(({ code, course }, index) => {
 			const watch = next.watch + index;
 			const doc = {
@@ -24,18 +45,41 @@ export async function drawWatches(store: Store, random: () => number, at: number
 			};
 			const ended = { kind: "ended" as const, watch, lot: next.lot };
 			const isEnded = random() < ENDED_SHARE;
-			return [{ at, doc }, ...(isEnded ? [{ at: at + 8 * HOUR_MS, doc: ended }] : [])];
+			if (!isEnded || course !== "cool" || random() > SPREAD_SHARE)
+				return [{ at, doc }, ...(isEnded ? [{ at: at + 8 * HOUR_MS, doc: ended }] : [])];
+			return [{ at, doc }, ...spreadOver(doc, at + HOUR_MS, next.watch + drawn.length + 2 * index)];
 		}),
 	]);
-	const readings = ofKind(written, "watch").flatMap(({ doc }) => drawnReadings(doc, at, random));
+	const goesOn = new Set(ofKind(written, "spread").map(({ doc }) => doc.tag));
+	const readings = ofKind(written, "watch").flatMap(({ doc, at: begun }) =>
+		drawnReadings(doc, at, random).filter(
+			(one) => one.at >= begun && (!goesOn.has(doc.tag) || one.at < at + HOUR_MS),
+		),
+	);
 	await new ReadingKeeper(store).keep(readings);
 	return ofKind(written, "lot")[0]?.doc.lot ?? 0;
 }
 
+/** It is watched on in two pans from a moment on. */
+function spreadOver(doc: DocOf<"watch">, at: number, watch: number): NewEntry[] {
+	const { lot, tag } = doc;
+	return [
+		{ at, doc: { kind: "ended", watch: doc.watch, lot } },
+		{ at, doc: { kind: "spread", lot, tag, parts: 2, depth_mm: 30 } },
+		...tagsOfSpread(tag, 2).flatMap((part, index): NewEntry[] => [
+			{ at, doc: { ...doc, watch: watch + index, tag: part, continues: doc.watch } },
+			{ at: at + 7 * HOUR_MS, doc: { kind: "ended", watch: watch + index, lot } },
+		]),
+	];
+}
+
+/** Half of the coolings that ended were spread over two pans. */
+const SPREAD_SHARE = 0.5;
 /** Most are out of their pan when the day is over; some have nothing read. */
 const ENDED_SHARE = 0.8;
 const UNREAD_SHARE = 0.1;
 const BY_HAND_SHARE = 0.4;
+const FAHRENHEIT_SHARE = 0.5;
 
 /** A falling or rising line with steps of its own: read every ten seconds, or by hand now and then. */
 function drawnReadings(
@@ -53,10 +97,11 @@ function drawnReadings(
 	return Array.from({ length: Math.floor((7.5 * HOUR_MS) / every_ms) }, (_, index) => {
 		const gone_ms = index * every_ms;
 		const C = to + (from - to) * Math.exp(-gone_ms / slow_ms) + 0.4 * (random() - 0.5);
-		return {
-			...{ watch, at: at + Math.round(gone_ms), who: isHand ? "agree" : null },
-			C: Math.round(C * 100) / 100,
-		};
+		const read = { watch, at: at + Math.round(gone_ms), who: isHand ? "agree" : null };
+		// Some hands read °F, to the tenth.
+		if (isHand && random() < FAHRENHEIT_SHARE)
+			return { ...read, C: celsiusOf(Math.round(fahrenheitOf(C) * 10) / 10), unit: "F" };
+		return { ...read, C: Math.round(C * 100) / 100 };
 	});
 }
 
@@ -92,7 +137,38 @@ export async function agreeOnWatches(
 		}
 	}
 	found.push(...(await offTheWay(url, lot, watches, reading)));
+	found.push(...(await offThePassports(store, url, { lot, entries, watches }, reading)));
 	return { found, count: watches.length };
+}
+
+/** Labels that say another thing than what the passport says by all that was read. */
+async function offThePassports(
+	store: Store,
+	url: string,
+	{ lot, entries, watches }: { lot: number; entries: readonly RecordEntry[]; watches: readonly WatchNow[] },
+	reading: Reading,
+): Promise<string[]> {
+	const dayOf = (at: number) => wallClock(at, reading.timeZone).date;
+	const now = lotNow(entries, watches, dayOf);
+	if (!now) return [];
+	const deliveries = await readDeliveries(store.db, now.doc.from);
+	const passports = passportsOf({ lot: now, watches, deliveries, today: dayOf(reading.now) });
+	const page = `/records/lots/${lot}/labels`;
+	const labels = await wordsOf(
+		`${url}${page}`,
+		'section[aria-label^="Labels of"] li, [aria-label^="Labels of"] li',
+	);
+	return [
+		...(labels.length === passports.length
+			? []
+			: [`${page} has ${labels.length} labels for ${passports.length} pans`]),
+		...passports.flatMap((passport) => {
+			const useBy = now.pans.find(({ tag }) => tag === passport.tag)?.useBy ?? "";
+			const head = labelHead(passport, now) ?? `Use by ${reading.date(useBy)}`;
+			const label = labels.find((words) => words.includes(`Lot ${lot}, pan ${passport.tag}${head}`));
+			return label === undefined ? [`${page}: no label of pan ${passport.tag} says “${head}”`] : [];
+		}),
+	];
 }
 
 /** Limits of the lot's whole way that are told otherwise than by their own pan. */

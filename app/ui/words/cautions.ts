@@ -2,7 +2,7 @@ import { type Hazard, hazardsOf, type Plan } from "#core/dish";
 import { isInOven } from "#core/recipe";
 import type { HouseCode } from "#core/safety";
 import { durationWords } from "#core/time";
-import type { Reading } from "./reading.ts";
+import { counted, type Reading } from "./reading.ts";
 
 /**
  * The cautions of a braise with their limits. They never say that food is safe: they
@@ -65,6 +65,22 @@ export function coolingWords({ cooling }: Pick<HouseCode, "cooling">, reading: R
 	const standing =
 		cooling.standing_min > 0 ? `, after at most ${durationWords(cooling.standing_min)} of standing` : "";
 	return from + steps.join(" and ") + standing;
+}
+
+/** A whole code in words, limit by limit. */
+export function codeWords(code: HouseCode, reading: Reading): string {
+	const { life, holdHot_C, keepCold_C, display_C, comingUp_min } = code;
+	const days = (count: number) => counted(count, "day");
+	const shown =
+		display_C > keepCold_C ? `; carried or shown at ${reading.temperature(display_C)} or below` : "";
+	return [
+		`Cool ${coolingWords(code, reading)}`,
+		`kept at ${reading.temperature(keepCold_C)} or below for ${days(life.chilled_days)}, the day it is made counted${shown}`,
+		`held hot at ${reading.temperature(holdHot_C)} or above`,
+		`heated again ${reheatWords(code, reading)}`,
+		`from cold to hot within ${durationWords(comingUp_min)}`,
+		`frozen for ${days(life.frozen_days)}, then ${days(life.thawed_days)} after the night in which it thaws; opened, ${days(life.opened_days)}`,
+	].join("; ");
 }
 
 /** "to a core of 75 °C without delay" */
