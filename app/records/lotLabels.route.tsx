@@ -10,12 +10,12 @@ import { Act, Note } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
 import { visitOf } from "../ui/server/visit.ts";
-import { counted } from "../ui/words/reading.ts";
 import type { Route } from "./+types/lotLabels.route";
 import { clientIdOf } from "./clientIdOf.ts";
+import type { LotLabel } from "./labelLayout.ts";
 import { printed } from "./labelPrinter.server.ts";
 import { LABEL_SHEET_KEYS, LABEL_SHEETS } from "./labelSheets.ts";
-import type { LotLabel, Squares } from "./lotLabels.ts";
+import type { Squares } from "./lotLabels.ts";
 import { lotLabels } from "./lotLabels.ts";
 import { numberIn } from "./numberIn.ts";
 
@@ -45,7 +45,8 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	const typed = typedIn(await formOf(request));
 	const { origin } = new URL(request.url);
 	const asked = { lot, origin, again: typed.again === "1" };
-	const { says } = await lotLabels(visit, asked);
+	const { says, noLetter } = await lotLabels(visit, asked);
+	if (noLetter !== null) return data({ said: noLetterWords(noLetter), typed }, { status: 400 });
 	const search = new URLSearchParams(asked.again ? { again: "1" } : {});
 	if (typed.as === "document") {
 		search.set("sheet", typed.sheet ?? "");
@@ -61,6 +62,10 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 		says.length === 0 ? [] : [{ at: Date.now(), doc: { kind: "labels", lot, labels: [...says] } }],
 	);
 	return redirect(`/records/lots/${lot}/labels${typed.as === "document" ? ".pdf" : ""}?${search}`);
+}
+
+function noLetterWords(character: string): string {
+	return `No font of the house has “${character}”, and nothing on a label is left out. Write the name in letters that it has (Latin, Greek, Cyrillic, Arabic, Chinese, Japanese), or print this page.`;
 }
 
 export default function LotLabelsPage({ loaderData, actionData }: Route.ComponentProps) {
@@ -104,14 +109,7 @@ export default function LotLabelsPage({ loaderData, actionData }: Route.Componen
 					<Act>To the label printer</Act>
 				</Form>
 			</chakra.div>
-			{view.voids > 0 ? (
-				<Note className="screenOnly" marginBottom="14px">
-					▲ {counted(view.voids, "label")} that {view.voids === 1 ? "was" : "were"} printed no longer{" "}
-					{view.voids === 1 ? "says" : "say"} what is so. Stick {view.voids === 1 ? "a new one" : "new ones"}{" "}
-					over {view.voids === 1 ? "it" : "them"}.{" "}
-					<Link to={again ? "." : "?again=1"}>{again ? "All labels" : "Those alone"}</Link>
-				</Note>
-			) : null}
+			<VoidNote voids={view.voids} again={again} />
 			{printedNow ? (
 				<Note role="status" className="screenOnly" marginBottom="14px">
 					The label printer has taken them.
@@ -145,6 +143,20 @@ export default function LotLabelsPage({ loaderData, actionData }: Route.Componen
 				</chakra.ul>
 			</Paper>
 		</PrintPage>
+	);
+}
+
+/** Labels that were printed and no longer say what is so. */
+function VoidNote({ voids, again }: { readonly voids: number; readonly again: boolean }) {
+	if (voids === 0) return null;
+	const words =
+		voids === 1
+			? "1 label that was printed no longer says what is so. Stick a new one over it."
+			: `${voids} labels that were printed no longer say what is so. Stick new ones over them.`;
+	return (
+		<Note className="screenOnly" marginBottom="14px">
+			▲ {words} <Link to={again ? "." : "?again=1"}>{again ? "All labels" : "Those alone"}</Link>
+		</Note>
 	);
 }
 

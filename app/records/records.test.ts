@@ -173,6 +173,43 @@ describe("the verdict of a watch", () => {
 	});
 });
 
+describe("the words of a limit", () => {
+	it("go by its verdict: what is late by seconds is missed by less than a minute", async () => {
+		const at = AT - 400 * MINUTE_MS;
+		const written = await writeRecord(store, "Ebba", "by seconds", ({ lot, watch }) => [
+			{ at, doc: { ...LOT, lot } },
+			...["A1", "A2"].flatMap((tag, index) => [
+				{
+					at,
+					doc: {
+						...{
+							kind: "watch" as const,
+							watch: watch + index,
+							lot,
+							tag,
+							course: "cool" as const,
+							probe: null,
+						},
+						...{ code: inForce(HOUSE_CODES.blast90), cooling: null, clockFrom: at, continues: null },
+					},
+				},
+				{ at: at + 100 * MINUTE_MS, doc: { kind: "ended" as const, watch: watch + index, lot } },
+			]),
+		]);
+		const [late = 0, onTime = 0] = ofKind(written, "watch").map(({ doc }) => doc.watch);
+		await new ReadingKeeper(store).keep(
+			[late, onTime].flatMap((watch) => [
+				{ watch, at, C: 80, who: "Ebba" },
+				{ watch, at: at + (watch === late ? 90 : 89.5) * MINUTE_MS + 20_000, C: 3, who: "Ebba" },
+			]),
+		);
+		const words = async (watch: number) =>
+			(await lotPage(visit, 2, String(watch))).open?.limits.map((limit) => limit.words)[1];
+		expect(await words(late)).toMatch(/, missed by less than 1 min$/);
+		expect(await words(onTime)).toMatch(/, met by less than 1 min$/);
+	});
+});
+
 describe("the page of a lot", () => {
 	it("tells of deep pans in a fridge that they are too late, and what meets the code", async () => {
 		const { open, watches } = await page();

@@ -140,17 +140,20 @@ function figureOf(limit: LimitStanding, { entry, watched, goesOnIn }: WatchNow, 
 	const clock = (minute: number) => reading.time(entry.at + minute * MINUTE_MS);
 	const { verdict, at_min, by_min, ahead } = limit;
 	if (goesOnIn.length > 0) return `On in ${goesOnIn.join(", ")}`;
-	if (limit.within_min === null && isHeld(entry.doc.course)) {
-		if (verdict === "missed") return `${wrongSide(limit)} ${degrees} at ${clock(at_min ?? 0)}`;
-		if (verdict === "notKnown") return "Not known";
-		return verdict === "open" ? "Not read yet" : `${rightSide(limit)} ${degrees}`;
-	}
+	if (isHeld(entry.doc.course)) return heldFigure(limit, degrees, clock);
 	if (at_min !== null) return `${degrees} at ${clock(at_min)}`;
 	if (verdict === "missed") return `${degrees} missed`;
 	if (verdict === "notKnown") return `${degrees} not known`;
 	if (by_min === null) return ahead ? `${degrees} about ${clock(ahead.likely)}` : `Until ${degrees}`;
 	const left_min = Math.max(0, Math.round(by_min - watched.now_min));
 	return `${durationWords(left_min)} left to ${degrees}`;
+}
+
+function heldFigure(limit: LimitStanding, degrees: string, clock: Clock): string {
+	const { verdict, at_min } = limit;
+	if (verdict === "missed") return `${wrongSide(limit)} ${degrees} at ${clock(at_min ?? 0)}`;
+	if (verdict === "notKnown") return "Not known";
+	return verdict === "open" ? "Not read yet" : `${rightSide(limit)} ${degrees}`;
 }
 
 /** "Its first point passed 57 °C at 05:04 by the plan. Counted from there: 21 °C by 07:04, 5 °C by 11:04." */
@@ -185,7 +188,7 @@ export function limitsTold(
 
 /** "In the cold within 30 min: after 12 min, met by 18 min" */
 function stoodWords({ within_min, minutes, verdict }: Stood): string {
-	const off = durationWords(Math.ceil(Math.abs(within_min - minutes)));
+	const off = offWords(Math.abs(within_min - minutes));
 	return `In the cold within ${durationWords(within_min)}: after ${durationWords(Math.round(minutes))}, ${verdict} by ${off}`;
 }
 
@@ -208,16 +211,11 @@ function heldWords({ C, wanted, verdict, at_min }: LimitStanding, clock: Clock, 
 	return verdict === "missed" ? `${name}: broken at ${clock(at_min ?? 0)}` : `${name}: held in every reading`;
 }
 
-function reachedWords(
-	{ at_min, by_min, ahead, isNever, verdict }: LimitStanding,
-	{ watched, goesOnIn }: WatchNow,
-	clock: Clock,
-): string {
+function reachedWords(limit: LimitStanding, { watched, goesOnIn }: WatchNow, clock: Clock): string {
+	const { at_min, by_min, ahead, isNever, verdict } = limit;
 	if (at_min !== null) {
-		const reached = `reached at ${clock(at_min)}`;
-		if (by_min === null) return reached;
-		const off = Math.round(by_min - at_min);
-		return `${reached}, ${off >= 0 ? "met" : "missed"} by ${durationWords(Math.abs(off))}`;
+		const off = by_min === null ? "" : `, ${verdict} by ${offWords(Math.abs(by_min - at_min))}`;
+		return `reached at ${clock(at_min)}${off}`;
 	}
 	if (verdict === "notKnown") return "not known, nothing that counts was read";
 	if (verdict === "missed") {
@@ -230,6 +228,11 @@ function reachedWords(
 	if (!ahead) return "nobody can say yet";
 	const likely = `likely at ${clock(ahead.likely)}, ${clock(ahead.low)} to ${clock(ahead.high)}`;
 	return `${likely}${AHEAD_WORDS[verdict as keyof typeof AHEAD_WORDS] ?? ""}`;
+}
+
+/** By how much: what is off by seconds is off all the same. */
+function offWords(minutes: number): string {
+	return minutes > 0 && minutes < 1 ? "less than 1 min" : durationWords(Math.round(minutes));
 }
 
 const AHEAD_WORDS = { onCourse: "; on course", tight: "; tight", late: "; too late as it goes" } as const;

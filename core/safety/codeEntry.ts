@@ -71,7 +71,7 @@ export function codeOf(typed: CodeEntry): HouseCode {
 	const { comingUp_min = USUAL_COMING_UP_MIN, kill = "seventy" } = typed;
 	for (const field of Object.keys(DOMAIN) as DegreesField[]) refuseOutside(field, typed[field], unit);
 	refuseSteps(typed, unit);
-	const C = (degrees: number) => (unit === "F" ? celsiusOf(degrees) : degrees);
+	const kept = (degrees: number) => (unit === "F" ? celsiusOf(degrees) : degrees);
 	const steps = [
 		{ to: first_C, within_min: first_min },
 		...(second_C === undefined || second_min === undefined ? [] : [{ to: second_C, within_min: second_min }]),
@@ -80,15 +80,15 @@ export function codeOf(typed: CodeEntry): HouseCode {
 	return {
 		...{ name, source, dated, comingUp_min, kill },
 		cooling: {
-			from_C: typed.from_C === undefined ? null : C(typed.from_C),
+			from_C: typed.from_C === undefined ? null : kept(typed.from_C),
 			...(typed.clock === undefined ? {} : { clock: typed.clock }),
 			standing_min,
-			to: steps.map(({ to, within_min }) => ({ to_C: C(to), within_min })),
+			to: steps.map(({ to, within_min }) => ({ to_C: kept(to), within_min })),
 		},
-		holdHot_C: C(typed.holdHot_C),
-		keepCold_C: C(keepCold),
-		display_C: C(typed.display_C ?? keepCold),
-		reheat: { core_C: C(typed.reheat_C), within_min: typed.reheat_min ?? null },
+		holdHot_C: kept(typed.holdHot_C),
+		keepCold_C: kept(keepCold),
+		display_C: kept(typed.display_C ?? keepCold),
+		reheat: { core_C: kept(typed.reheat_C), within_min: typed.reheat_min ?? null },
 		life: {
 			chilled_days: typed.chilled_days ?? USUAL_LIFE.chilled_days,
 			frozen_days: typed.frozen_days ?? USUAL_LIFE.frozen_days,
@@ -180,15 +180,15 @@ function degreesTyped(code: HouseCode, unit: DegreeUnit): Record<DegreesField, n
 		};
 	}
 	// As the rule writes them; to the tenth where it writes °C alone.
-	const F = (C: number | null | undefined) =>
+	const tenths = (C: number | null | undefined) =>
 		C === null || C === undefined ? C : Math.round(fahrenheitOf(C) * 10) / 10;
 	return {
-		from_C: limits_F?.from ?? F(cooling.from_C),
-		first_C: limits_F?.to[0] ?? F(first?.to_C),
-		second_C: limits_F?.to[1] ?? F(second?.to_C),
-		holdHot_C: limits_F?.holdHot ?? F(holdHot_C),
-		keepCold_C: limits_F?.keepCold ?? F(keepCold_C),
-		display_C: F(display_C),
-		reheat_C: limits_F?.reheat ?? F(reheat.core_C),
+		from_C: limits_F?.from ?? tenths(cooling.from_C),
+		first_C: limits_F?.to[0] ?? tenths(first?.to_C),
+		second_C: limits_F?.to[1] ?? tenths(second?.to_C),
+		holdHot_C: limits_F?.holdHot ?? tenths(holdHot_C),
+		keepCold_C: limits_F?.keepCold ?? tenths(keepCold_C),
+		display_C: tenths(display_C),
+		reheat_C: limits_F?.reheat ?? tenths(reheat.core_C),
 	};
 }

@@ -1,17 +1,14 @@
-import { createRequire } from "node:module";
-import { dirname, join } from "node:path";
 import PDFDocument from "pdfkit";
+import { type Run, runsOf, type Weight } from "./letters.ts";
 
 /** Millimetres in points. */
 const POINT_MM = 25.4 / 72;
 export const mm = (millimetres: number) => millimetres / POINT_MM;
 
-const FONTS = join(
-	dirname(createRequire(import.meta.url).resolve("@fontsource/atkinson-hyperlegible-next/package.json")),
-	"files",
-);
-const fontFile = (letters: "latin" | "latin-ext", weight: 400 | 700) =>
-	join(FONTS, `atkinson-hyperlegible-next-${letters}-${weight}-normal.woff`);
+/** From one line to the next, times the size of the letters. */
+const LINE_HEIGHT = 1.3;
+/** From the top of a line down to the foot of its letters. */
+const ASCENT = 0.984;
 
 export interface Words {
 	readonly x: number;
@@ -19,15 +16,16 @@ export interface Words {
 	readonly width: number;
 	readonly size: number;
 	readonly bold?: boolean;
-	/** No higher than this: what does not fit is cut with three dots. */
-	readonly height?: number;
 }
+
+type Lettering = Pick<Words, "size" | "bold">;
 
 /** A document for paper, in millimetres, in our own letters. */
 export class Pdf {
 	readonly #doc: PDFKit.PDFDocument;
 	readonly #chunks: Buffer[] = [];
 	readonly #ended: Promise<void>;
+	readonly #registered = new Set<string>();
 
 	/** @param page width and height, mm */
 	constructor(page: readonly [number, number], title: string) {
@@ -35,14 +33,10 @@ export class Pdf {
 			size: [mm(page[0]), mm(page[1])],
 			margin: 0,
 			autoFirstPage: false,
-			font: fontFile("latin", 400),
+			font: runsOf(" ")[0]?.letters.file(400) ?? "",
 			info: { Title: title, Producer: "Wide Table", Creator: "Wide Table" },
 			lang: "en-GB",
 		});
-		for (const weight of [400, 700] as const) {
-			this.#doc.registerFont(`latin ${weight}`, fontFile("latin", weight));
-			this.#doc.registerFont(`ext ${weight}`, fontFile("latin-ext", weight));
-		}
 		this.#doc.on("data", (chunk: Buffer) => this.#chunks.push(chunk));
 		this.#ended = new Promise((done) => this.#doc.once("end", done));
 	}
@@ -51,29 +45,81 @@ export class Pdf {
 		this.#doc.addPage();
 	}
 
-	/** Words in a box. @returns how high they are, mm */
-	words(text: string, { x, y, width, size, bold = false, height }: Words): number {
-		const doc = this.#doc;
-		const weight = bold ? 700 : 400;
-		const options = {
-			width: mm(width),
-			lineGap: size * 0.06,
-			...(height === undefined ? {} : { height: mm(height), ellipsis: true }),
-		};
-		const runs = runsOf(text);
-		doc.font(`latin ${weight}`).fontSize(size);
-		doc.x = mm(x);
-		doc.y = mm(y);
-		runs.forEach(({ letters, text: run }, index) => {
-			doc.font(`${letters} ${weight}`).text(run, { ...options, continued: index < runs.length - 1 });
-		});
-		return doc.y * POINT_MM - y;
+	/** Words in a box, as many lines as they take. @returns how high they are, mm */
+	words(text: string, { x, y, width, size, bold = false }: Words): number {
+		const lines = this.lines(text, { size, bold }, () => width);
+		for (const [index, line] of lines.entries()) {
+			this.write(line, x, y + index * lineHeight(size), { size, bold });
+		}
+		return lines.length * lineHeight(size);
 	}
 
 	/** How high words would be in a width, mm. */
 	heightOf(text: string, { width, size, bold = false }: Omit<Words, "x" | "y">): number {
-		this.#doc.font(`latin ${bold ? 700 : 400}`).fontSize(size);
-		return this.#doc.heightOfString(text, { width: mm(width), lineGap: size * 0.06 }) * POINT_MM;
+		return this.lines(text, { size, bold }, () => width).length * lineHeight(size);
+	}
+
+	/**
+	 * A text as it breaks into lines: between words, between signs of Han and kana, and inside what is
+	 * longer than a line.
+	 *
+	 * @param widthAt how wide a line may be, by its number from 0, mm
+	 */
+	lines(text: string, lettering: Lettering, widthAt: (line: number) => number): string[] {
+		return text.split("\n").reduce<string[]>((lines, part) => {
+			const own = this.#broken(part, lettering, (line) => widthAt(lines.length + line));
+			return [...lines, ...own];
+		}, []);
+	}
+
+	/** Words up to the next line that somebody set, broken where they do not fit. */
+	#broken(text: string, lettering: Lettering, widthAt: (line: number) => number): string[] {
+		const lines: string[] = [];
+		let line = "";
+		const fits = (words: string) => this.widthOf(words.trimEnd(), lettering) <= widthAt(lines.length);
+		for (const piece of piecesOf(text)) {
+			if (fits(line + piece)) {
+				line += piece;
+				continue;
+			}
+			if (line.trim() !== "") lines.push(line.trimEnd());
+			line = piece.trimStart();
+			// What is longer than a line is broken where it must be.
+			while (!fits(line) && line.length > 1) {
+				let count = line.length - 1;
+				while (count > 1 && !fits(line.slice(0, count))) count -= 1;
+				lines.push(line.slice(0, count));
+				line = line.slice(count);
+			}
+		}
+		return [...lines, line.trimEnd()];
+	}
+
+	/** How wide some words are in one line, mm. */
+	widthOf(text: string, { size, bold = false }: Lettering): number {
+		return runsOf(text).reduce((sum, run) => {
+			this.#letter(run, bold ? 700 : 400, size);
+			return sum + this.#doc.widthOfString(run.text) * POINT_MM;
+		}, 0);
+	}
+
+	/** One line of words, its upper left corner at a place. */
+	write(text: string, x: number, y: number, { size, bold = false }: Lettering): void {
+		let at = x;
+		for (const run of inOrderSeen(runsOf(text))) {
+			this.#letter(run, bold ? 700 : 400, size);
+			this.#doc.text(run.text, mm(at), mm(y) + size * ASCENT, { lineBreak: false, baseline: "alphabetic" });
+			at += this.#doc.widthOfString(run.text) * POINT_MM;
+		}
+	}
+
+	#letter({ letters }: Run, weight: Weight, size: number): void {
+		const name = `${letters.name} ${weight}`;
+		if (!this.#registered.has(name)) {
+			this.#doc.registerFont(name, letters.file(weight));
+			this.#registered.add(name);
+		}
+		this.#doc.font(name).fontSize(size);
 	}
 
 	line(x1: number, y1: number, x2: number, y2: number, thick_mm = 0.3): void {
@@ -99,17 +145,25 @@ export class Pdf {
 	}
 }
 
-/** Letters with marks of other languages stand in a file of their own. */
-const EXT = /[\u0100-\u024f\u1e00-\u1eff]+/g;
+/** From one line to the next, mm. */
+export function lineHeight(size: number): number {
+	return size * LINE_HEIGHT * POINT_MM;
+}
 
-function runsOf(text: string): { readonly letters: "latin" | "ext"; readonly text: string }[] {
-	const runs: { letters: "latin" | "ext"; text: string }[] = [];
-	let from = 0;
-	for (const match of text.matchAll(EXT)) {
-		if (match.index > from) runs.push({ letters: "latin", text: text.slice(from, match.index) });
-		runs.push({ letters: "ext", text: match[0] });
-		from = match.index + match[0].length;
-	}
-	if (from < text.length || runs.length === 0) runs.push({ letters: "latin", text: text.slice(from) });
-	return runs;
+/** Words with the space after them; signs of Han and kana one by one. */
+function piecesOf(text: string): string[] {
+	return (
+		text.match(
+			/[\p{sc=Han}\p{sc=Hiragana}\p{sc=Katakana}]|[^\s\p{sc=Han}\p{sc=Hiragana}\p{sc=Katakana}]+\s*|\s+/gu,
+		) ?? []
+	);
+}
+
+const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/u;
+
+/** Letters that are read from the right are shaped so by their font; the words of such a stretch are turned round here. */
+function inOrderSeen(runs: readonly Run[]): Run[] {
+	return runs.map((run) =>
+		RIGHT_TO_LEFT.test(run.text) ? { ...run, text: run.text.split(" ").reverse().join(" ") } : run,
+	);
 }
