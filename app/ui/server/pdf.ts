@@ -68,7 +68,7 @@ export class Pdf {
 	lines(text: string, lettering: Lettering, widthAt: (line: number) => number): string[] {
 		return text.split("\n").reduce<string[]>((lines, part) => {
 			const own = this.#broken(part, lettering, (line) => widthAt(lines.length + line));
-			return [...lines, ...own];
+			return lines.concat(own);
 		}, []);
 	}
 
