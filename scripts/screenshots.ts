@@ -19,6 +19,8 @@ const page = await browser.newPage({
 	viewport: { width: 1280, height: 800 },
 });
 page.setDefaultTimeout(15_000);
+// The very first page places the whole fortnight of the demonstration.
+page.setDefaultNavigationTimeout(90_000);
 
 try {
 	await shoot(page, "today", "/");
