@@ -61,6 +61,8 @@ const THREADS: Readonly<Record<Lane, { readonly maxThreads: number; readonly nic
 
 /** A page that is left lets its job run on for so long: most are done by then, and a new thread costs more, ms. */
 const LEFT_MS = 1000;
+/** What is being done when all is closed may take so long, ms. */
+const PATIENCE_MS = 10_000;
 /** A thread without work is kept for so long, ms. */
 const IDLE_MS = 60_000;
 /** A thread may hold so much before it is ended, MB. */
@@ -92,6 +94,7 @@ export class HeavyPool {
 			workerData: { config: this.#config } satisfies HeavySetting,
 			minThreads: 1,
 			idleTimeout: IDLE_MS,
+			closeTimeout: PATIENCE_MS,
 			resourceLimits: { maxOldGenerationSizeMb: MOST_MEMORY_MB, maxYoungGenerationSizeMb: YOUNG_MB },
 		});
 		return this.#lanes[lane];
@@ -150,10 +153,13 @@ export class HeavyPool {
 		}
 	}
 
-	/** Ends all threads; none begins any more, of those that are being warmed neither. */
+	/**
+	 * Ends all threads, each after what it does: one that is cut off while it waits for the database takes
+	 * the process with it. None begins any more, of those that are being warmed neither.
+	 */
 	async close(): Promise<void> {
 		this.#isClosed = true;
-		await Promise.all(Object.values(this.#lanes).map((lane) => lane.destroy()));
+		await Promise.all(Object.values(this.#lanes).map((lane) => lane.close()));
 	}
 }
 
