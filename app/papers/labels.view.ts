@@ -1,7 +1,7 @@
 import type { WorkedDish } from "#core/day";
 import { startAt } from "#core/dish";
 import { type ChosenPan, lineWords } from "#core/pans";
-import { ALLERGENS } from "#core/recipe";
+import { declaredWords } from "#core/recipe";
 import { wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
 import type { Sitting } from "#db";
@@ -32,7 +32,7 @@ export function labelsView(row: WorkedRow, sitting: Sitting, reading: Reading, t
 	if (!plan) return { ...head, allergens: "", labels: [], refused: row.refused ?? "" };
 	return {
 		...head,
-		allergens: allergenWords(plan),
+		allergens: declaredWords(plan.allergens),
 		labels: plan.pans.pans.map((pan, index): PanLabel => {
 			const own = panShown(pan, dish.id, index);
 			return {
@@ -86,20 +86,3 @@ function ofTask(pan: ChosenPan, plan: WorkedDish, what: "words" | "start"): { re
 }
 
 export type LabelsView = ReturnType<typeof labelsView>;
-
-/** "contains celery, sulphites; may contain mustard" */
-function allergenWords({ allergens }: WorkedDish): string {
-	const named = (presence: "contains" | "mayContain") =>
-		allergens.filter((found) => found.presence === presence).map(({ allergen }) => ALLERGENS[allergen]);
-	const contains = named("contains");
-	const mayContain = named("mayContain");
-	const notKnown = [
-		...new Set(allergens.flatMap(({ presence, from }) => (presence === "notKnown" ? from : []))),
-	];
-	const words = [
-		...(contains.length > 0 ? [`contains ${contains.join(", ")}`] : []),
-		...(mayContain.length > 0 ? [`may contain ${mayContain.join(", ")}`] : []),
-		...(notKnown.length > 0 ? [`not known for ${notKnown.join(", ")}`] : []),
-	];
-	return words.length > 0 ? words.join("; ") : "none of the house's list in its lines";
-}

@@ -19,8 +19,16 @@ export interface AllergenFound {
  * brings it. A dish is free of what is not here: every line says so.
  */
 export function allergensIn(ingredients: readonly Ingredient[], list: AllergenListKey): AllergenFound[] {
+	return foundAmong(ALLERGEN_LISTS[list].of, ingredients);
+}
+
+/** The same of any allergens. */
+export function foundAmong(
+	allergens: readonly Allergen[],
+	ingredients: readonly Ingredient[],
+): AllergenFound[] {
 	const distinct = [...new Map(ingredients.map((ingredient) => [ingredient.id, ingredient])).values()];
-	return ALLERGEN_LISTS[list].of.flatMap((allergen) => {
+	return allergens.flatMap((allergen) => {
 		const presence = presenceAmong(distinct, allergen);
 		if (presence === null) return [];
 		const bringing = distinct.filter((ingredient) => presenceIn(ingredient, allergen) === presence);

@@ -33,6 +33,17 @@ export {
 	PREPARATION_FIELDS,
 } from "./Draft.ts";
 export {
+	type Carried,
+	carriedIn,
+	declaredIn,
+	declaredWords,
+	type Fall,
+	fallsBetween,
+	onDeclaredList,
+	presenceOf,
+	unionOf,
+} from "./declared.ts";
+export {
 	DIET_KEYS,
 	DIETS,
 	type DietAnswer,
