@@ -3,6 +3,7 @@ import { beforeEach, describe, expect, it } from "vitest";
 import { planImport, readCsv } from "#core/exchange";
 import type { Allergen, Preparation, Recipe } from "#core/recipe";
 import { demoDish } from "../core/recipe/demoBook.testing.ts";
+import { confirming } from "./confirming.testing.ts";
 import { seedSkerryHouse } from "./demo/index.ts";
 import { freshStore } from "./freshStore.testing.ts";
 import {
@@ -12,6 +13,7 @@ import {
 	changeIngredient,
 	findRecipes,
 	mergeIngredients,
+	type Reader,
 	readBookFile,
 	readIngredient,
 	readIngredients,
@@ -79,7 +81,7 @@ describe("what a dish is free of, as the book finds it", () => {
 		expect(await without("celery")).toContain("shore-dish");
 		await addRecipe(store, "shore-stock", stockOf(id, "celery"), ADA);
 		expect(await without("celery")).not.toContain("shore-dish");
-		await addRecipe(store, "shore-stock", stockOf(id), ADA);
+		await confirming((confirmed) => addRecipe(store, "shore-stock", stockOf(id), { ...ADA, confirmed }));
 		expect(await without("celery")).toContain("shore-dish");
 	});
 
@@ -124,11 +126,8 @@ describe("what a dish is free of, as the book finds it", () => {
 describe("a table of ingredients", () => {
 	const takeIn = async (csv: string) => {
 		const book = await readBookFile(store.db);
-		await applyImport(
-			store,
-			async (tx) => planImport(readCsv(csv, book.ingredients), await readBookFile(tx)),
-			"Ada",
-		);
+		const planOf = async (tx: Reader) => planImport(readCsv(csv, book.ingredients), await readBookFile(tx));
+		await confirming((confirmed) => applyImport(store, planOf, "Ada", undefined, confirmed));
 	};
 	const celery = async () => readIngredient(store.db, "celery");
 

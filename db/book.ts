@@ -15,6 +15,7 @@ import {
 	stateOf,
 	withMade,
 } from "#core/recipe";
+import { type Confirmed, guarding } from "./declarations.ts";
 import { record } from "./events.ts";
 import { readIngredients, readPreparations } from "./knownIngredients.ts";
 import { reindex } from "./listing.ts";
@@ -156,6 +157,8 @@ export interface Entry {
 	readonly who: string;
 	readonly state?: RecipeState;
 	readonly reason?: string;
+	/** Less is declared of something with it, and somebody put a name under that. */
+	readonly confirmed?: Confirmed | undefined;
 }
 
 /**
@@ -195,8 +198,13 @@ export async function enterRecipe(
 		throw refuse("format", "a dish stays a dish and a preparation a preparation; another name is allowed");
 	}
 	const number = (newest?.number ?? 0) + 1;
-	await writeVersion(tx, id, number, doc, entry);
-	await reindex(tx, [id]);
+	const told = { who: entry.who, what: `${doc.name}, no. ${number}`, confirmed: entry.confirmed };
+	const inUse = newest ? await currentNumber(tx, id) : null;
+	await guarding(tx, { ids: [id] }, told, async () => {
+		await writeVersion(tx, id, number, doc, entry);
+		await reindex(tx, [id]);
+		return { result: undefined, before: { versions: [{ recipe: id, before: inUse, after: number }] } };
+	});
 	return { number, added: true };
 }
 
@@ -274,7 +282,7 @@ export function setRecipeState(
 	id: string,
 	number: number,
 	state: RecipeState,
-	{ who, reason }: { readonly who: string; readonly reason: string },
+	{ who, reason, confirmed }: Required<Pick<Entry, "who" | "reason">> & Pick<Entry, "confirmed">,
 ): Promise<void> {
 	return store.write(async (tx) => {
 		const version = await readRecipe(tx, id, number);
@@ -285,17 +293,20 @@ export function setRecipeState(
 			);
 		}
 		if (reason.trim() === "") throw refuse("reason", "is missing; a sentence that says why is needed");
-		if (state === "standard") await retireOthers(tx, id, number, who);
-		await tx.insert(recipeState).values({ recipeVersionId: version.id, state, at: Date.now(), who, reason });
-		await record(tx, {
-			who,
-			subject: "recipe",
-			subjectId: id,
-			what: "changed",
-			version: number,
-			changes: [{ field: "state", from: version.state, to: state }],
+		const inUse = await currentNumber(tx, id);
+		const told = { who, what: `${version.doc.name}, no. ${number}: ${state}`, confirmed };
+		await guarding(tx, { ids: [id] }, told, async () => {
+			if (state === "standard") await retireOthers(tx, id, number, who);
+			await tx
+				.insert(recipeState)
+				.values({ recipeVersionId: version.id, state, at: Date.now(), who, reason });
+			await record(tx, {
+				...{ who, subject: "recipe", subjectId: id, what: "changed", version: number },
+				changes: [{ field: "state", from: version.state, to: state }],
+			});
+			await reindex(tx, [id]);
+			return { result: undefined, before: { versions: [{ recipe: id, before: inUse, after: number }] } };
 		});
-		await reindex(tx, [id]);
 	});
 }
 

@@ -1,7 +1,7 @@
 import { and, desc, eq } from "drizzle-orm";
 import { checked, Refusal, refuse } from "#core/check";
 import { Draft, namesOf, readDraft, slugFor } from "#core/recipe";
-import { enterRecipe } from "./book.ts";
+import { type Entry, enterRecipe } from "./book.ts";
 import { readIngredients } from "./knownIngredients.ts";
 import { Missing, Stale } from "./Stale.ts";
 import type { Reader, Store } from "./Store.ts";
@@ -58,7 +58,7 @@ export function discardDraft(store: Store, recipeId: string, version: number): P
 }
 
 /** Names of addresses that are pages of the book themselves. */
-const PAGES = ["new", "ingredients", "exchange", "export", "book", "prices"];
+const PAGES = ["new", "ingredients", "exchange", "export", "book", "prices", "declarations"];
 
 /** A short name for a new recipe that no recipe, draft, ingredient or page has. */
 export async function freeRecipeId(db: Reader, name: string): Promise<string> {
@@ -79,7 +79,8 @@ export async function freeRecipeId(db: Reader, name: string): Promise<string> {
 export function numberDraft(
 	store: Store,
 	recipeId: string,
-	entry: { readonly who: string; readonly state: "tested" | "standard"; readonly reason: string },
+	entry: Required<Pick<Entry, "who" | "reason">> &
+		Pick<Entry, "confirmed"> & { readonly state: "tested" | "standard" },
 ): Promise<number> {
 	return store.write(async (tx) => {
 		const row = await readDraftOf(tx, recipeId);

@@ -10,6 +10,7 @@ import {
 } from "#core/exchange";
 import { isPreparation, namedIn, stateOf } from "#core/recipe";
 import { retireOthers } from "./book.ts";
+import { type Confirmed, type DeclaredBefore, guarding } from "./declarations.ts";
 import { AT_ONCE, reindex } from "./listing.ts";
 import { newId } from "./newId.ts";
 import { Missing } from "./Stale.ts";
@@ -152,39 +153,103 @@ function versionEntryOf(
 /**
  * Carries out a planned import, in one transaction: all of it or nothing.
  *
- * @param told is called with how many of how many entries are written
+ * @param told      is called with how many of how many entries are written
+ * @param confirmed what falls with it, by name
+ * @throws {AllergensFall} where less would be declared of something, and nobody confirmed it
  */
 export function applyImport(
 	store: Store,
 	planOf: (tx: Transaction) => Promise<ImportPlan>,
 	who: string,
 	told: (done: number, all: number) => void = () => undefined,
+	confirmed?: Confirmed,
 ): Promise<ImportPlan> {
 	return store.write(async (tx) => {
 		const plan = await planOf(tx);
-		const ingredients = plan.ingredients.filter(({ verdict }) => verdict !== "same");
-		const recipes = plan.recipes.filter(({ verdict }) => verdict !== "same");
-		const all = ingredients.length + recipes.length;
-		for (const [index, some] of chunk(ingredients, AT_ONCE).entries()) {
-			told(index * AT_ONCE, all);
-			const entries = some.map(({ entry }) => entry);
-			await writeIngredients(tx, entries, who);
-		}
-		for (const [index, some] of chunk(recipes, AT_ONCE).entries()) {
-			told(ingredients.length + index * AT_ONCE, all);
-			const entries = some.map(({ entry }) => entry);
-			await writeRecipes(tx, entries);
-		}
-		told(all, all);
-		for (const { entry } of recipes.filter(({ verdict }) => verdict === "changed")) {
-			const standard = entry.versions.findLast(({ life }) => stateOf(life) === "standard");
-			if (standard) await retireOthers(tx, entry.id, standard.number, who);
-		}
-		await writeEvents(tx, plan, who);
-		const touched = [...recipes, ...ingredients].map(({ entry }) => entry.id);
-		await reindex(tx, touched);
-		return plan;
+		const taken: Taken = {
+			ingredients: plan.ingredients.filter(({ verdict }) => verdict !== "same"),
+			recipes: plan.recipes.filter(({ verdict }) => verdict !== "same"),
+		};
+		const ids = [...taken.recipes, ...taken.ingredients].map(({ entry }) => entry.id);
+		const what = `a file taken in, ${taken.ingredients.length} of its ingredients and ${taken.recipes.length} of its recipes new or changed`;
+		return guarding(tx, { ids }, { who, what, confirmed, isKept: ids.length > 0 }, async () => {
+			const was = await readRows(tx, taken);
+			await writeTaken(tx, taken, who, told);
+			await writeEvents(tx, plan, who);
+			await reindex(tx, ids);
+			return { result: plan, before: beforeOf(was, await readRows(tx, taken)) };
+		});
 	});
+}
+
+/** What of a plan is new or changed. */
+type Taken = Pick<ImportPlan, "ingredients" | "recipes">;
+
+async function writeTaken(
+	tx: Transaction,
+	{ ingredients, recipes }: Taken,
+	who: string,
+	told: (done: number, all: number) => void,
+): Promise<void> {
+	const all = ingredients.length + recipes.length;
+	for (const [index, some] of chunk(ingredients, AT_ONCE).entries()) {
+		told(index * AT_ONCE, all);
+		const entries = some.map(({ entry }) => entry);
+		await writeIngredients(tx, entries, who);
+	}
+	for (const [index, some] of chunk(recipes, AT_ONCE).entries()) {
+		told(ingredients.length + index * AT_ONCE, all);
+		const entries = some.map(({ entry }) => entry);
+		await writeRecipes(tx, entries);
+	}
+	told(all, all);
+	for (const { entry } of recipes.filter(({ verdict }) => verdict === "changed")) {
+		const standard = entry.versions.findLast(({ life }) => stateOf(life) === "standard");
+		if (standard) await retireOthers(tx, entry.id, standard.number, who);
+	}
+}
+
+interface RowsOfTaken {
+	readonly ingredients: ReadonlyMap<string, IngredientRow>;
+	/** Numbers in use. */
+	readonly recipes: ReadonlyMap<string, number>;
+}
+
+async function readRows(tx: Transaction, { ingredients, recipes }: Taken): Promise<RowsOfTaken> {
+	const rows: IngredientRow[] = [];
+	for (const some of chunk(
+		ingredients.map(({ entry }) => entry.id),
+		AT_ONCE,
+	))
+		rows.push(...(await tx.select().from(ingredient).where(inArray(ingredient.id, some))));
+	const listed: { id: string; number: number }[] = [];
+	for (const some of chunk(
+		recipes.map(({ entry }) => entry.id),
+		AT_ONCE,
+	))
+		listed.push(
+			...(await tx
+				.select({ id: recipeListing.recipeId, number: recipeListing.number })
+				.from(recipeListing)
+				.where(inArray(recipeListing.recipeId, some))),
+		);
+	return {
+		ingredients: new Map(rows.map((row) => [row.id, row])),
+		recipes: new Map(listed.map(({ id, number }) => [id, number])),
+	};
+}
+
+function beforeOf(was: RowsOfTaken, is: RowsOfTaken): Pick<DeclaredBefore, "ingredients" | "versions"> {
+	return {
+		ingredients: [...was.ingredients].flatMap(([id, before]) => {
+			const after = is.ingredients.get(id);
+			return after ? [{ before, after }] : [];
+		}),
+		versions: [...is.recipes].flatMap(([recipeId, after]) => {
+			const before = was.recipes.get(recipeId) ?? null;
+			return before === after ? [] : [{ recipe: recipeId, before, after }];
+		}),
+	};
 }
 
 async function writeIngredients(

@@ -34,6 +34,15 @@ export {
 	tellDayChanges,
 } from "./days.ts";
 export {
+	AllergensFall,
+	type Confirmed,
+	type DeclarationRow,
+	type Lowered,
+	readDeclarations,
+	takeDeclarationBack,
+	tellLowered,
+} from "./declarations.ts";
+export {
 	type DraftRow,
 	discardDraft,
 	freeRecipeId,
@@ -70,6 +79,7 @@ export {
 	readPrices,
 	readWhereUsed,
 } from "./ingredients.ts";
+export { type LotInside, readInside } from "./inside.ts";
 export {
 	addEquipment,
 	type CookRow,
@@ -112,16 +122,20 @@ export {
 	type StoredReading,
 	watchesReadSince,
 } from "./readings.ts";
+export { type Recalled, type RecallFrom, recalled } from "./recall.ts";
 export {
 	type NewEntry,
 	type NextNumbers,
 	newestEntry,
+	readDelivered,
 	readDeliveries,
+	readDeliveryEntries,
 	readEntriesByLot,
 	readKind,
 	readLots,
 	readLotsFrom,
 	readLotsLeft,
+	readMade,
 	readOpenWatches,
 	readProbePlaces,
 	writeRecord,
@@ -135,6 +149,7 @@ export {
 	type DishWithRecipe,
 	readSitting,
 	readSittings,
+	readSittingsById,
 	type Sitting,
 	type SittingDetails,
 	sittingOf,

@@ -2,6 +2,7 @@ import { asc, desc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
 import { refuse } from "#core/check";
 import { plainName, slugFor } from "#core/recipe";
 import { changeRow } from "./changeRow.ts";
+import { type Confirmed, guarding } from "./declarations.ts";
 import { changesBetween, record } from "./events.ts";
 import { reindex } from "./listing.ts";
 import { Missing } from "./Stale.ts";
@@ -98,6 +99,7 @@ async function requireFreeName(tx: Transaction, name: string, except?: string): 
  * Changes an ingredient, and what the lists say of the recipes that use it.
  *
  * @throws {Stale} when somebody changed it in between
+ * @throws {AllergensFall} where less would be declared of something, and nobody confirmed it
  */
 export function changeIngredient(
 	store: Store,
@@ -105,7 +107,9 @@ export function changeIngredient(
 	version: number,
 	who: string,
 	fields: Partial<IngredientFields>,
+	confirmed?: Confirmed,
 ): Promise<void> {
+	let before: IngredientRow | undefined;
 	return changeRow<IngredientRow>(who, store, {
 		subject: "ingredient",
 		id,
@@ -113,11 +117,17 @@ export function changeIngredient(
 		read: (tx) => readIngredient(tx, id),
 		change: async (now, tx) => {
 			if (fields.name !== undefined) await requireFreeName(tx, fields.name, id);
+			before = now;
 			return { ...now, ...fields };
 		},
 		write: async (tx, after) => {
-			await tx.update(ingredient).set(after).where(eq(ingredient.id, id));
-			await reindex(tx, [id]);
+			const describes = before?.described === false && after.described;
+			const told = { who, what: `${after.name} described anew`, confirmed, describes };
+			await guarding(tx, { ids: [id] }, told, async () => {
+				await tx.update(ingredient).set(after).where(eq(ingredient.id, id));
+				await reindex(tx, [id]);
+				return { result: undefined, before: before ? { ingredients: [{ before, after }] } : null };
+			});
 		},
 	});
 }
@@ -149,9 +159,16 @@ export function addPrice(
  * Makes one ingredient of two: every recipe that names the first means the second from
  * now on. Versions stay as they are; the first keeps its row and its history.
  *
+ * @throws {AllergensFall} where less would be declared of something, and nobody confirmed it
  * @throws {Refusal} when it is the same, or the second was merged away itself
  */
-export function mergeIngredients(store: Store, id: string, into: string, who: string): Promise<void> {
+export function mergeIngredients(
+	store: Store,
+	id: string,
+	into: string,
+	who: string,
+	confirmed?: Confirmed,
+): Promise<void> {
 	return store.write(async (tx) => {
 		const [leaving, staying] = [await readIngredient(tx, id), await readIngredient(tx, into)];
 		if (id === into) throw refuse("into", "the same ingredient was given; another one is allowed");
@@ -159,15 +176,16 @@ export function mergeIngredients(store: Store, id: string, into: string, who: st
 			throw refuse("into", "it was merged away already; one that is in the book is allowed");
 		}
 		const version = leaving.version + 1;
-		await tx.update(ingredient).set({ mergedInto: into, version }).where(eq(ingredient.id, id));
-		await record(tx, {
-			who,
-			subject: "ingredient",
-			subjectId: id,
-			what: "removed",
-			version,
-			changes: [{ field: "mergedInto", from: null, to: into }],
+		const after = { ...leaving, mergedInto: into, version };
+		const what = `${leaving.name} merged into ${staying.name}`;
+		await guarding(tx, { ids: [id] }, { who, what, confirmed, isKept: true }, async () => {
+			await tx.update(ingredient).set(after).where(eq(ingredient.id, id));
+			await record(tx, {
+				...{ who, subject: "ingredient", subjectId: id, what: "removed", version },
+				changes: [{ field: "mergedInto", from: null, to: into }],
+			});
+			await reindex(tx, [id]);
+			return { result: undefined, before: { ingredients: [{ before: leaving, after }] } };
 		});
-		await reindex(tx, [id]);
 	});
 }

@@ -14,13 +14,21 @@ import {
 	type Vessel,
 } from "#core/kitchen";
 import { type PanType, shapeOfSizes } from "#core/pans";
+import { ALLERGEN_LISTS, type AllergenListKey } from "#core/recipe";
 import { HOUSE_CODE_KEYS, HOUSE_CODES, type HouseCode } from "#core/safety";
 import { changeRow } from "./changeRow.ts";
+import {
+	type Confirmed,
+	type DeclarationTold,
+	type Lowered,
+	listFalls,
+	tellLowered,
+} from "./declarations.ts";
 import { changesBetween, record } from "./events.ts";
 import { type Made, readKnown } from "./knownIngredients.ts";
 import { newId } from "./newId.ts";
 import { Missing } from "./Stale.ts";
-import type { Reader, Store } from "./Store.ts";
+import type { Reader, Store, Transaction } from "./Store.ts";
 import { cook, type EventSubject, house, houseCode, oven, panType, standingPlace } from "./schema.ts";
 
 export type HouseRow = typeof house.$inferSelect;
@@ -180,8 +188,10 @@ export function changeEquipment<S extends KitchenSubject>(
 	version: number,
 	who: string,
 	fields: Fields<S>,
+	confirmed?: Confirmed,
 ): Promise<void> {
 	const table = TABLES[subject];
+	let list: AllergenListKey | null = null;
 	return changeRow<RowOf<S>>(who, store, {
 		subject,
 		id,
@@ -189,10 +199,13 @@ export function changeEquipment<S extends KitchenSubject>(
 		read: async (tx) => {
 			const [row] = await tx.select().from(table).where(eq(table.id, id));
 			if (!row) throw new Missing(subject, id);
+			list = subject === "house" ? (row as HouseRow).allergenList : null;
 			return row as RowOf<S>;
 		},
 		change: (now) => ({ ...now, ...fields }),
 		write: async (tx, after) => {
+			if ("allergenList" in after && list !== null && list !== after.allergenList)
+				await tellOtherList(tx, list, after.allergenList, { who, confirmed });
 			await tx
 				.update(table)
 				.set(after as never)
@@ -200,6 +213,23 @@ export function changeEquipment<S extends KitchenSubject>(
 		},
 		what: (after) => ("retired" in fields && "retired" in after && after.retired ? "removed" : "changed"),
 	});
+}
+
+/** By another list a house declares nothing of what only the former one named. */
+async function tellOtherList(
+	tx: Transaction,
+	before: AllergenListKey,
+	after: AllergenListKey,
+	{ who, confirmed }: Pick<DeclarationTold, "who" | "confirmed">,
+): Promise<void> {
+	const { of, words } = ALLERGEN_LISTS[before];
+	const falls = listFalls(of, ALLERGEN_LISTS[after].of);
+	const what = `declared by ${ALLERGEN_LISTS[after].words}`;
+	const lowered: Lowered[] =
+		falls.length === 0
+			? []
+			: [{ kind: "house", id: "list", name: `All that is declared by ${words}`, where: "", falls }];
+	await tellLowered(tx, lowered, { who, what, confirmed }, { list: before });
 }
 
 /** What is added, changed and taken out of use one by one. */

@@ -54,6 +54,21 @@ export async function readKnown(
 	return { byId: knownOf([...rows.values()], prices, needed), preparations: needed };
 }
 
+/** What is bought of some short names; what was merged away is what it was merged into. */
+export async function readBoughtOnly(
+	db: Reader,
+	ids: readonly string[],
+): Promise<ReadonlyMap<string, Ingredient>> {
+	const rows = new Map<string, IngredientRow>();
+	let next = [...ids];
+	while (next.length > 0) {
+		const found = await readRows(db, next);
+		for (const row of found) rows.set(row.id, row);
+		next = [...new Set(found.flatMap(({ mergedInto }) => mergedInto ?? []))].filter((id) => !rows.has(id));
+	}
+	return knownOf([...rows.values()], new Map(), new Map());
+}
+
 function namedBy(recipes: readonly Made[]): string[] {
 	return namedIn(recipes.flatMap(({ lines }) => lines));
 }

@@ -202,7 +202,7 @@ export async function reindex(tx: Transaction, ids: readonly string[]): Promise<
 }
 
 /** Recipes that name any of some ingredients themselves or through what is made from them. */
-async function usersOf(tx: Reader, ids: readonly string[]): Promise<string[]> {
+export async function usersOf(tx: Reader, ids: readonly string[]): Promise<string[]> {
 	const found = new Set<string>();
 	let names = [...ids];
 	while (names.length > 0) {

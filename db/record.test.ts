@@ -75,8 +75,8 @@ describe("the record", () => {
 		await lotWatched("P02");
 		expect(await readLotsLeft(store.db, 0)).toEqual([1, 2]);
 		expect((await readLots(store.db, [2])).map(({ number }) => number)).toEqual([3, 4]);
-		expect((await readLotsFrom(store.db, 1)).map(({ doc }) => doc.lot)).toEqual([1, 2]);
-		expect(await readLotsFrom(store.db, 9)).toEqual([]);
+		expect((await readLotsFrom(store.db, "from", [1])).map(({ doc }) => doc.lot)).toEqual([1, 2]);
+		expect(await readLotsFrom(store.db, "from", [9])).toEqual([]);
 	});
 
 	it("knows which probe reads for which pan, until it is taken out", async () => {

@@ -1,12 +1,14 @@
 import { createHash } from "node:crypto";
-import { and, asc, desc, eq, gte, inArray, lt, max, sql } from "drizzle-orm";
+import { and, asc, desc, eq, gte, inArray, isNull, lt, max, or, sql } from "drizzle-orm";
 import { chunk } from "es-toolkit";
 import {
+	asItStands,
 	checkedDoc,
 	type Digest,
 	type DocOf,
 	hashOf,
 	NO_HASH,
+	ofKind,
 	type RecordDoc,
 	type RecordEntry,
 	type RecordKind,
@@ -127,7 +129,7 @@ export async function readEntriesByLot(
 ): Promise<ReadonlyMap<number, RecordEntry[]>> {
 	const byLot = new Map([...new Set(lots)].map((lot): [number, RecordEntry[]] => [lot, []]));
 	for (const entry of await readLots(db, [...byLot.keys()]))
-		if ("lot" in entry.doc) byLot.get(entry.doc.lot)?.push(entry);
+		if ("lot" in entry.doc && entry.doc.lot !== null) byLot.get(entry.doc.lot)?.push(entry);
 	return byLot;
 }
 
@@ -158,33 +160,72 @@ export async function readKind<K extends RecordKind>(
 	return rows.map((row) => entryOf<K>(row));
 }
 
-/** Deliveries by their numbers. */
+/** The number of the delivery that an entry is, or says anew. */
+const DELIVERY = sql`coalesce(${record.doc} ->> '$.delivery', ${record.doc} ->> '$.doc.delivery')`;
+
+/** Deliveries by their numbers, as they stand. */
 export async function readDeliveries(
 	db: Reader,
 	numbers: readonly number[],
 ): Promise<RecordEntry<"delivery">[]> {
 	if (numbers.length === 0) return [];
-	const rows = await db
-		.select()
-		.from(record)
-		.where(and(eq(record.kind, "delivery"), inArray(sql`${record.doc} ->> '$.delivery'`, [...numbers])))
-		.orderBy(asc(record.number));
-	return rows.map((row) => entryOf<"delivery">(row));
+	return ofKind(asItStands(await readDeliveryEntries(db, numbers)), "delivery");
 }
 
-/** Lots that were made from a delivery: one step down. */
-export async function readLotsFrom(db: Reader, delivery: number): Promise<RecordEntry<"lot">[]> {
+/** All that was written of some deliveries, in order. */
+export async function readDeliveryEntries(db: Reader, numbers: readonly number[]): Promise<RecordEntry[]> {
 	const rows = await db
 		.select()
 		.from(record)
 		.where(
-			and(
-				eq(record.kind, "lot"),
-				sql`EXISTS (SELECT 1 FROM json_each(${record.doc}, '$.from') WHERE value = ${delivery})`,
-			),
+			and(inArray(record.kind, ["delivery", "instead"]), isNull(record.lot), inArray(DELIVERY, [...numbers])),
 		)
 		.orderBy(asc(record.number));
-	return rows.map((row) => entryOf<"lot">(row));
+	return rows.map((row) => entryOf(row));
+}
+
+/** Deliveries of a stretch of time, as they stand, in order. */
+export async function readDelivered(
+	db: Reader,
+	from: number,
+	to: number,
+): Promise<RecordEntry<"delivery">[]> {
+	const came = await readKind(db, "delivery", from, to);
+	return readDeliveries(
+		db,
+		came.map(({ doc }) => doc.delivery),
+	);
+}
+
+/** Lots that were made from some deliveries, or from some lots: one step down. */
+export async function readLotsFrom(
+	db: Reader,
+	what: "from" | "fromLots",
+	numbers: readonly number[],
+): Promise<RecordEntry<"lot">[]> {
+	if (numbers.length === 0) return [];
+	const given = JSON.stringify(numbers);
+	const names = (path: string) =>
+		sql`EXISTS (SELECT 1 FROM json_each(${record.doc}, ${path}) WHERE value IN (SELECT value FROM json_each(${given})))`;
+	const rows = await db
+		.selectDistinct({ lot: record.lot })
+		.from(record)
+		.where(
+			or(
+				and(eq(record.kind, "lot"), names(`$.${what}`)),
+				and(eq(record.kind, "instead"), names(`$.doc.${what}`)),
+			),
+		);
+	const lots = await readMade(
+		db,
+		rows.flatMap(({ lot }) => lot ?? []),
+	);
+	return lots.filter(({ doc }) => (doc[what] ?? []).some((number) => numbers.includes(number)));
+}
+
+/** Some lots as they were made, as far as they were not struck out. */
+export async function readMade(db: Reader, lots: readonly number[]): Promise<RecordEntry<"lot">[]> {
+	return ofKind(asItStands(await readLots(db, lots)), "lot");
 }
 
 /** The newest entry's number; 0 where nothing is written. */

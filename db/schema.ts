@@ -22,6 +22,7 @@ import type {
 	CategoryKey,
 	DietCount,
 	Draft,
+	Fall,
 	Origin,
 	Preparation,
 	Recipe,
@@ -441,6 +442,54 @@ export const event = sqliteTable(
 	},
 	(table) => [index("event_subject").on(table.subject, table.subjectId, table.version)],
 );
+
+/**
+ * What was declared less of from then on, confirmed by name, or merged or taken in, with what was there
+ * before: only ever added to; what is taken back is told so.
+ */
+export const declarationChange = sqliteTable("declaration_change", {
+	id: integer("id").primaryKey({ autoIncrement: true }),
+	at: integer("at").notNull(),
+	who: text("who").notNull(),
+	/** The name that was typed under it; empty where nothing fell. */
+	confirmedBy: text("confirmed_by").notNull(),
+	/** What was done, in words. */
+	what: text("what").notNull(),
+	lowered: text("lowered", { mode: "json" }).$type<Lowered[]>().notNull(),
+	/** What it was before; null where it takes another one back. */
+	before: text("before", { mode: "json" }).$type<DeclaredBefore>(),
+	takesBack: integer("takes_back"),
+});
+
+/** A thing of which less is declared than before. */
+export interface Lowered {
+	readonly kind: "ingredient" | "preparation" | "dish" | "sitting" | "lot" | "house";
+	readonly id: string;
+	readonly name: string;
+	/** The sitting of a dish; empty elsewhere. */
+	readonly where: string;
+	readonly falls: readonly Fall[];
+}
+
+/** How things were before something was changed, and how they were after it. */
+export interface DeclaredBefore {
+	readonly ingredients: readonly {
+		readonly before: Readonly<Record<string, unknown>> & { readonly id: string };
+		readonly after: Readonly<Record<string, unknown>>;
+	}[];
+	/** Versions in use, by recipe; null where there was none. */
+	readonly versions: readonly {
+		readonly recipe: string;
+		readonly before: number | null;
+		readonly after: number;
+	}[];
+	readonly dishes: readonly {
+		readonly sitting: string;
+		readonly dish: string;
+		readonly before: { readonly swaps: readonly Swap[]; readonly recipeVersionId: string };
+	}[];
+	readonly list: AllergenListKey | null;
+}
 
 /** What a cook said in a training round and what it was: one row a quantity, only ever added to. */
 export const trainingAnswer = sqliteTable(

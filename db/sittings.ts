@@ -5,6 +5,7 @@ import { isPreparation, type Recipe, type RecipeState } from "#core/recipe";
 import { type SittingDish, sharedOut } from "#core/sitting";
 import { withLife } from "./book.ts";
 import { changeRow } from "./changeRow.ts";
+import { type Confirmed, guarding } from "./declarations.ts";
 import { changesBetween, record } from "./events.ts";
 import { newId } from "./newId.ts";
 import { Missing } from "./Stale.ts";
@@ -62,6 +63,17 @@ export async function readSitting(db: Reader, id: string): Promise<Sitting> {
 		.where(eq(sittingDish.sittingId, id))
 		.orderBy(asc(sittingDish.position));
 	return sittingOfRow(row, dishes);
+}
+
+/** Sittings by their ids, as far as they are there, soonest first. */
+export async function readSittingsById(db: Reader, ids: readonly string[]): Promise<Sitting[]> {
+	if (ids.length === 0) return [];
+	const rows = await db
+		.select()
+		.from(sitting)
+		.where(inArray(sitting.id, [...ids]))
+		.orderBy(asc(sitting.serviceAt));
+	return rows.map((row) => sittingOfRow(row, []));
 }
 
 /** The sitting of a dish. @throws {Missing} when there is no such dish */
@@ -125,6 +137,7 @@ export function addSitting(
  * @param version the version that was read
  * @param change  gives the sitting as it is to be
  * @throws {Stale} when somebody changed it in between; nothing is written
+ * @throws {AllergensFall} where less would be declared of a dish, and nobody confirmed it
  */
 export function changeSitting(
 	store: Store,
@@ -132,6 +145,7 @@ export function changeSitting(
 	version: number,
 	who: string,
 	change: (now: Sitting) => Sitting,
+	confirmed?: Confirmed,
 ): Promise<void> {
 	let before: readonly SittingDish[] = [];
 	return changeRow<Sitting>(who, store, {
@@ -146,10 +160,27 @@ export function changeSitting(
 		change,
 		told: flat,
 		write: async (tx, { dishes, id: _, ...fields }) => {
-			await tx.update(sitting).set(fields).where(eq(sitting.id, id));
-			await writeDishes(tx, id, dishes, before);
+			const changed = before.filter((dish) => {
+				const after = dishes.find((one) => one.id === dish.id);
+				return after && !isMadeSame(dish, after);
+			});
+			const write = async () => {
+				await tx.update(sitting).set(fields).where(eq(sitting.id, id));
+				await writeDishes(tx, id, dishes, before);
+				const swapped = changed.map(({ id: dish, swaps, recipeVersionId }) => ({
+					...{ sitting: id, dish, before: { swaps, recipeVersionId } },
+				}));
+				return { result: undefined, before: { dishes: swapped } };
+			};
+			if (changed.length === 0) await write();
+			else await guarding(tx, { sitting: id }, { who, what: `${fields.name}, its dishes`, confirmed }, write);
 		},
 	});
+}
+
+/** Whether a dish is made of the same things. */
+function isMadeSame(one: SittingDish, other: SittingDish): boolean {
+	return one.recipeVersionId === other.recipeVersionId && isEqual(one.swaps, other.swaps);
 }
 
 /**

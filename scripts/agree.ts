@@ -151,7 +151,7 @@ async function onOtherPapers(
 	}
 	for (const lot of await readLotsLeft(store.db, 0)) {
 		const entries = await readLots(store.db, [lot]);
-		const now = await lotsNow(store.db, [lot], { timeZone, now: Date.now() });
+		const now = await lotsNow(store.db, [lot], { ...(await readHouse(store.db)), now: Date.now() });
 		const written = new Said().add([entries, now.map(({ now: folded }) => folded)]);
 		for (const text of wordsIn(entries)) written.addWords(text);
 		nobodySaid.push(...(await agreeOnPdf(house.url, `/records/lots/${lot}/labels.pdf`, written, timeZone)));

@@ -3,21 +3,11 @@ import { ALLERGEN_NAMES, ALLERGENS, CATEGORIES, CATEGORY_KEYS, ORIGINS, SUPPLIER
 import { CUTS, cutWords } from "#core/trade";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
+import { TickBoxes, Ticks } from "../ui/forms/TickBoxes.tsx";
 import { Muted } from "../ui/parts/parts.tsx";
 
 const Grid = chakra("div", {
 	base: { display: "grid", gap: "10px 12px", gridTemplateColumns: "repeat(auto-fill, minmax(170px, 1fr))" },
-});
-
-const Ticks = chakra("fieldset", {
-	base: {
-		display: "grid",
-		gap: "2px 12px",
-		gridTemplateColumns: "repeat(auto-fill, minmax(120px, 1fr))",
-		"& legend": { color: "muted", marginBottom: "4px" },
-		"& label": { display: "flex", gap: "8px", alignItems: "center", minHeight: { base: "44px", md: "32px" } },
-		"& input": { width: { base: "26px", md: "20px" }, height: { base: "26px", md: "20px" } },
-	},
 });
 
 /** Everything that can be said of an ingredient, as it is typed. */
@@ -145,9 +135,15 @@ export function IngredientFields({
 					</Muted>
 				) : null}
 			</Ticks>
-			<Boxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
-			<Boxes legend="May contain traces of" of="may" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
-			<Boxes
+			<TickBoxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
+			<TickBoxes
+				legend="May contain traces of"
+				of="may"
+				names={ALLERGEN_NAMES}
+				words={ALLERGENS}
+				typed={typed}
+			/>
+			<TickBoxes
 				legend="Comes from, where its kind does not say it"
 				of="origin"
 				names={ORIGINS}
@@ -155,32 +151,5 @@ export function IngredientFields({
 				typed={typed}
 			/>
 		</>
-	);
-}
-
-interface BoxesProps {
-	readonly legend: string;
-	readonly of: string;
-	readonly names: readonly string[];
-	readonly words: Readonly<Record<string, string>>;
-	readonly typed: Typed;
-}
-
-function Boxes({ legend, of: group, names, words, typed }: BoxesProps) {
-	return (
-		<Ticks>
-			<legend>{legend}</legend>
-			{names.map((name) => (
-				<label key={name}>
-					<input
-						type="checkbox"
-						name={`${group}.${name}`}
-						defaultChecked={typed[`${group}.${name}`] === "on"}
-						aria-label={`${legend}: ${words[name]}`}
-					/>
-					{words[name]}
-				</label>
-			))}
-		</Ticks>
 	);
 }

@@ -1,7 +1,18 @@
 import { Refusal } from "#core/check";
 import { measuresOf } from "#core/quantity";
-import { applyImport, dropStage, freeRecipeId, newestEvent, readStage, saveDraft } from "#db";
+import {
+	AllergensFall,
+	applyImport,
+	type Confirmed,
+	dropStage,
+	freeRecipeId,
+	newestEvent,
+	type Reader,
+	readStage,
+	saveDraft,
+} from "#db";
 import type { Told } from "#server";
+import { type FallView, fallView } from "../ui/forms/fall.ts";
 import { foundOr404, type HouseVisit } from "../ui/server/visit.ts";
 import { changeField } from "./draftEdits.ts";
 import { planOfStage, planView, signatureOf, type Understood, understand } from "./importView.ts";
@@ -38,6 +49,17 @@ function viewOf(understood: Understood) {
 export interface NotTaken {
 	readonly problem: string;
 	readonly status: 400 | 409;
+	/** What falls with it, and waits for a name. */
+	readonly fall?: FallView;
+}
+
+/** What is asked with a held file. */
+export interface TakeAsked {
+	readonly id: string;
+	/** Of the plan that was looked at. */
+	readonly signature: string;
+	/** What falls with it, by name. */
+	readonly confirmed?: Confirmed | undefined;
 }
 
 /** Thrown out of the transaction when the book has changed since the plan was looked at. */
@@ -51,7 +73,7 @@ class OtherPlan extends Error {}
  */
 export async function takeIn(
 	{ store, who, reading }: HouseVisit,
-	{ id, signature }: { readonly id: string; readonly signature: string },
+	{ id, signature, confirmed }: TakeAsked,
 	told: Told,
 ): Promise<NotTaken | null> {
 	const stage = await foundOr404(readStage(store.db, id), "file that is held");
@@ -64,26 +86,27 @@ export async function takeIn(
 			await saveDraft(store, await freeRecipeId(store.db, name), 0, own, { who, basedOn: null });
 		}
 	} else {
-		try {
-			await applyImport(
-				store,
-				async (tx) => {
-					// Nobody else can write meanwhile, so it is only read again where somebody has.
-					const isSame = (await newestEvent(tx)) === newest;
-					const plan = isSame ? understood.plan : await planOfStage(tx, stage);
-					if (signatureOf(plan) !== signature) throw new OtherPlan();
-					return plan;
-				},
-				who,
-				told,
-			);
-		} catch (error) {
-			if (error instanceof Refusal) return { problem: error.message, status: 400 };
-			if (!(error instanceof OtherPlan)) throw error;
-			const problem = "The book has changed since this was looked at; it would now do what stands below.";
-			return { problem, status: 409 };
-		}
+		const planOf = async (tx: Reader) => {
+			// Nobody else can write meanwhile, so it is only read again where somebody has.
+			const isSame = (await newestEvent(tx)) === newest;
+			const plan = isSame ? understood.plan : await planOfStage(tx, stage);
+			if (signatureOf(plan) !== signature) throw new OtherPlan();
+			return plan;
+		};
+		const notTaken = await applyImport(store, planOf, who, told, confirmed).then(() => null, whyNotTaken);
+		if (notTaken) return notTaken;
 	}
 	await dropStage(store, id);
 	return null;
+}
+
+function whyNotTaken(error: unknown): NotTaken {
+	if (error instanceof AllergensFall) {
+		const problem = "Less would be declared of what stands below.";
+		return { problem, status: 409, fall: fallView(error) };
+	}
+	if (error instanceof Refusal) return { problem: error.message, status: 400 };
+	if (!(error instanceof OtherPlan)) throw error;
+	const problem = "The book has changed since this was looked at; it would now do what stands below.";
+	return { problem, status: 409 };
 }

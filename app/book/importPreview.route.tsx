@@ -1,6 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { data, Form, redirect, useNavigation } from "react-router";
 import { dropStage } from "#db";
+import { FallNote } from "../ui/forms/FallSheet.tsx";
+import { confirmedIn } from "../ui/forms/fall.ts";
+import { typedIn } from "../ui/forms/form.ts";
 import { type Column, ColumnTable } from "../ui/parts/ColumnTable.tsx";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet, Title } from "../ui/parts/parts.tsx";
@@ -27,12 +30,15 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 		await dropStage(store, params.stageId);
 		return redirect("/book/exchange");
 	}
-	const given = { id: params.stageId, signature: String(form.get("signature") ?? "") };
+	const typed = typedIn(form);
+	const confirmed = confirmedIn(typed);
+	const given = { id: params.stageId, signature: typed.signature ?? "", confirmed };
 	const progress = progressOf(params.stageId);
 	const refused = await heavily(context, "takeIn", given, request, progress).finally(() =>
 		endProgress(params.stageId),
 	);
-	if (refused) return data({ problem: refused.problem }, { status: refused.status });
+	if (refused)
+		return data({ problem: refused.problem, fall: refused.fall ?? null, typed }, { status: refused.status });
 	return redirect("/book?sort=newest");
 }
 
@@ -47,6 +53,7 @@ export default function ImportPreview({ loaderData: view, actionData }: Route.Co
 					<b>Nothing was taken in.</b> {actionData.problem}
 				</Note>
 			) : null}
+			<FallNote answered={actionData} />
 			{view.why ? (
 				<Note role="alert" marginTop="12px">
 					<b>This is nothing that can be taken in.</b> {view.why}

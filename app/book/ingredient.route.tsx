@@ -12,7 +12,9 @@ import {
 	readWhereUsed,
 } from "#db";
 import { DayField } from "../ui/forms/DayField.tsx";
+import { FallNote } from "../ui/forms/FallSheet.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
+import { confirmedIn } from "../ui/forms/fall.ts";
 import { typedIn, versionOf, type Wrong } from "../ui/forms/form.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
 import { Unsaved } from "../ui/forms/Unsaved.tsx";
@@ -79,9 +81,13 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 /** Does what the pressed button asks; gives what is wrong with what was typed. */
 async function change({ store, who, house }: HouseVisit, id: string, form: FormData) {
 	const intent = form.get("intent");
+	const confirmed = confirmedIn(typedIn(form));
 	const row = await foundOr404(readIngredient(store.db, id), "ingredient");
 	if (intent === "merge") {
-		await foundOr404(mergeIngredients(store, id, String(form.get("into") ?? ""), who), "ingredient");
+		await foundOr404(
+			mergeIngredients(store, id, String(form.get("into") ?? ""), who, confirmed),
+			"ingredient",
+		);
 		return undefined;
 	}
 	if (intent === "price") {
@@ -96,7 +102,7 @@ async function change({ store, who, house }: HouseVisit, id: string, form: FormD
 	}
 	const read = readIngredientForm(form);
 	if ("wrong" in read) return read.wrong;
-	await changeIngredient(store, id, versionOf(typedIn(form)), who, read.value);
+	await changeIngredient(store, id, versionOf(typedIn(form)), who, read.value, confirmed);
 	return undefined;
 }
 
@@ -107,6 +113,9 @@ export default function IngredientPage({ loaderData: view, actionData }: Route.C
 	return (
 		<Page>
 			<PageHead title={view.name}>
+				<ActLink to={`/records/recall?what=ingredient&find=${encodeURIComponent(view.name)}`}>
+					Where it went
+				</ActLink>
 				<ActLink to="/book/ingredients">All ingredients</ActLink>
 			</PageHead>
 			{view.mergedInto ? (
@@ -116,6 +125,7 @@ export default function IngredientPage({ loaderData: view, actionData }: Route.C
 					name it mean that one.
 				</Note>
 			) : null}
+			<FallNote answered={actionData} />
 			{actionData?.stale ? (
 				<chakra.div marginTop="12px">
 					<StaleNote stale={actionData.stale} />

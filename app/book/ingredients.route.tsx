@@ -85,6 +85,7 @@ export default function Ingredients({ loaderData: view }: Route.ComponentProps) 
 				<ActLink to="/book/ingredients/new" aria-keyshortcuts="n">
 					Add one <Key aria-hidden>n</Key>
 				</ActLink>
+				<ActLink to="/book/declarations">What was taken off</ActLink>
 				<ActLink to="/book">The book</ActLink>
 			</chakra.div>
 			<Form role="search">

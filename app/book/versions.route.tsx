@@ -4,8 +4,10 @@ import { data, Form, Link, redirect } from "react-router";
 import { oneOf } from "#core/check";
 import { difference, isPreparation, isSame, nextStates } from "#core/recipe";
 import { readKitchen, readRecipeRow, readVersions, setRecipeState } from "#db";
+import { FallNote } from "../ui/forms/FallSheet.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
-import { readForm, type Wrong } from "../ui/forms/form.ts";
+import { confirmedIn } from "../ui/forms/fall.ts";
+import { readForm, typedIn, type Wrong } from "../ui/forms/form.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Heading, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
@@ -65,11 +67,14 @@ const StateForm = Type.Object({
 
 export async function action({ context, params, request }: Route.ActionArgs) {
 	const { store, who, reading } = await visitOf(context);
-	const read = readForm(StateForm, await formOf(request));
+	const form = await formOf(request);
+	const read = readForm(StateForm, form);
 	if ("wrong" in read) return refused(read.typed, read.wrong);
 	const { number, state, reason } = read.value;
-	return doneOrSaid({ number: String(number), reason }, reading, async () => {
-		await foundOr404(setRecipeState(store, params.recipeId, number, state, { who, reason }), "version");
+	return doneOrSaid(typedIn(form), reading, async () => {
+		const confirmed = confirmedIn(typedIn(form));
+		const by = { who, reason, confirmed };
+		await foundOr404(setRecipeState(store, params.recipeId, number, state, by), "version");
 		return redirect(`/book/${params.recipeId}/versions`);
 	});
 }
@@ -88,6 +93,7 @@ export default function Versions({ loaderData: view, actionData }: Route.Compone
 			<PageHead title={view.name}>
 				<ActLink to={`/book/${view.id}`}>The card</ActLink>
 			</PageHead>
+			<FallNote answered={actionData} />
 			<chakra.div
 				display="grid"
 				gap="10px"

@@ -15,6 +15,7 @@ import {
 	readTyped,
 } from "#core/recipe";
 import {
+	AllergensFall,
 	discardDraft,
 	findBases,
 	Missing,
@@ -26,7 +27,9 @@ import {
 	Stale,
 	saveDraft,
 } from "#db";
+import { FallNote } from "../ui/forms/FallSheet.tsx";
 import { Field } from "../ui/forms/Field.tsx";
+import { confirmedIn, fallView } from "../ui/forms/fall.ts";
 import { typedIn, versionOf } from "../ui/forms/form.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
@@ -144,11 +147,30 @@ async function keepAndDo({ store, who, reading }: HouseVisit, id: string, form: 
 		return redirect(from ? `/book/${id}` : "/book");
 	}
 	if (!intent.startsWith("number")) return redirect(`/book/${id}/write`);
-	const state = intent === "number:standard" ? "standard" : "tested";
+	return numbered(store, id, form, { who, version });
+}
+
+/** Gives a draft its number, as it was kept under its version. */
+async function numbered(
+	store: HouseVisit["store"],
+	id: string,
+	form: FormData,
+	{ who, version }: { readonly who: string; readonly version: number },
+) {
+	const typed = typedIn(form);
+	const state = typed.intent === "number:standard" ? "standard" : "tested";
 	let number: number;
 	try {
-		number = await numberDraft(store, id, { who, state, reason: String(form.get("reason") ?? "") });
+		const by = { who, state, reason: typed.reason ?? "", confirmed: confirmedIn(typed) } as const;
+		number = await numberDraft(store, id, by);
 	} catch (error) {
+		// The draft was kept meanwhile: it is sent again as what it is now.
+		if (error instanceof AllergensFall) {
+			const sent = [...form].map(
+				([name, value]) => [name, name === "version" ? `${version}` : `${value}`] as const,
+			);
+			return data({ fall: fallView(error), sent, version }, { status: 409 });
+		}
 		if (!(error instanceof Refusal)) throw error;
 		return refusedFor(error, version);
 	}
@@ -164,10 +186,17 @@ export async function clientAction({ serverAction, params }: Route.ClientActionA
 
 export { revalidateWhenSent as shouldRevalidate } from "./writer/revalidate.ts";
 
+/** What an action answered that is to be seen, and the version that the draft was kept under. */
+function answeredIn(answered: Route.ComponentProps["actionData"]) {
+	const refused = answered && "problems" in answered ? answered : undefined;
+	const falls = answered && "fall" in answered ? answered : undefined;
+	return { problems: refused?.problems ?? [], falls, version: refused?.version ?? falls?.version };
+}
+
 export default function Write({ loaderData, actionData }: Route.ComponentProps) {
 	const form = useRef<HTMLFormElement>(null);
-	const refused = actionData && "problems" in actionData ? actionData : undefined;
-	const hand = useDraft(loaderData, form, refused?.version);
+	const { problems, falls, version } = answeredIn(actionData);
+	const hand = useDraft(loaderData, form, version);
 	const { draft, change } = hand;
 	const latest = useLatest(draft);
 	const named = useMemo(() => namesOf(loaderData.known as Ingredient[]), [loaderData.known]);
@@ -180,9 +209,9 @@ export default function Write({ loaderData, actionData }: Route.ComponentProps) 
 		if (event.shiftKey) hand.redo();
 		else hand.undo();
 	};
-	const problems = refused?.problems ?? [];
 	return (
 		<Page>
+			<FallNote answered={falls} />
 			<Form method="post" ref={form} onKeyDown={undoKeys} onSubmit={leaveToKeeping}>
 				<input type="hidden" name="version" value={hand.version} />
 				<input type="hidden" name="kind" value={draft.kind} />

@@ -19,6 +19,8 @@ interface EquipmentFormProps {
 	readonly saved: boolean;
 	/** What is drawn beside the form. */
 	readonly beside: ReactNode;
+	/** What has to be seen before the form. */
+	readonly above?: ReactNode;
 	readonly children: ReactNode;
 }
 
@@ -55,6 +57,7 @@ export function EquipmentForm({
 	stale,
 	saved,
 	beside,
+	above,
 	children,
 }: EquipmentFormProps) {
 	const form = useRef<HTMLFormElement>(null);
@@ -63,6 +66,7 @@ export function EquipmentForm({
 			<chakra.h1 marginBottom="14px">
 				<Tape size="large">{title}</Tape>
 			</chakra.h1>
+			{above}
 			{stale ? <StaleNote stale={stale} /> : null}
 			<chakra.div
 				display="grid"

@@ -7,7 +7,9 @@ import { ALLERGEN_LIST_KEYS, ALLERGEN_LISTS } from "#core/recipe";
 import { BY_PRODUCT_KINDS, BY_PRODUCTS } from "#core/trade";
 import { changeEquipment, readHouseCodes, readPanTypes } from "#db";
 import { TimeField } from "../ui/forms/DayField.tsx";
+import { FallNote } from "../ui/forms/FallSheet.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
+import { confirmedIn } from "../ui/forms/fall.ts";
 import { readForm, typedIn, type Wrong } from "../ui/forms/form.ts";
 import { codeChoices } from "../ui/server/codeChoices.ts";
 import { formOf } from "../ui/server/formOf.ts";
@@ -81,7 +83,9 @@ export async function action({ context, request }: Route.ActionArgs) {
 			const { version, ...entry } = read.value;
 			const codes = [...(await readHouseCodes(visit.store.db)).keys()];
 			const fields = houseFields(entry, known, codes, minorUnitsOf(entry.currency));
-			await changeEquipment(visit.store, "house", visit.house.id, version, visit.who, fields);
+			const confirmed = confirmedIn(typedIn(form));
+			const { store, who } = visit;
+			await changeEquipment(store, "house", visit.house.id, version, who, fields, confirmed);
 			return redirect("/kitchen");
 		},
 		() => panNames(visit.store.db),
@@ -99,6 +103,7 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 			stale={actionData?.stale ?? null}
 			saved={actionData === undefined}
 			version={actionData?.stale?.version ?? loaderData.version}
+			above={<FallNote answered={actionData} />}
 			beside={
 				<p>
 					The house code sets the limits that sheets and cautions cite. The presets are reference only: the

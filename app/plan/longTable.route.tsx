@@ -1,6 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link, redirect, useLocation, useNavigation } from "react-router";
 import { changeSitting } from "#db";
+import { FallNote } from "../ui/forms/FallSheet.tsx";
+import { confirmedIn } from "../ui/forms/fall.ts";
 import { typedIn, versionOf } from "../ui/forms/form.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
@@ -48,7 +50,14 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 		visit.reading,
 		async () => {
 			await foundOr404(
-				changeSitting(visit.store, sittingId, version, visit.who, (now) => withTrial(now, dishId, trial)),
+				changeSitting(
+					visit.store,
+					sittingId,
+					version,
+					visit.who,
+					(now) => withTrial(now, dishId, trial),
+					confirmedIn(typedIn(form)),
+				),
 				"sitting",
 			);
 			const place = form.get("place");
@@ -106,6 +115,7 @@ export default function LongTable({ loaderData, actionData: result }: Route.Comp
 			</Top>
 			{table?.next ? <Next next={table.next} /> : null}
 			{isNotSent(result) ? <NotSentNote {...result} /> : null}
+			<FallNote answered={actionData} />
 			{actionData?.stale ? <StaleNote stale={actionData.stale} /> : null}
 			<ScaleControl
 				view={loaderData}

@@ -1,213 +1,178 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { Type } from "@sinclair/typebox";
 import { nanoid } from "nanoid";
-import { data, Form, Link, redirect } from "react-router";
+import { Form, Link, redirect } from "react-router";
 import { refuse } from "#core/check";
-import { readDeliveries, readIngredientRows, readLotsFrom, writeRecord } from "#db";
-import { DayField, MomentField } from "../ui/forms/DayField.tsx";
+import { asItStands, ofKind } from "#core/records";
+import { readDeliveryEntries, readIngredientRows, writeRecord } from "#db";
+import { MomentField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
-import { readForm, typedIn } from "../ui/forms/form.ts";
+import { type Typed, typedIn, type Wrong } from "../ui/forms/form.ts";
 import { Facts } from "../ui/parts/Facts.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
-import { Act, ActLink, Heading, Key, Page, Sheet } from "../ui/parts/parts.tsx";
+import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { doneOrSaid, refused } from "../ui/server/said.server.ts";
-import { visitOf } from "../ui/server/visit.ts";
+import { type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/delivery.route";
 import { clientIdOf } from "./clientIdOf.ts";
+import { DeliveryFields } from "./DeliveryFields.tsx";
+import { type DeliveryView, deliveryPage } from "./deliveryPage.ts";
+import { type DeliveryRead, readDelivery } from "./deliveryTyped.ts";
+import { UNITS_TYPED, wordsTyped } from "./lotTyped.ts";
 import { momentTyped } from "./moment.ts";
 import { numberIn } from "./numberIn.ts";
 
 export const meta: Route.MetaFunction = ({ loaderData }) => [
-	{ title: `${loaderData?.title ?? "Delivery"} · Records` },
+	{ title: `${loaderData?.kept?.title ?? "A delivery"} · Records` },
 ];
 
 export async function loader({ context, params }: Route.LoaderArgs) {
-	const { store, reading } = await visitOf(context);
-	if (params.delivery === "new") {
-		const ingredients = await readIngredientRows(store.db);
-		return {
-			...{ title: "A delivery", clientId: nanoid(), degrees: reading.degrees, kept: null },
-			names: ingredients.map(({ name }) => name),
-		};
-	}
-	const number = numberIn(params.delivery);
-	const [[entry], lots] = await Promise.all([
-		readDeliveries(store.db, [number]),
-		readLotsFrom(store.db, number),
-	]);
-	if (!entry) throw data({ missing: "delivery" }, { status: 404 });
-	const { at, who, doc } = entry;
-	return {
-		...{ title: doc.name, clientId: "", degrees: reading.degrees, names: [] },
-		kept: {
-			about: `Delivery ${number}, ${reading.clock(at)}, taken in by ${who}`,
-			facts: [
-				{ figure: reading.mass(doc.kg), label: "delivered" },
-				{ figure: doc.C === null ? "not measured" : reading.probed(doc.C), label: "at the door" },
-				{ figure: doc.useBy === null ? "none named" : reading.date(doc.useBy), label: "use by" },
-				{ figure: doc.accepted ? "taken in" : "▲ sent back", label: "decided" },
-			],
-			from: `${doc.supplier || "supplier not named"}${doc.supplierLot ? `, their lot ${doc.supplierLot}` : ""}`,
-			note: doc.note,
-			lots: lots.map(({ at: madeAt, doc: { lot, dish, sitting } }) => ({
-				lot,
-				words: `${dish}, made ${reading.day(madeAt)}${sitting ? ` for ${sitting}` : ""}`,
-			})),
-		},
+	const visit = await visitOf(context);
+	const { reading, store } = visit;
+	const typing = {
+		...{ clientId: nanoid(), degrees: reading.degrees },
+		weight: UNITS_TYPED[reading.units].weight,
 	};
+	if (params.delivery !== "new") {
+		const kept = await deliveryPage(visit, numberIn(params.delivery));
+		return { ...typing, kept, names: kept.names };
+	}
+	const rows = await readIngredientRows(store.db);
+	return { ...typing, kept: null, names: rows.map(({ name }) => name) };
 }
 
-const Entry = Type.Object({
-	name: Type.String({ minLength: 1, maxLength: 120, allowed: "what was delivered, in 1 to 120 characters" }),
-	supplier: Type.String({ maxLength: 80, allowed: "up to 80 characters" }),
-	supplierLot: Type.String({ maxLength: 60, allowed: "up to 60 characters" }),
-	kg: Type.Number({ exclusiveMinimum: 0, maximum: 5000, allowed: "a weight above 0 and up to 5,000 kg" }),
-	C: Type.Optional(Type.Number({ allowed: "a temperature, such as 3.5" })),
-	useBy: Type.Optional(Type.String({ typedAs: "day", allowed: "a day, such as 8 Dec" })),
-	sentBack: Type.Boolean(),
-	note: Type.String({ maxLength: 400, allowed: "up to 400 characters" }),
-});
-
-export async function action({ context, request }: Route.ActionArgs) {
+export async function action({ context, params, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
 	const { store, house, reading, who } = visit;
 	const form = await formOf(request);
-	if (form.get("useBy") === "") form.delete("useBy");
 	const typed = typedIn(form);
-	const read = readForm(Entry, form);
-	if ("wrong" in read) return refused(read.typed, read.wrong);
 	return doneOrSaid(typed, reading, async () => {
-		const { name, supplier, supplierLot, kg, C, useBy, sentBack, note } = read.value;
+		const read = readDelivery(form, await readIngredientRows(store.db), reading);
+		if ("wrong" in read) return refused(read.typed, read.wrong);
+		const { value } = read;
+		if (params.delivery !== "new") return writeAnew(visit, numberIn(params.delivery), typed, value);
 		const at = momentTyped(typed, house.timeZone, Date.now());
-		const ingredients = await readIngredientRows(store.db);
-		const known = ingredients.find((one) => one.name.toLowerCase() === name.toLowerCase());
-		if (!known) throw refuse("name", `“${name}” is no ingredient of the book; one of its names is allowed`);
-		await writeRecord(store, who, clientIdOf(typed), (next) => [
-			{
-				at,
-				doc: {
-					...{ kind: "delivery", delivery: next.delivery, ingredientId: known.id, name: known.name },
-					...{ supplier, supplierLot, kg, note, accepted: !sentBack },
-					C: C === undefined ? null : reading.celsiusOf(C),
-					useBy: useBy ?? null,
-				},
-			},
+		const [written] = await writeRecord(store, who, clientIdOf(typed), (next) => [
+			{ at, doc: { ...value, delivery: next.delivery } },
 		]);
-		return redirect("/records");
+		// What its packet says is held against the book there.
+		const number = written?.doc.kind === "delivery" ? written.doc.delivery : "";
+		return redirect(value.packet ? `/records/deliveries/${number}` : "/records");
 	});
+}
+
+/** What was written of a delivery and was not so: both stay. */
+async function writeAnew({ store, who }: HouseVisit, delivery: number, typed: Typed, value: DeliveryRead) {
+	const reason = wordsTyped(typed, "reason", 400, 3);
+	await writeRecord(store, who, clientIdOf(typed), async (_next, tx) => {
+		const [entry] = ofKind(asItStands(await readDeliveryEntries(tx, [delivery])), "delivery");
+		if (!entry) throw refuse("name", "is no delivery of this house");
+		const doc = { ...value, delivery };
+		return [{ at: Date.now(), doc: { kind: "instead", of: entry.number, lot: null, doc, reason } }];
+	});
+	return redirect(`/records/deliveries/${delivery}`);
 }
 
 /** What came in at the door: how warm, from whom, and what was made of it. */
 export default function Delivery({ loaderData, actionData }: Route.ComponentProps) {
-	const { kept, title, names, degrees, clientId } = loaderData;
-	const typed = actionData?.typed ?? {};
-	const wrong = actionData?.wrong ?? {};
+	const { kept, clientId, ...typing } = loaderData;
+	const typed: Typed = actionData?.typed ?? kept?.typed ?? {};
+	const wrong: Wrong = actionData?.wrong ?? {};
+	const fields = { ...typing, typed, wrong };
 	if (kept) {
 		return (
-			<Page>
-				<PageHead title={title} says={kept.about}>
-					<ActLink to="/records">All records</ActLink>
-				</PageHead>
-				<Sheet marginTop="12px">
-					<Facts facts={kept.facts} />
-					<chakra.p marginTop="10px">
-						<b>From: </b>
-						{kept.from}
-					</chakra.p>
-					{kept.note ? <p>{kept.note}</p> : null}
-					<Heading marginTop="16px">Made of it</Heading>
-					<ul>
-						{kept.lots.map(({ lot, words }) => (
-							<li key={lot}>
-								<Link to={`/records/lots/${lot}`}>Lot {lot}</Link> {words}
-							</li>
-						))}
-					</ul>
-					{kept.lots.length === 0 ? <p>No lot names it.</p> : null}
-				</Sheet>
-			</Page>
+			<Kept view={kept}>
+				<chakra.details marginTop="14px" open={actionData ? true : undefined}>
+					<summary>It was not so</summary>
+					<Form method="post" aria-label="Written anew">
+						<input type="hidden" name="clientId" value={clientId} />
+						<DeliveryFields {...fields}>
+							<Field
+								label="Because"
+								name="reason"
+								maxLength={400}
+								defaultValue={typed.reason}
+								wrong={wrong.reason}
+							/>
+						</DeliveryFields>
+						<chakra.p marginBlock="8px">What was written stays in the record beside it.</chakra.p>
+						<Act>Write it anew</Act>
+					</Form>
+				</chakra.details>
+			</Kept>
 		);
 	}
 	return (
 		<Page>
-			<PageHead title={title}>
+			<PageHead title="A delivery">
 				<ActLink to="/records" kind="quiet">
 					Leave it
 				</ActLink>
 			</PageHead>
-			<Sheet marginTop="12px" maxWidth="720px">
+			<Sheet marginTop="12px" maxWidth="760px">
 				<Form method="post">
 					<input type="hidden" name="clientId" value={clientId} />
-					<chakra.div display="grid" gap="12px 14px" gridTemplateColumns={{ base: "1fr", sm: "1fr 1fr" }}>
-						<Field
-							label="What"
-							name="name"
-							list="delivered-names"
-							aria-required
-							defaultValue={typed.name}
-							wrong={wrong.name}
-						/>
-						<Field
-							label="Weight"
-							name="kg"
-							inputMode="decimal"
-							after="kg"
-							defaultValue={typed.kg}
-							wrong={wrong.kg}
-						/>
-						<Field
-							label="Core or between packs (empty: not measured)"
-							name="C"
-							inputMode="decimal"
-							after={degrees}
-							defaultValue={typed.C}
-							wrong={wrong.C}
-						/>
-						<DayField
-							label="Use by, as it says"
-							name="useBy"
-							defaultValue={typed.useBy}
-							wrong={wrong.useBy}
-						/>
-						<Field
-							label="Supplier"
-							name="supplier"
-							maxLength={80}
-							defaultValue={typed.supplier}
-							wrong={wrong.supplier}
-						/>
-						<Field
-							label="Their lot or batch"
-							name="supplierLot"
-							maxLength={60}
-							defaultValue={typed.supplierLot}
-							wrong={wrong.supplierLot}
-						/>
+					<DeliveryFields {...fields}>
 						<MomentField label="Came (empty: just now)" typed={typed} wrong={wrong} />
-						<Field label="Note" name="note" maxLength={400} defaultValue={typed.note} wrong={wrong.note} />
-						<chakra.label display="flex" gap="10px" alignItems="center" minHeight="44px" alignSelf="end">
-							<chakra.input
-								type="checkbox"
-								name="sentBack"
-								defaultChecked={typed.sentBack === "on"}
-								width="22px"
-								height="22px"
-							/>
-							It was sent back
-						</chakra.label>
-					</chakra.div>
-					<datalist id="delivered-names">
-						{names.map((name) => (
-							<option key={name} value={name} />
-						))}
-					</datalist>
+					</DeliveryFields>
 					<chakra.div display="flex" gap="12px" marginTop="16px">
 						<Act kind="next" aria-keyshortcuts="a">
 							Write it down <Key aria-hidden>a</Key>
 						</Act>
 					</chakra.div>
 				</Form>
+			</Sheet>
+		</Page>
+	);
+}
+
+function Kept({ view, children }: { readonly view: DeliveryView; readonly children: React.ReactNode }) {
+	return (
+		<Page>
+			<PageHead title={view.title} says={view.about}>
+				<ActLink to={`/records/recall?what=delivery&find=${view.delivery}`}>Trace and recall</ActLink>
+				<ActLink to="/records">All records</ActLink>
+			</PageHead>
+			{view.beside === null ? null : (
+				<Note role="alert" marginTop="12px">
+					<b>▲ The packet {view.beside}, and the book does not.</b> Lots that are made from this delivery
+					declare it. Dishes of the book do once it is{" "}
+					<Link to={view.ingredientAt}>declared of {view.title}</Link>.
+				</Note>
+			)}
+			<Sheet marginTop="12px">
+				<Facts facts={view.facts} />
+				<chakra.p marginTop="10px">
+					<b>From: </b>
+					{view.from}
+				</chakra.p>
+				<p>
+					<b>Its packet: </b>
+					{view.packet}
+				</p>
+				{view.note ? <p>{view.note}</p> : null}
+				<Heading marginTop="16px">Made of it</Heading>
+				<ul>
+					{view.lots.map(({ lot, words }) => (
+						<li key={lot}>
+							<Link to={`/records/lots/${lot}`}>Lot {lot}</Link> {words}
+						</li>
+					))}
+				</ul>
+				{view.lots.length === 0 ? <p>No lot names it.</p> : null}
+				{view.before.length === 0 ? null : (
+					<>
+						<Heading marginTop="16px">Written before</Heading>
+						<chakra.ol>
+							{view.before.map(({ number, words, by }) => (
+								<li key={number}>
+									{words} <Muted>{by}</Muted>
+								</li>
+							))}
+						</chakra.ol>
+					</>
+				)}
+				{children}
 			</Sheet>
 		</Page>
 	);

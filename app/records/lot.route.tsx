@@ -79,6 +79,12 @@ export default function Lot({ loaderData, actionData: result }: Route.ComponentP
 		<Page>
 			<PageHead title={view.dish} says={`Lot ${view.lot} · ${view.about}`}>
 				<chakra.div display="flex" flexWrap="wrap" gap="8px">
+					<ActLink to="anew" kind="quiet">
+						It was not so
+					</ActLink>
+					<ActLink to={`/records/recall?what=lot&find=${view.lot}`} kind="quiet">
+						Trace and recall
+					</ActLink>
 					<ActLink to="way" aria-keyshortcuts="w">
 						Bench to plate <Key aria-hidden>w</Key>
 					</ActLink>
@@ -209,7 +215,13 @@ function Trace({ view }: { readonly view: View }) {
 		<chakra.div display="grid" gap="6px" marginTop="6px">
 			<p>
 				<b>From: </b>
-				{view.from.length === 0 ? "no delivery was written down" : null}
+				{view.from.length + view.fromLots.length === 0 ? "nothing was written down" : null}
+				{view.fromLots.map(({ lot, words }) => (
+					<span key={lot}>
+						<Link to={`/records/lots/${lot}`}>{words}</Link>
+						{"; "}
+					</span>
+				))}
 				{view.from.map(({ delivery, words }, index) => (
 					<span key={delivery}>
 						{index > 0 ? "; " : ""}
@@ -217,6 +229,12 @@ function Trace({ view }: { readonly view: View }) {
 					</span>
 				))}
 			</p>
+			{view.cookedThrough ? (
+				<p>
+					<b>Cooked through after that: </b>
+					{view.cookedThrough}
+				</p>
+			) : null}
 			<p>
 				<b>For: </b>
 				{view.sitting ? <Link to={view.sitting.to}>{view.sitting.name}</Link> : "no sitting"}

@@ -2,6 +2,7 @@ import { type Static, Type } from "@sinclair/typebox";
 import { checked, oneOf, refuse } from "#core/check";
 import {
 	ACTIONS,
+	asItStands,
 	type DocOf,
 	ofKind,
 	ProbeName,
@@ -9,7 +10,6 @@ import {
 	type RecordEntry,
 	STAGES,
 	tagsOfSpread,
-	withoutStruck,
 } from "#core/records";
 import type { DegreeUnit, HouseCode } from "#core/safety";
 import { COURSES, type Remedy, remediesFor, usualCooling } from "#core/watch";
@@ -95,7 +95,7 @@ async function write(given: Given, entriesOf: (doing: Doing) => Promise<readonly
 	await writeRecord(visit.store, visit.who, clientIdOf(typed), async (next, tx) => {
 		const entries = await readLots(tx, [lot]);
 		if (ofKind(entries, "lot").length === 0) throw refuse("lot", "is no lot of this house");
-		const [read = null] = await lotsNow(tx, [lot], { timeZone: visit.house.timeZone, now: Date.now() });
+		const [read = null] = await lotsNow(tx, [lot], { ...visit.house, now: Date.now() });
 		return entriesOf({ ...given, entries, read, watch: next.watch });
 	});
 }
@@ -247,7 +247,7 @@ async function watchedOn(
 }
 
 function watchOf(entries: readonly RecordEntry[], number: number): RecordEntry<"watch"> {
-	const begun = ofKind(withoutStruck(entries), "watch").find(({ doc }) => doc.watch === number);
+	const begun = ofKind(asItStands(entries), "watch").find(({ doc }) => doc.watch === number);
 	if (!begun) throw refuse("watch", "is no pan that is watched here");
 	return begun;
 }

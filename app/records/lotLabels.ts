@@ -41,16 +41,16 @@ export async function lotLabels(
 	{ store, reading, house }: HouseVisit,
 	{ lot, origin, again = false }: LabelsAsked,
 ): Promise<LotLabels> {
-	const [read] = await lotsNow(store.db, [lot], { timeZone: house.timeZone, now: reading.now });
+	const [read] = await lotsNow(store.db, [lot], { ...house, now: reading.now });
 	if (!read) throw data({ missing: "lot" }, { status: 404 });
-	const { now, passports, voids } = read;
+	const { now, passports, voids, allergens } = read;
 	const opens = `${origin}/records/lots/${lot}`;
 	const isAsked = (tag: string) => !again || voids.some((one) => one.tag === tag);
 	const labels = now.pans
 		.filter(({ tag }) => isAsked(tag))
 		.flatMap((pan) => passports.filter(({ tag }) => tag === pan.tag).map((passport) => ({ pan, passport })))
 		.map(({ pan: { tag, kg, depth_mm, useBy, state }, passport }) => ({
-			...{ tag, lot, dish: now.doc.dish, allergens: now.doc.allergens, contents: now.doc.contents },
+			...{ tag, lot, dish: now.doc.dish, allergens: allergens, contents: now.doc.contents },
 			...headOf(passport, now, useBy, reading),
 			made: `Made ${reading.moment(now.at)} by ${now.who}`,
 			holds: `${reading.mass(kg)}, ${reading.length(depth_mm)} deep`,
@@ -61,7 +61,7 @@ export async function lotLabels(
 		opens,
 		qr: squaresOf(opens),
 		voids: voids.length,
-		says: labelsNow(now, passports).filter(({ tag }) => isAsked(tag)),
+		says: labelsNow(now, passports, allergens).filter(({ tag }) => isAsked(tag)),
 		labels,
 		noLetter: unprintable(labels.flatMap((label) => Object.values(label).map(String))),
 	};

@@ -24,12 +24,12 @@ import { ACTION_WORDS, COURSE_WORDS, earlierWords, type WatchView, watchView } f
 export async function lotPage(visit: HouseVisit, number: number, selected: string | null) {
 	const { store, reading, house } = visit;
 	const [[read], places, sittings] = await Promise.all([
-		lotsNow(store.db, [number], { timeZone: house.timeZone, now: reading.now }),
+		lotsNow(store.db, [number], { ...house, now: reading.now }),
 		readStandingPlaces(store.db),
 		readSittings(store.db, reading.now - NEAR_MS, reading.now + NEAR_MS),
 	]);
 	if (!read) throw data({ missing: "lot" }, { status: 404 });
-	const { entries, now, watches, deliveries, passports, voids } = read;
+	const { entries, now, watches, deliveries, sources, passports, voids } = read;
 	const worst = worstPassport(passports);
 	const blast_C = coldestWind(places);
 	const tagOf = tagsOf(entries);
@@ -48,7 +48,7 @@ export async function lotPage(visit: HouseVisit, number: number, selected: strin
 		...headOf(worst, now, reading),
 		voids: voids.length,
 		contents: now.doc.contents,
-		allergens: now.doc.allergens,
+		allergens: read.allergens,
 		reheat: now.doc.reheat,
 		sitting: now.doc.sittingId ? { to: `/sittings/${now.doc.sittingId}`, name: now.doc.sitting } : null,
 		dishAt: now.doc.dishId ? `/sittings/${now.doc.sittingId}/dishes/${now.doc.dishId}` : null,
@@ -65,6 +65,8 @@ export async function lotPage(visit: HouseVisit, number: number, selected: strin
 			delivery: doc.delivery,
 			words: `${doc.name}, ${doc.supplier || "supplier not named"}${doc.supplierLot ? `, their lot ${doc.supplierLot}` : ""}`,
 		})),
+		fromLots: sources.map(({ lot, dish }) => ({ lot, words: `Lot ${lot}, ${dish}` })),
+		cookedThrough: now.doc.cookedThrough ?? "",
 		isUsedUp: now.pans.every(isUsedUp),
 	};
 }
@@ -176,9 +178,12 @@ function writtenLine({ number, at, who, doc }: RecordEntry, reading: Reading, ta
 		when: reading.clock(at),
 		who,
 		words: entryWords(doc, reading, tagOf),
-		canStrike: doc.kind === "stage",
+		canStrike: CAN_BE_STRUCK.has(doc.kind),
 	};
 }
+
+/** These are struck out where they were not so; a lot is written anew. */
+const CAN_BE_STRUCK: ReadonlySet<RecordKind> = new Set(["stage", "action", "correction", "dated", "instead"]);
 
 /** An entry of the record in one line. */
 export function entryWords(doc: RecordEntry["doc"], reading: Reading, tagOf: TagOf): string {
@@ -216,8 +221,20 @@ const WORDS: { readonly [K in RecordKind]: (doc: DocOf<K>, reading: Reading, tag
 		`${pansWords(tags)} ${stage === "discarded" ? "thrown away" : stage}${sitting ? ` at ${sitting}` : ""}${place ? `, to ${place}` : ""}${note ? `: ${note}` : ""}`,
 	dated: ({ tags, useBy, reason }, reading) =>
 		`${pansWords(tags)}: the use-by was wrong, it is ${reading.date(useBy)}: ${reason}`,
+	instead: ({ doc, reason }, reading, tagOf) =>
+		`Written anew: ${insteadWords(doc, reading, tagOf)}: ${reason}`,
 	labels: ({ labels }) => `Labels printed: ${labels.map(({ tag }) => tag).join(", ")}`,
 };
+
+/** Of a lot every pan, so that old and new can be held against one another. */
+function insteadWords(doc: DocOf<"instead">["doc"], reading: Reading, tagOf: TagOf): string {
+	const words = entryWords(doc, reading, tagOf);
+	if (doc.kind !== "lot") return words;
+	const pans = doc.pans.map(
+		({ tag, kg, depth_mm }) => `${tag} ${reading.mass(kg)}, ${reading.length(depth_mm)} deep`,
+	);
+	return `${words} (${pans.join("; ")}); ${doc.allergens || "allergens not known"}`;
+}
 
 function pansWords(tags: readonly string[]): string {
 	return tags.length === 0 ? "All pans" : `Pan ${tags.join(", ")}`;

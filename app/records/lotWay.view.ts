@@ -36,7 +36,7 @@ export interface LotWayView {
 
 export async function lotWayPage(visit: HouseVisit, { lot }: { readonly lot: number }): Promise<LotWayView> {
 	const { store, reading, house } = visit;
-	const [read] = await lotsNow(store.db, [lot], { timeZone: house.timeZone, now: reading.now });
+	const [read] = await lotsNow(store.db, [lot], { ...house, now: reading.now });
 	if (!read) throw data({ missing: "lot" }, { status: 404 });
 	const { now, watches } = read;
 	const [planned, codes] = await Promise.all([plannedOf(visit, now.doc), readHouseCodes(store.db)]);

@@ -2,34 +2,52 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { nanoid } from "nanoid";
 import { data, Form, Link, redirect } from "react-router";
 import { Refusal, refuse } from "#core/check";
+import { declaredWords, onDeclaredList } from "#core/recipe";
 import { keepsBy } from "#core/records";
 import { DAY_MS, onDay, wallClock } from "#core/time";
 import { readSittings, withRecipes, writeRecord } from "#db";
 import { MomentField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
-import { type Typed, typedIn } from "../ui/forms/form.ts";
+import { type Typed, typedIn, type Wrong } from "../ui/forms/form.ts";
 import { PageHead } from "../ui/parts/PageHead.tsx";
-import { Act, ActLink, Heading, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
+import { Act, ActLink, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
 import { doneOrSaid } from "../ui/server/said.server.ts";
 import { type HouseVisit, visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/newLot.route";
 import { clientIdOf } from "./clientIdOf.ts";
+import { NamedAllergens, PanRows, SourceTicks } from "./LotFields.tsx";
 import { inForce } from "./lotActions.ts";
+import { sourcesTyped } from "./lotSources.ts";
+import { declaresTyped, pansShown, pansTyped, portionsTyped, UNITS_TYPED, wordsTyped } from "./lotTyped.ts";
 import { momentTyped } from "./moment.ts";
-import { entriesOfLot } from "./newLotPage.ts";
+import { entriesOfLot, type NewLot as LotPlanned, unplannedLotPage } from "./newLotPage.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "New lot · Records" }];
 
 export async function loader({ context, request }: Route.LoaderArgs) {
 	const visit = await visitOf(context);
 	const search = new URL(request.url).searchParams;
-	const [sittingId, dishId] = [search.get("sitting"), search.get("dish")];
-	if (sittingId === null || dishId === null)
-		return { choices: await choices(visit), planned: null, clientId: "" };
-	const planned = await heavily(context, "newLot", { sittingId, dishId }, request);
-	return { choices: [], planned, clientId: nanoid() };
+	const asked = askedIn(search.get("sitting"), search.get("dish"), search.has("unplanned"));
+	if (asked === null)
+		return { choices: await choices(visit), planned: null, clientId: "", units: UNITS_TYPED.metric };
+	const planned = asked.sittingId
+		? await heavily(context, "newLot", asked, request)
+		: await unplannedLotPage(visit);
+	const rows = pansShown(planned.pans, visit.reading.units, planned.letter);
+	return {
+		choices: [],
+		planned: { ...planned, rows },
+		clientId: nanoid(),
+		units: UNITS_TYPED[visit.reading.units],
+	};
+}
+
+/** Which dish of which sitting, none where nobody planned it; null where nothing is asked for yet. */
+function askedIn(sittingId: string | null, dishId: string | null, isUnplanned: boolean) {
+	if (sittingId && dishId) return { sittingId, dishId };
+	return isUnplanned ? { sittingId: "", dishId: "" } : null;
 }
 
 /** Dishes of sittings near today: what may have been made. */
@@ -55,36 +73,41 @@ export async function action({ context, request }: Route.ActionArgs) {
 	const visit = await visitOf(context);
 	const form = await formOf(request);
 	const typed = typedIn(form);
-	const { house, store, who } = visit;
-	const planned = await heavily(
-		context,
-		"newLot",
-		{ sittingId: typed.sitting ?? "", dishId: typed.dish ?? "" },
-		request,
-	);
+	const asked = { sittingId: typed.sitting ?? "", dishId: typed.dish ?? "" };
+	const planned: LotPlanned = asked.sittingId
+		? await heavily(context, "newLot", asked, request)
+		: await unplannedLotPage(visit);
 	return doneOrSaid(typed, visit.reading, async () => {
+		const { house, store, who, reading } = visit;
 		if (planned.refused !== null) throw data({ said: planned.refused }, { status: 400 });
 		const at = momentTyped(typed, house.timeZone, Date.now());
 		const into = intoTyped(typed, house.timeZone, at);
-		const known = new Set(planned.deliveries.map(({ delivery }) => String(delivery)));
-		const from = form
-			.getAll("from")
-			.map(String)
-			.filter((one) => known.has(one))
-			.map(Number);
+		const own = asked.sittingId ? planned : { ...planned, ...unplannedTyped(typed, visit) };
+		const made = {
+			...{ at, into, place: (typed.place ?? "").trim(), isCooled: typed.cooled === "on" },
+			pans: pansTyped(typed, reading.units),
+			portions: portionsTyped(typed.portions),
+			sources: await sourcesTyped(store.db, form, planned.sources, { house, reading, at }),
+			madeOn: wallClock(at, house.timeZone).date,
+			keeps: keepsBy(house, planned.code.life),
+			code: inForce(planned.code),
+		};
 		const written = await writeRecord(store, who, clientIdOf(typed), (next) =>
-			entriesOfLot(planned, {
-				...{ lot: next.lot, watch: next.watch, at, into, from },
-				place: (typed.place ?? "").trim(),
-				isCooled: typed.cooled === "on",
-				madeOn: wallClock(at, house.timeZone).date,
-				keeps: keepsBy(house, planned.code.life),
-				code: inForce(planned.code),
-			}),
+			entriesOfLot(own, { ...made, lot: next.lot, watch: next.watch }),
 		);
-		const [made] = written;
-		return redirect(`/records/lots/${made?.doc.kind === "lot" ? made.doc.lot : ""}`);
+		const [first] = written;
+		return redirect(`/records/lots/${first?.doc.kind === "lot" ? first.doc.lot : ""}`);
 	});
+}
+
+/** What nobody planned, as somebody who made it writes it down. */
+function unplannedTyped(typed: Typed, { house, who }: HouseVisit): Pick<LotPlanned, "dish" | "inside"> {
+	const declares = declaresTyped(typed, who, null);
+	const allergens = declares ? declaredWords(onDeclaredList(declares, house.allergenList)) : "";
+	return {
+		dish: wordsTyped(typed, "name", 120),
+		inside: { contents: wordsTyped(typed, "contents", 20_000, 0), allergens, declares, ingredients: [] },
+	};
 }
 
 /** When it went into the cold: as it was lifted, where nothing was typed. @throws {Refusal} naming its own field */
@@ -111,36 +134,17 @@ const Choices = chakra("li", {
 
 /** What was lifted becomes a lot: its pans, what it was made from, and from when it cools. */
 export default function NewLot({ loaderData, actionData }: Route.ComponentProps) {
-	const { planned, choices: dishes, clientId } = loaderData;
+	const { planned, choices: dishes, clientId, units } = loaderData;
 	const typed = actionData?.typed ?? {};
 	const wrong = actionData?.wrong ?? {};
-	if (!planned) {
-		return (
-			<Page>
-				<PageHead title="New lot" says="Which dish was made?">
-					<ActLink to="/records" kind="quiet">
-						Leave it
-					</ActLink>
-				</PageHead>
-				<Sheet marginTop="12px">
-					<ul>
-						{dishes.map(({ to, name, about }) => (
-							<Choices key={to}>
-								<chakra.span flex="1 1 260px">
-									<Link to={to}>{name}</Link>
-								</chakra.span>
-								<Muted>{about}</Muted>
-							</Choices>
-						))}
-					</ul>
-					{dishes.length === 0 ? <p>No sitting within ten days has a dish.</p> : null}
-				</Sheet>
-			</Page>
-		);
-	}
+	if (!planned) return <WhichDish dishes={dishes} />;
+	const isPlanned = planned.sittingId !== "";
 	return (
 		<Page>
-			<PageHead title={planned.dish} says={`A lot of ${planned.sitting}`}>
+			<PageHead
+				title={isPlanned ? planned.dish : "A lot that nobody planned"}
+				says={isPlanned ? `A lot of ${planned.sitting}` : "Until its allergens are named, nobody uses it"}
+			>
 				<ActLink to="/records/lots/new" kind="quiet">
 					Another dish
 				</ActLink>
@@ -150,18 +154,20 @@ export default function NewLot({ loaderData, actionData }: Route.ComponentProps)
 					There is no plan for this, so it can not be made a lot: {planned.refused}
 				</Note>
 			)}
-			<Sheet marginTop="12px" maxWidth="760px">
+			<Sheet marginTop="12px" maxWidth="860px">
 				<Form method="post">
 					<input type="hidden" name="clientId" value={clientId} />
 					<input type="hidden" name="sitting" value={planned.sittingId} />
 					<input type="hidden" name="dish" value={planned.dishId} />
-					<Heading>
-						{planned.pans.length === 1 ? "1 pan" : `${planned.pans.length} pans`}, {planned.portions} portions
-					</Heading>
-					<chakra.p color="muted" marginBottom="10px">
-						{planned.pans.map(({ tag, vessel }) => `${tag} ${vessel}`).join(", ")}
-					</chakra.p>
 					<chakra.div display="grid" gap="12px 14px" gridTemplateColumns={{ base: "1fr", sm: "1fr 1fr" }}>
+						{isPlanned ? null : <WhatItIs typed={typed} wrong={wrong} />}
+						<Field
+							label="Portions"
+							name="portions"
+							inputMode="numeric"
+							defaultValue={typed.portions ?? (isPlanned ? String(planned.portions) : "")}
+							wrong={wrong.portions}
+						/>
 						<MomentField label="Lifted (empty: just now)" typed={typed} wrong={wrong} />
 						<Field
 							label="Into the cold at (empty: as it was lifted)"
@@ -182,30 +188,9 @@ export default function NewLot({ loaderData, actionData }: Route.ComponentProps)
 							It is cooled from now, and watched
 						</chakra.label>
 					</chakra.div>
-					<chakra.fieldset marginTop="14px">
-						<chakra.legend fontFamily="head" fontWeight="700" fontSize="19px">
-							Made from these deliveries
-						</chakra.legend>
-						{planned.deliveries.length === 0 ? (
-							<p>
-								None was written down in three weeks.{" "}
-								<Link to="/records/deliveries/new">Write one down first</Link>, or leave it.
-							</p>
-						) : null}
-						{planned.deliveries.map(({ delivery, words, isUsed }) => (
-							<chakra.label key={delivery} display="flex" gap="10px" alignItems="center" minHeight="44px">
-								<chakra.input
-									type="checkbox"
-									name="from"
-									value={delivery}
-									defaultChecked={isUsed}
-									width="22px"
-									height="22px"
-								/>
-								{words}
-							</chakra.label>
-						))}
-					</chakra.fieldset>
+					<PanRows rows={planned.rows} typed={typed} wrong={wrong} units={units} />
+					<SourceTicks {...planned.sources} typed={typed} wrong={wrong} />
+					{isPlanned ? null : <NamedAllergens typed={typed} />}
 					<chakra.div display="flex" gap="12px" marginTop="16px">
 						<Act kind="next" aria-keyshortcuts="a" disabled={planned.refused !== null}>
 							Make it a lot <Key aria-hidden>a</Key>
@@ -215,6 +200,52 @@ export default function NewLot({ loaderData, actionData }: Route.ComponentProps)
 						</ActLink>
 					</chakra.div>
 				</Form>
+			</Sheet>
+		</Page>
+	);
+}
+
+function WhatItIs({ typed, wrong }: { readonly typed: Typed; readonly wrong: Wrong }) {
+	return (
+		<>
+			<Field
+				label="What it is"
+				name="name"
+				aria-required
+				maxLength={120}
+				defaultValue={typed.name}
+				wrong={wrong.name}
+			/>
+			<Field label="What is in it" name="contents" defaultValue={typed.contents} wrong={wrong.contents} />
+		</>
+	);
+}
+
+interface WhichDishProps {
+	readonly dishes: readonly { readonly to: string; readonly name: string; readonly about: string }[];
+}
+
+function WhichDish({ dishes }: WhichDishProps) {
+	return (
+		<Page>
+			<PageHead title="New lot" says="Which dish was made?">
+				<ActLink to="?unplanned=1">None of these</ActLink>
+				<ActLink to="/records" kind="quiet">
+					Leave it
+				</ActLink>
+			</PageHead>
+			<Sheet marginTop="12px">
+				<ul>
+					{dishes.map(({ to, name, about }) => (
+						<Choices key={to}>
+							<chakra.span flex="1 1 260px">
+								<Link to={to}>{name}</Link>
+							</chakra.span>
+							<Muted>{about}</Muted>
+						</Choices>
+					))}
+				</ul>
+				{dishes.length === 0 ? <p>No sitting within ten days has a dish.</p> : null}
 			</Sheet>
 		</Page>
 	);

@@ -1,16 +1,13 @@
 import type { ChillGiven } from "#core/chill";
 import { depthOfFood, isMadeAhead } from "#core/dish";
-import type { DocOf, LotPan } from "#core/records";
-import { DAY_MS, wallClock } from "#core/time";
+import { type DocOf, insideOf, type LotPan } from "#core/records";
+import { wallClock } from "#core/time";
 import { usualCooling } from "#core/watch";
-import { readKind } from "#db";
+import { codeIn, readHouseCodes } from "#db";
 import { dishOnPaper } from "../papers/dishOnPaper.ts";
-import { labelsOf } from "../papers/paperPages.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { reheatWords } from "../ui/words/cautions.ts";
-
-/** Meat and vegetables of older deliveries are not cooked any more. */
-const DELIVERED_MS = 21 * DAY_MS;
+import { type SourcesTyped, sourcesFor } from "./lotSources.ts";
 
 /** How a lot is cooled by itself: what stands beside it then, its readings tell. */
 function coolingAlone({ beside: _, ...given }: ChillGiven): ChillGiven {
@@ -26,17 +23,11 @@ export async function newLotPage(
 	const { row, sitting, kitchen, reading, tag } = onPaper;
 	const { plan, dish } = row;
 	const letter = tag ?? "A";
-	const used = new Map((plan?.lines ?? []).map(({ ingredient }) => [ingredient.id, ingredient.name]));
-	const delivered = await readKind(
-		visit.store.db,
-		"delivery",
-		visit.reading.now - DELIVERED_MS,
-		visit.reading.now + DAY_MS,
-	);
+	const lines = plan?.lines ?? [];
+	const ingredients = lines.map(({ ingredient }) => ingredient);
 	const way = plan?.chill?.way ?? null;
 	return {
-		sittingId,
-		dishId,
+		...{ sittingId, dishId, letter },
 		sitting: sitting.name,
 		dish: dish.recipe.name,
 		refused: plan ? null : (row.refused ?? ""),
@@ -53,22 +44,34 @@ export async function newLotPage(
 		cooling: way ? coolingAlone(way.given) : null,
 		code: kitchen.policy.code,
 		isMadeAhead: plan ? isMadeAhead(plan.recipe) : false,
-		contents: [...used.values()].join(", "),
-		allergens: labelsOf(onPaper).allergens,
+		inside: insideOf(ingredients, kitchen.known.preparations, kitchen.policy.allergenList),
 		reheat: reheatWords(kitchen.policy.code, reading),
-		deliveries: delivered
-			.filter(({ doc }) => doc.accepted)
-			.map(({ at, doc }) => ({
-				delivery: doc.delivery,
-				words: `${doc.name}, ${reading.mass(doc.kg)}, ${reading.clock(at)}${doc.supplierLot ? `, their lot ${doc.supplierLot}` : ""}`,
-				isUsed: used.has(doc.ingredientId),
-			}))
-			.sort((a, b) => Number(b.isUsed) - Number(a.isUsed)),
+		sources: await sourcesFor(visit, new Set(ingredients.map(({ id }) => id)), { from: [], fromLots: [] }),
 		today: wallClock(visit.reading.now, visit.house.timeZone).date,
 	};
 }
 
-export type NewLot = Awaited<ReturnType<typeof newLotPage>>;
+/** A lot that nobody planned: all of it is written down, and what it declares is not known until it is named. */
+export async function unplannedLotPage(visit: HouseVisit): Promise<NewLot> {
+	const { store, house, reading } = visit;
+	const code = codeIn(await readHouseCodes(store.db), house.houseCode);
+	return {
+		...{ sittingId: "", dishId: "", letter: "X", sitting: "", dish: "", refused: null, portions: 1 },
+		...{ pans: [], place: "", cooling: null, code, isMadeAhead: true },
+		inside: { contents: "", allergens: "", declares: null, ingredients: [] },
+		reheat: reheatWords(code, reading),
+		sources: await sourcesFor(visit, new Set(), { from: [], fromLots: [] }),
+		today: wallClock(reading.now, house.timeZone).date,
+	};
+}
+
+type PlannedLot = Awaited<ReturnType<typeof newLotPage>>;
+
+export type NewLot = Omit<PlannedLot, "inside"> & {
+	readonly inside: Required<Pick<DocOf<"lot">, "contents" | "allergens" | "ingredients">> & {
+		readonly declares: NonNullable<DocOf<"lot">["declares"]> | null;
+	};
+};
 
 /** The entries of a lot that was made and is cooled: itself, and a watch for each of its pans. */
 export function entriesOfLot(
@@ -80,20 +83,21 @@ export function entriesOfLot(
 		readonly at: number;
 		readonly into: number;
 		readonly place: string;
-		readonly from: readonly number[];
+		readonly sources: SourcesTyped;
+		readonly pans: readonly LotPan[];
+		readonly portions: number;
 		readonly isCooled: boolean;
 		readonly keeps: DocOf<"lot">["keeps"];
 		readonly madeOn: string;
 		readonly code: DocOf<"watch">["code"];
 	},
 ): readonly { readonly at: number; readonly doc: DocOf<"lot"> | DocOf<"watch"> }[] {
-	const { lot, at, into, place, from, isCooled, keeps, madeOn, code } = made;
-	const { dish, sittingId, dishId, sitting, portions, pans, contents, allergens, reheat } = planned;
+	const { lot, at, into, place, sources, isCooled, keeps, madeOn, code, pans, portions } = made;
+	const { dish, sittingId, dishId, sitting, inside, reheat } = planned;
 	const doc: DocOf<"lot"> = {
 		...{ kind: "lot", lot, dish, sittingId, dishId, sitting, made: madeOn, portions },
-		...{ pans: [...pans], place, reheat, from: [...from], keeps },
-		contents,
-		allergens,
+		...{ ...inside, pans: [...pans], place, reheat, keeps },
+		...sourcesWritten(sources),
 	};
 	if (!isCooled) return [{ at, doc }];
 	const watches = pans.map(({ tag, depth_mm }, index) => ({
@@ -105,4 +109,18 @@ export function entriesOfLot(
 		},
 	}));
 	return [{ at, doc }, ...watches];
+}
+
+/** What it was made from, as it is written. */
+export function sourcesWritten({
+	from,
+	fromLots,
+	cookedThrough,
+	notAfter,
+}: SourcesTyped): Pick<DocOf<"lot">, "from" | "fromLots" | "cookedThrough" | "notAfter"> {
+	return {
+		...{ from: [...from], notAfter },
+		...(fromLots.length > 0 ? { fromLots: [...fromLots] } : {}),
+		...(fromLots.length > 0 && cookedThrough ? { cookedThrough } : {}),
+	};
 }

@@ -43,6 +43,9 @@ export default function Records({ loaderData: { watched, lots, deliveries } }: R
 					<ActLink to="deliveries/new" aria-keyshortcuts="i">
 						Delivery <Key aria-hidden>i</Key>
 					</ActLink>
+					<ActLink to="recall" aria-keyshortcuts="c">
+						Trace and recall <Key aria-hidden>c</Key>
+					</ActLink>
 					<ActLink to="sheets" aria-keyshortcuts="p">
 						Sheets <Key aria-hidden>p</Key>
 					</ActLink>

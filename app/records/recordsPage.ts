@@ -1,6 +1,6 @@
 import { isUsedUp, worstPassport } from "#core/records";
 import { DAY_MS, wallClock } from "#core/time";
-import { readKind, readLotsLeft, readOpenWatches } from "#db";
+import { readDelivered, readLotsLeft, readOpenWatches } from "#db";
 import { lotsNow } from "../ui/server/lotsNow.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { passportWords } from "../ui/words/passportWords.ts";
@@ -20,11 +20,11 @@ export async function recordsPage({ store, reading, house }: HouseVisit) {
 	const [open, left, delivered, blast_C] = await Promise.all([
 		readOpenWatches(db),
 		readLotsLeft(db, reading.now - LOOKED_BACK_MS),
-		readKind(db, "delivery", reading.now - RECENT_MS, reading.now + DAY_MS),
+		readDelivered(db, reading.now - RECENT_MS, reading.now + DAY_MS),
 		blastAir(db),
 	]);
 	const read = await lotsNow(db, [...left, ...open.map(({ doc }) => doc.lot)], {
-		timeZone: house.timeZone,
+		...house,
 		now: reading.now,
 	});
 	const watched = read.flatMap(({ watches, now: { doc } }) => {

@@ -1,13 +1,21 @@
 import { chunk, zip } from "es-toolkit";
 import Papa from "papaparse";
 import { data } from "react-router";
-import { ofKind, type ReadPoint, type RecordEntry, type WatchNow } from "#core/records";
+import {
+	asItStands,
+	type DocOf,
+	ofKind,
+	type ReadPoint,
+	type RecordEntry,
+	type WatchNow,
+} from "#core/records";
 import { DAY_MS, laterDay, startOfDay } from "#core/time";
 import type { Course } from "#core/watch";
-import { type Database, readEntriesByLot, readHeads, readKind } from "#db";
+import { type Database, readDelivered, readEntriesByLot, readHeads, readKind } from "#db";
 import { readWatches } from "../ui/server/readWatches.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { Reading } from "../ui/words/reading.ts";
+import { entryWords } from "./lotPage.ts";
 import { SHEET_KINDS, type SheetKind, type SheetOf } from "./sheetKinds.ts";
 import { ACTION_WORDS, limitsTold, OUTCOME_WORDS } from "./watch.view.ts";
 
@@ -75,7 +83,7 @@ const BODIES: {
 	reheating: (db, period, reading) => watchBody(db, period, reading, ["reheat"]),
 	holding: (db, period, reading) => watchBody(db, period, reading, ["holdHot", "keepCold"]),
 	delivery: async (db, [from, to], reading) => {
-		const entries = await readKind(db, "delivery", from, to);
+		const entries = await readDelivered(db, from, to);
 		return {
 			codes: [],
 			columns: [
@@ -106,29 +114,35 @@ const BODIES: {
 		};
 	},
 	actions: async (db, [from, to], reading) => {
-		const [actions, corrections] = await Promise.all([
+		const [actions, corrections, anew, dated] = await Promise.all([
 			readKind(db, "action", from, to),
 			readKind(db, "correction", from, to),
+			readKind(db, "instead", from, to),
+			readKind(db, "dated", from, to),
 		]);
-		const all = [...actions, ...corrections].sort((a, b) => a.at - b.at || a.number - b.number);
+		const all = [...actions, ...corrections, ...anew, ...dated].sort(
+			(a, b) => a.at - b.at || a.number - b.number,
+		);
 		const lots = await readEntriesByLot(
 			db,
-			all.map(({ doc }) => doc.lot),
+			all.flatMap(({ doc }) => doc.lot ?? []),
 		);
 		return {
 			codes: [],
 			columns: ["When", "Lot", "Dish", "Pan", "What was done", "Note", "By", "Sign"],
 			missed: [],
 			rows: all.map(({ at, who, doc }) => {
-				const own = lots.get(doc.lot) ?? [];
-				const tag = ofKind(own, "watch").find((entry) => entry.doc.watch === doc.watch)?.doc.tag ?? "";
+				const own = lots.get(doc.lot ?? 0) ?? [];
+				const watch = "watch" in doc ? doc.watch : null;
+				const tag = ofKind(own, "watch").find((entry) => entry.doc.watch === watch)?.doc.tag ?? "";
 				return [
 					reading.moment(at),
-					String(doc.lot),
-					ofKind(own, "lot")[0]?.doc.dish ?? "",
+					doc.lot === null ? "" : String(doc.lot),
+					doc.kind === "instead" && doc.doc.kind === "delivery"
+						? doc.doc.name
+						: (ofKind(asItStands(own), "lot")[0]?.doc.dish ?? ""),
 					tag,
-					doc.kind === "action" ? ACTION_WORDS[doc.action].done : `corrected ${doc.of} ${doc.number}`,
-					doc.kind === "action" ? doc.note : doc.reason,
+					...doneWords(doc, reading, wasBefore(own, doc)),
 					who,
 					"",
 				];
@@ -237,4 +251,30 @@ export async function recordSheetCsv(visit: HouseVisit, given: SheetOf): Promise
 		newline: "\r\n",
 		escapeFormulae: true,
 	})}`;
+}
+
+/** What was done, and its note: of what was written anew, what it was and what it is. */
+function doneWords(
+	doc: DocOf<"action" | "correction" | "instead" | "dated">,
+	reading: Reading,
+	before: RecordEntry["doc"] | null,
+): [string, string] {
+	const words = (one: RecordEntry["doc"]) => entryWords(one, reading, () => "");
+	switch (doc.kind) {
+		case "action":
+			return [ACTION_WORDS[doc.action].done, doc.note];
+		case "correction":
+			return [before ? `struck out: ${words(before)}` : `corrected ${doc.of} ${doc.number}`, doc.reason];
+		case "instead":
+			return [`${before ? `${words(before)} → ` : ""}${words({ ...doc, reason: "" })}`, doc.reason];
+		case "dated":
+			return [`use-by changed to ${reading.date(doc.useBy)}`, doc.reason];
+	}
+}
+
+/** What stood there before it was struck out or written anew. */
+function wasBefore(own: readonly RecordEntry[], doc: RecordEntry["doc"]): RecordEntry["doc"] | null {
+	const number =
+		doc.kind === "instead" ? doc.of : doc.kind === "correction" && doc.of === "entry" ? doc.number : 0;
+	return own.find((entry) => entry.number === number)?.doc ?? null;
 }

@@ -2,6 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useRef, useState } from "react";
 import { data, Form, Link, redirect } from "react-router";
 import {
+	type Confirmed,
 	changeSitting,
 	type Reader,
 	readDish,
@@ -11,7 +12,9 @@ import {
 	type Store,
 	withRecipes,
 } from "#db";
+import { FallNote } from "../ui/forms/FallSheet.tsx";
 import { Choice } from "../ui/forms/Field.tsx";
+import { confirmedIn } from "../ui/forms/fall.ts";
 import { NotSentNote } from "../ui/forms/NotSentNote.tsx";
 import { isNotSent, sentOrKept } from "../ui/forms/offline.ts";
 import { StaleNote } from "../ui/forms/StaleNote.tsx";
@@ -62,7 +65,10 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 		read.typed,
 		reading,
 		async () => {
-			await foundOr404(changeOrMerge(store, sittingId, version, who, asked), "sitting");
+			await foundOr404(
+				changeOrMerge(store, sittingId, version, who, asked, confirmedIn(read.typed)),
+				"sitting",
+			);
 			return redirect(`/sittings/${sittingId}`);
 		},
 		() => sittingNames(db, sittingId),
@@ -82,11 +88,12 @@ async function changeOrMerge(
 	version: number,
 	who: string,
 	asked: SittingAsked,
+	confirmed: Confirmed | undefined,
 ): Promise<void> {
 	let [from, tried] = [version, asked];
 	for (let merged = 0; ; merged += 1) {
 		try {
-			return await changeSitting(store, id, from, who, (now) => editedSitting(now, tried));
+			return await changeSitting(store, id, from, who, (now) => editedSitting(now, tried), confirmed);
 		} catch (error) {
 			if (!(error instanceof Stale) || asked.intent === "save" || merged === MERGES) throw error;
 			const onto = ontoChanged(asked, error.events);
@@ -198,6 +205,7 @@ export default function SittingPage({ loaderData, actionData: result }: Route.Co
 				</Note>
 			) : null}
 			{isNotSent(result) ? <NotSentNote {...result} /> : null}
+			<FallNote answered={actionData} />
 			{actionData?.stale ? (
 				<chakra.div marginTop="14px">
 					<StaleNote stale={actionData.stale} />

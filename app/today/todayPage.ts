@@ -15,7 +15,7 @@ export async function todayPage({ store, reading, house }: HouseVisit) {
 	const end = onDay(reading.now, house.timeZone, 0, DAYS_AHEAD);
 	const [sittings, held] = await Promise.all([
 		readSittings(store.db, start, end),
-		lotsHeld(store.db, reading),
+		lotsHeld(store.db, reading, house.allergenList),
 	]);
 	const coming = sittings.filter(({ calledOff }) => !calledOff);
 	let dishes = 0;

@@ -9,6 +9,8 @@ import {
 import { type AllergenFound, foundAmong } from "./allergensIn.ts";
 import type { carriedBy, Presence } from "./carried.ts";
 import type { Ingredient } from "./Ingredient.ts";
+import type { Preparation } from "./Preparation.ts";
+import type { Naming } from "./weighLine.ts";
 
 /** What is declared of a thing, allergen by allergen. */
 export type Carried = ReturnType<typeof carriedBy>;
@@ -85,4 +87,21 @@ export function declaredWords(declared: readonly AllergenFound[]): string {
 		...(notKnown.length > 0 ? [`not known for ${[...new Set(notKnown)].join(", ")}`] : []),
 	];
 	return words.length > 0 ? words.join("; ") : "none of the house's list in its lines";
+}
+
+/**
+ * Short names of all that is bought and in some lines, through what is made in the house.
+ *
+ * @param preparations by short name
+ */
+export function boughtIn(lines: readonly Naming[], preparations: ReadonlyMap<string, Preparation>): string[] {
+	const seen = new Set<string>();
+	const walk = (named: readonly Naming[]): string[] =>
+		named.flatMap(({ ingredient }) => {
+			if (seen.has(ingredient)) return [];
+			seen.add(ingredient);
+			const made = preparations.get(ingredient);
+			return made ? walk(made.lines) : [ingredient];
+		});
+	return walk(lines);
 }

@@ -33,6 +33,7 @@ export {
 	PREPARATION_FIELDS,
 } from "./Draft.ts";
 export {
+	boughtIn,
 	type Carried,
 	carriedIn,
 	declaredIn,

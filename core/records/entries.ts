@@ -1,6 +1,7 @@
 import { type Static, type TObject, Type } from "@sinclair/typebox";
 import { Celsius, checked, Name, oneOf } from "../check/index.ts";
 import { ChillGiven } from "../chill/index.ts";
+import { ALLERGEN_NAMES } from "../recipe/index.ts";
 import { DEGREE_UNITS } from "../safety/index.ts";
 import { COURSES } from "../watch/index.ts";
 
@@ -99,6 +100,13 @@ const Delivered = Type.Object({
 	useBy: Type.Union([Day, Type.Null()]),
 	accepted: Type.Boolean(),
 	note: Words(400),
+	/** What stands on this brand's packet; absent where nobody has read it. */
+	packet: Type.Optional(
+		Type.Object({
+			contains: Type.Array(oneOf(ALLERGEN_NAMES), { maxItems: ALLERGEN_NAMES.length }),
+			mayContain: Type.Array(oneOf(ALLERGEN_NAMES), { maxItems: ALLERGEN_NAMES.length }),
+		}),
+	),
 });
 
 const Made = Type.Object({
@@ -115,10 +123,31 @@ const Made = Type.Object({
 	place: Words(80),
 	/** Whole: what is in it, and what it declares, are never cut. */
 	contents: Words(20_000),
+	/** As it was worded when it was made; what it declares now follows from `declares` and what is in it. */
 	allergens: Words(20_000),
+	/** What it declared when it was made, with what brings it; null where nobody knows, absent in older lots. */
+	declares: Type.Optional(
+		Type.Union([
+			Type.Array(
+				Type.Object({
+					allergen: oneOf(ALLERGEN_NAMES),
+					presence: oneOf(["contains", "mayContain", "notKnown"] as const),
+					from: Type.Array(Words(400), { maxItems: 400 }),
+				}),
+				{ maxItems: ALLERGEN_NAMES.length },
+			),
+			Type.Null(),
+		]),
+	),
+	/** Short names of all that is bought and in it, through what is made in the house. */
+	ingredients: Type.Optional(Type.Array(Type.String({ minLength: 1, maxLength: 80 }), { maxItems: 2000 })),
 	reheat: Words(300),
 	/** Numbers of the deliveries it was made from. */
 	from: Type.Array(Number_, { maxItems: 200 }),
+	/** Numbers of the lots it was made from. */
+	fromLots: Type.Optional(Type.Array(Number_, { maxItems: 200 })),
+	/** How it was cooked through after that, where it was: it then begins days of its own. */
+	cookedThrough: Type.Optional(Words(200)),
 	/** Days it keeps, by the house's own rule, the day it is made counted. */
 	keeps: Type.Object({
 		chilled_days: Type.Integer(),
@@ -232,6 +261,17 @@ const Dated = Type.Object({
 	reason: Type.String({ minLength: 3, maxLength: 400, allowed: "a reason of 3 to 400 characters" }),
 });
 
+/** What should have been written in place of an entry; both stay, and the later one counts. */
+const Instead = Type.Object({
+	kind: Type.Literal("instead"),
+	/** Its number. */
+	of: Number_,
+	/** The lot that it is about; null for a delivery. */
+	lot: Type.Union([Number_, Type.Null()]),
+	doc: Type.Union([Delivered, Made, Staged]),
+	reason: Type.String({ minLength: 3, maxLength: 400, allowed: "a reason of 3 to 400 characters" }),
+});
+
 /** Labels as they were printed: what stands on each pan until others are stuck over them. */
 const Labelled = Type.Object({
 	kind: Type.Literal("labels"),
@@ -259,6 +299,7 @@ export const RecordDoc = Type.Union([
 	Spread,
 	Staged,
 	Dated,
+	Instead,
 	Labelled,
 ]);
 export type RecordDoc = Static<typeof RecordDoc>;
@@ -276,6 +317,7 @@ const SHAPES: { readonly [K in RecordKind]: TObject } = {
 	spread: Spread,
 	stage: Staged,
 	dated: Dated,
+	instead: Instead,
 	labels: Labelled,
 };
 

@@ -1,5 +1,6 @@
 export { type Break, ChainWalk, type Digest, hashOf, type Linked, NO_HASH } from "./chain.ts";
 export { actionsFor } from "./decisions.ts";
+export { besideTheBook, declaredNow, type Inside, ingredientsOf, insideOf } from "./declared.ts";
 export {
 	ACTIONS,
 	type Action,
@@ -40,7 +41,7 @@ export {
 	passportsOf,
 	worstPassport,
 } from "./passport.ts";
-export { withoutStruck } from "./struck.ts";
+export { asItStands } from "./standing.ts";
 export {
 	plannedClock,
 	type ReadPoint,

@@ -14,11 +14,11 @@ export interface VoidLabel {
 	readonly says: LabelSaid;
 }
 
-/** What the labels of a lot say now, pan by pan. */
-export function labelsNow({ pans, doc }: LotNow, passports: readonly Passport[]): LabelSaid[] {
+/** What the labels of a lot say now, pan by pan. @param allergens that it declares, in words */
+export function labelsNow({ pans }: LotNow, passports: readonly Passport[], allergens: string): LabelSaid[] {
 	return pans.flatMap((pan) => {
 		const passport = passports.find(({ tag }) => tag === pan.tag);
-		return passport ? [labelOf(pan, passport, doc.allergens)] : [];
+		return passport ? [labelOf(pan, passport, allergens)] : [];
 	});
 }
 
@@ -30,15 +30,17 @@ function labelOf(pan: PanNow, { release, isCooling }: Passport, allergens: strin
  * Labels that are void: others have to be printed and stuck over them. A pan of which no label was ever
  * printed has none that could be void.
  *
- * @param entries all that was written of the lot, in order
+ * @param entries   all that was written of the lot, in order
+ * @param allergens that it declares now, in words
  */
 export function voidLabels(
 	lot: LotNow,
 	passports: readonly Passport[],
 	entries: readonly RecordEntry[],
+	allergens: string,
 ): VoidLabel[] {
 	const printed = ofKind(entries, "labels").flatMap(({ doc }) => doc.labels);
-	return labelsNow(lot, passports).flatMap((says): VoidLabel[] => {
+	return labelsNow(lot, passports, allergens).flatMap((says): VoidLabel[] => {
 		const own = printed.findLast(({ tag }) => tag === says.tag);
 		if (own) return isSame(own, says) ? [] : [{ tag: says.tag, said: own, says }];
 		const tags = lot.pans.find(({ tag }) => tag === says.tag)?.tags ?? [];

@@ -1,5 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
+import type { AllergenFound } from "../recipe/index.ts";
 import { HOUSE_CODES } from "../safety/index.ts";
 import { DAY_MS, laterDay, MINUTE_MS } from "../time/index.ts";
 import {
@@ -232,6 +233,7 @@ describe("the passport of a pan", () => {
 			accepted = true,
 			useBy = null as string | null,
 			at = LATER,
+			declared = [] as AllergenFound[] | null,
 		} = {},
 	) => {
 		const { now, watches } = lotOf(docs, points, at);
@@ -241,11 +243,9 @@ describe("the passport of a pan", () => {
 			...{ supplierLot: "", C: 3, useBy, accepted, note: "" },
 		};
 		const deliveries = [{ number: 1, at: 0, writtenAt: 0, who: "Odd", doc: delivery }];
-		return passportsOf({ lot: now, watches, deliveries, today }).map(({ tag, release, holds }) => [
-			tag,
-			release,
-			...holds.map(({ because }) => because),
-		]);
+		return passportsOf({ lot: now, watches, sources: [], deliveries, declared, today }).map(
+			({ tag, release, holds }) => [tag, release, ...holds.map(({ because }) => because)],
+		);
 	};
 
 	it("is released where every limit was met, to the minute and to the day", () => {
@@ -283,10 +283,7 @@ describe("the passport of a pan", () => {
 		expect(passport(COOLED, { useBy: "2026-12-04" })[0]).toEqual(["A1", "released"]);
 		const unknown = COOLED.map(([doc, days]) => [doc === LOT ? { ...LOT, from: [9] } : doc, days] as const);
 		expect(passport(unknown)[0]).toEqual(["A1", "blocked", "deliveryNotKnown"]);
-		const unnamed = COOLED.map(
-			([doc, days]) => [doc === LOT ? { ...LOT, allergens: " " } : doc, days] as const,
-		);
-		expect(passport(unnamed)[0]).toEqual(["A1", "blocked", "allergensNotKnown"]);
+		expect(passport(COOLED, { declared: null })[0]).toEqual(["A1", "blocked", "allergensNotKnown"]);
 	});
 
 	it("cooled too slowly, it is heated through and cooled again, once", () => {

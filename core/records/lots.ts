@@ -2,7 +2,7 @@ import type { Life } from "../safety/index.ts";
 import { daysBetween, laterDay } from "../time/index.ts";
 import { type DocOf, type LotPan, ofKind, type RecordEntry, type Stage } from "./entries.ts";
 import { type CoolingOfPan, coolingOf } from "./panCooling.ts";
-import { withoutStruck } from "./struck.ts";
+import { asItStands } from "./standing.ts";
 import type { WatchNow } from "./watches.ts";
 
 /** Days that food keeps by the house's own rule, the first day counted. */
@@ -73,7 +73,7 @@ export function lotNow(
 	watches: readonly WatchNow[],
 	dayOf: (at: number) => string,
 ): LotNow | null {
-	const counted = withoutStruck(entries);
+	const counted = asItStands(entries);
 	const [made] = ofKind(counted, "lot");
 	if (!made) return null;
 	const { doc } = made;

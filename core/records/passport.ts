@@ -1,3 +1,4 @@
+import type { AllergenFound } from "../recipe/index.ts";
 import type { DocOf, RecordEntry, Release } from "./entries.ts";
 import { isUsedUp, type LotNow, type PanNow } from "./lots.ts";
 import type { WatchNow } from "./watches.ts";
@@ -32,8 +33,12 @@ export interface Passport {
 export interface PassportGiven {
 	readonly lot: LotNow;
 	readonly watches: readonly WatchNow[];
-	/** Deliveries that it was made from, as far as they are in the record. */
+	/** Lots that it was made from, through all of them. */
+	readonly sources: readonly DocOf<"lot">[];
+	/** Deliveries that it or they were made from, as far as they are in the record. */
 	readonly deliveries: readonly RecordEntry<"delivery">[];
+	/** What it declares; null where nobody knows. */
+	readonly declared: readonly AllergenFound[] | null;
 	/** Day of the house's calendar. */
 	readonly today: string;
 }
@@ -56,15 +61,18 @@ export function passportsOf(given: PassportGiven): Passport[] {
 	return given.lot.pans.filter((pan) => !isUsedUp(pan)).map((pan) => passportOf(pan, given));
 }
 
-function passportOf(pan: PanNow, { lot, watches, deliveries, today }: PassportGiven): Passport {
+function passportOf(
+	pan: PanNow,
+	{ lot, sources, watches, deliveries, declared, today }: PassportGiven,
+): Passport {
 	const found: Hold[] = [
 		...(pan.useBy !== null && pan.useBy < today ? [{ because: "pastUseBy" as const, useBy: pan.useBy }] : []),
-		...ofDeliveries(lot.doc, deliveries),
+		...[lot.doc, ...sources].flatMap((doc) => ofDeliveries(doc, deliveries)),
 		...ofCooling(pan),
 		...watches
 			.filter(({ entry, goesOnIn }) => pan.tags.includes(entry.doc.tag) && goesOnIn.length === 0)
 			.flatMap((watch) => ofWatch(watch)),
-		...(lot.doc.allergens.trim() === "" ? [{ because: "allergensNotKnown" as const }] : []),
+		...(declared === null ? [{ because: "allergensNotKnown" as const }] : []),
 	];
 	const holds = found.sort((a, b) => Number(DISCARDS.has(b.because)) - Number(DISCARDS.has(a.because)));
 	const [worst] = holds;

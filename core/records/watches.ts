@@ -19,7 +19,7 @@ import {
 	worstOutcome,
 } from "../watch/index.ts";
 import { ofKind, type RecordEntry } from "./entries.ts";
-import { withoutStruck } from "./struck.ts";
+import { asItStands } from "./standing.ts";
 
 /** What was read of a pan, as it is kept. */
 export interface ReadPoint {
@@ -74,7 +74,7 @@ const ALL_MS = 1;
 
 /** What has to be read of the watches of a lot. @param entries all that was written of it */
 export function watchesAsked(entries: readonly RecordEntry[]): WatchAsked[] {
-	const counted = withoutStruck(entries);
+	const counted = asItStands(entries);
 	const corrected = new Set(ofKind(counted, "correction").map(({ doc }) => doc.watch));
 	const ended = new Set(ofKind(counted, "ended").map(({ doc }) => doc.watch));
 	const everyOf = (watch: number) => {
@@ -100,7 +100,7 @@ export function watchesNow(
 	read: readonly ReadPoint[],
 	now: number,
 ): WatchNow[] {
-	const counted = withoutStruck(entries);
+	const counted = asItStands(entries);
 	const heard = heardOf(counted, corrected(counted, read), now);
 	const actions = ofKind(counted, "action");
 	const byWatch = new Map(heard.map((one) => [one.entry.doc.watch, one]));

@@ -1,7 +1,10 @@
 import { type ChillGiven, chilling } from "#core/chill";
-import { type DocOf, type LotPan, USUAL_KEEPS } from "#core/records";
+import { ingredientOf } from "#core/recipe";
+import { type DocOf, insideOf, type LotPan, USUAL_KEEPS } from "#core/records";
 import { HOUSE_CODES } from "#core/safety";
 import { HOUR_MS, MINUTE_MS, wallClock } from "#core/time";
+import { readDish } from "../book.ts";
+import { readKnown } from "../knownIngredients.ts";
 import { type NewReading, ReadingKeeper } from "../readings.ts";
 import { type NewEntry, writeRecord } from "../record.ts";
 import type { Store } from "../Store.ts";
@@ -36,40 +39,32 @@ export async function seedSkerryRecords(store: Store, now: number): Promise<void
 	await coolsNow(store, keeper, now);
 }
 
-/** What is in each dish that was made, and what it carries, as its card declares it. */
-const MADE = {
-	"Celeriac, black lentils": {
-		contents:
-			"celeriac, onions, carrots, garlic, smoked paprika, dry cider, vegetable stock, black lentils, white miso",
-		allergens: "contains soya, celery, sulphites, may contain gluten",
-	},
-	"Pork collar, cider, mustard seed": {
-		contents:
-			"pork collar, onions, leeks, carrots, mustard seed, dry cider, light chicken stock, wholegrain mustard, potatoes",
-		allergens: "contains celery, mustard, sulphites",
-	},
-	"Duck legs, damsons, barley": {
-		contents: "duck legs, shallots, damsons, juniper, red wine, brown duck stock, pearl barley, butter",
-		allergens: "contains gluten, milk, celery, sulphites",
-	},
+/** Cards of the dishes that were made. */
+const CARDS = {
+	"Celeriac, black lentils": "celeriac-lentil",
+	"Pork collar, cider, mustard seed": "pork-collar",
+	"Duck legs, damsons, barley": "duck-legs",
 } as const;
 
 interface DemoLot {
 	readonly lot: number;
 	readonly at: number;
-	readonly dish: keyof typeof MADE;
+	readonly dish: keyof typeof CARDS;
 	readonly from: number;
 	readonly pans: readonly LotPan[];
 	readonly place: string;
 }
 
-function lotDoc({ lot, at, dish, from, pans, place }: DemoLot): DocOf<"lot"> {
+async function lotDoc({ db }: Store, { lot, at, dish, from, pans, place }: DemoLot): Promise<DocOf<"lot">> {
+	const { doc } = await readDish(db, CARDS[dish]);
+	const { byId, preparations } = await readKnown(db, at, [doc]);
+	const ingredients = doc.lines.map((line) => ingredientOf(line, byId));
 	return {
 		...{ kind: "lot", lot, dish, place, from: [from], pans: [...pans] },
 		...{ sittingId: "", dishId: "", sitting: "Ferry packed lunch" },
 		made: wallClock(at, TIME_ZONE).date,
 		portions: pans.length * 14,
-		...MADE[dish],
+		...insideOf(ingredients, preparations, "eu14"),
 		reheat: "to a core of 75 °C without delay",
 		keeps: { ...USUAL_KEEPS },
 	};
@@ -125,8 +120,9 @@ async function cooledInTime(store: Store, keeper: ReadingKeeper, now: number): P
 	const at = now - 27 * HOUR_MS;
 	const pans = pansOf(3, BLAST.depth_mm, "C");
 	const lot: DemoLot = { lot: 1, at, dish: "Celeriac, black lentils", from: 2, pans, place: "Blast chiller" };
+	const made = await lotDoc(store, lot);
 	await writeRecord(store, "Ebba", "demo-in-time", () => [
-		{ at, doc: lotDoc(lot) },
+		{ at, doc: made },
 		...pans.map(({ tag }, index) => ({
 			at,
 			doc: { ...watchDoc(index + 1, 1, tag, at, BLAST), clockFrom: at - CARRIED_MIN * MINUTE_MS },
@@ -157,8 +153,9 @@ async function cooledTooSlowly(store: Store, keeper: ReadingKeeper, now: number)
 		from: 1,
 		place: "Blast chiller",
 	};
+	const made = await lotDoc(store, { ...lot, pans: pansOf(1, DEEP.depth_mm, "P") });
 	await writeRecord(store, "Odd", "demo-slow", () => [
-		{ at, doc: lotDoc({ ...lot, pans: pansOf(1, DEEP.depth_mm, "P") }) },
+		{ at, doc: made },
 		{ at, doc: watchDoc(4, 2, "P1", at, DEEP) },
 	]);
 	const spreadAt = at + 20 * MINUTE_MS;
@@ -201,8 +198,9 @@ async function coolsNow(store: Store, keeper: ReadingKeeper, now: number): Promi
 		pans,
 		place: "Blast chiller",
 	};
+	const made = await lotDoc(store, lot);
 	await writeRecord(store, "Ebba", "demo-now", () => [
-		{ at, doc: lotDoc(lot) },
+		{ at, doc: made },
 		...pans.map(({ tag }, index) => ({
 			at,
 			doc: { ...watchDoc(index + 7, 3, tag, at, BLAST), probe: `P0${index + 1}` },

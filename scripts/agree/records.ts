@@ -17,7 +17,7 @@ import {
 	type NewEntry,
 	type NewReading,
 	ReadingKeeper,
-	readDeliveries,
+	readInside,
 	readLots,
 	readPoints,
 	type Store,
@@ -151,8 +151,8 @@ async function offThePassports(
 	const dayOf = (at: number) => wallClock(at, reading.timeZone).date;
 	const now = lotNow(entries, watches, dayOf);
 	if (!now) return [];
-	const deliveries = await readDeliveries(store.db, now.doc.from);
-	const passports = passportsOf({ lot: now, watches, deliveries, today: dayOf(reading.now) });
+	const inside = (await readInside(store.db, [now.doc]))(now.doc);
+	const passports = passportsOf({ ...inside, lot: now, watches, today: dayOf(reading.now) });
 	const page = `/records/lots/${lot}/labels`;
 	const labels = await wordsOf(
 		`${url}${page}`,

@@ -1,3 +1,4 @@
+import type { AllergenListKey } from "#core/recipe";
 import { type Passport, worstPassport } from "#core/records";
 import { DAY_MS, laterDay, wallClock } from "#core/time";
 import { type Reader, readLotsLeft } from "#db";
@@ -20,9 +21,17 @@ export interface LotHeld {
 const LOOKED_BACK_MS = 200 * DAY_MS;
 
 /** Lots that may not be used, those whose last day is today or tomorrow, and labels that are void: the worst first. */
-export async function lotsHeld(db: Reader, reading: Reading): Promise<LotHeld[]> {
+export async function lotsHeld(
+	db: Reader,
+	reading: Reading,
+	allergenList: AllergenListKey,
+): Promise<LotHeld[]> {
 	const { timeZone, now } = reading;
-	const read = await lotsNow(db, await readLotsLeft(db, now - LOOKED_BACK_MS), { timeZone, now });
+	const read = await lotsNow(db, await readLotsLeft(db, now - LOOKED_BACK_MS), {
+		timeZone,
+		allergenList,
+		now,
+	});
 	const today = wallClock(now, timeZone).date;
 	return read
 		.flatMap((one) => [...heldOf(one, reading), ...endingOf(one, today), ...voidOf(one)])

@@ -1,5 +1,7 @@
 import { zip } from "es-toolkit";
+import { type AllergenFound, type AllergenListKey, declaredWords, onDeclaredList } from "#core/recipe";
 import {
+	type DocOf,
 	type LotNow,
 	lotNow,
 	type Passport,
@@ -10,7 +12,7 @@ import {
 	type WatchNow,
 } from "#core/records";
 import { wallClock } from "#core/time";
-import { type Reader, readDeliveries, readEntriesByLot } from "#db";
+import { type Reader, readEntriesByLot, readInside } from "#db";
 import { readWatches } from "./readWatches.ts";
 
 /** A lot as it is now, with all that was written of it, how its watches stand, and what may be done with it. */
@@ -19,15 +21,22 @@ export interface LotRead {
 	readonly watches: readonly WatchNow[];
 	readonly now: LotNow;
 	readonly deliveries: readonly RecordEntry<"delivery">[];
+	/** Lots that it was made from, one step up. */
+	readonly sources: readonly DocOf<"lot">[];
+	/** What it declares, of all lists; null where nobody knows. */
+	readonly declared: readonly AllergenFound[] | null;
+	/** The same on the house's list, in words. */
+	readonly allergens: string;
 	/** Of the pans that are left. */
 	readonly passports: readonly Passport[];
 	/** Labels that were printed and no longer say what the passports say. */
 	readonly voids: readonly VoidLabel[];
 }
 
-/** The calendar of the house, and an instant. */
+/** The calendar of the house, the list that it declares by, and an instant. */
 export interface HouseClock {
 	readonly timeZone: string;
+	readonly allergenList: AllergenListKey;
 	readonly now: number;
 }
 
@@ -38,7 +47,7 @@ export interface HouseClock {
 export async function lotsNow(
 	db: Reader,
 	lots: readonly number[],
-	{ timeZone, now }: HouseClock,
+	{ timeZone, allergenList, now }: HouseClock,
 ): Promise<LotRead[]> {
 	const dayOf = (at: number) => wallClock(at, timeZone).date;
 	const written = [...(await readEntriesByLot(db, lots)).values()];
@@ -47,12 +56,25 @@ export async function lotsNow(
 		const lot = lotNow(entries, watches, dayOf);
 		return lot ? [{ entries, watches, now: lot }] : [];
 	});
-	const numbers = [...new Set(folded.flatMap((one) => one.now.doc.from))];
-	const delivered = new Map((await readDeliveries(db, numbers)).map((one) => [one.doc.delivery, one]));
+	const inside = await readInside(
+		db,
+		folded.map((one) => one.now.doc),
+	);
 	return folded.map((one): LotRead => {
-		const deliveries = one.now.doc.from.flatMap((number) => delivered.get(number) ?? []);
-		const given = { lot: one.now, watches: one.watches, deliveries, today: dayOf(now) };
+		const { deliveries, sources, from, declared } = inside(one.now.doc);
+		const allergens = declared === null ? NOT_KNOWN : declaredWords(onDeclaredList(declared, allergenList));
+		const given = { lot: one.now, watches: one.watches, deliveries, sources, declared, today: dayOf(now) };
 		const passports = passportsOf(given);
-		return { ...one, deliveries, passports, voids: voidLabels(one.now, passports, one.entries) };
+		return {
+			...{ ...one, passports, declared, allergens },
+			...{
+				deliveries: deliveries.filter(({ doc }) => one.now.doc.from.includes(doc.delivery)),
+				sources: from,
+			},
+			voids: voidLabels(one.now, passports, one.entries, allergens),
+		};
 	});
 }
+
+/** Of a lot that nobody has named them for. */
+const NOT_KNOWN = "not known";

@@ -1,0 +1,156 @@
+import { chakra } from "@chakra-ui/react/styled-system";
+import { Link } from "react-router";
+import { ALLERGEN_NAMES, ALLERGENS } from "#core/recipe";
+import { Field } from "../ui/forms/Field.tsx";
+import type { Typed, Wrong } from "../ui/forms/form.ts";
+import { TickBoxes, Ticks } from "../ui/forms/TickBoxes.tsx";
+import { Muted } from "../ui/parts/parts.tsx";
+import type { PanTyped } from "./lotTyped.ts";
+
+const Legend = chakra("legend", { base: { fontFamily: "head", fontWeight: "700", fontSize: "19px" } });
+const Row = chakra("li", {
+	base: {
+		display: "grid",
+		gap: "6px 10px",
+		gridTemplateColumns: { base: "70px minmax(0,1fr)", sm: "70px minmax(0,2fr) minmax(0,1fr) minmax(0,1fr)" },
+		marginTop: "6px",
+	},
+});
+
+interface FieldsProps {
+	readonly typed: Typed;
+	readonly wrong: Wrong;
+}
+
+/** Pans as they really are, a row each; a row left empty is no pan. */
+export function PanRows({
+	rows,
+	typed,
+	wrong,
+	units,
+}: FieldsProps & { readonly rows: readonly PanTyped[]; readonly units: { weight: string; depth: string } }) {
+	return (
+		<chakra.fieldset marginTop="14px">
+			<Legend>Pans, as they really are</Legend>
+			<chakra.ol listStyle="none">
+				{rows.map((row, index) => {
+					const name = (field: keyof PanTyped) => `pan.${index}.${field}`;
+					const cell = (field: keyof PanTyped, label: string, after?: string) => (
+						<Field
+							label={label}
+							aria-label={`${label} of pan ${row.tag || index + 1}`}
+							name={name(field)}
+							autoComplete="off"
+							{...(after ? { after } : {})}
+							defaultValue={typed[name(field)] ?? row[field]}
+							wrong={wrong[name(field)]}
+						/>
+					);
+					return (
+						// biome-ignore lint/suspicious/noArrayIndexKey: a row is its place
+						<Row key={index}>
+							{cell("tag", "Tag")}
+							{cell("vessel", "Pan")}
+							{cell("kg", "Weight")}
+							{cell("depth", "Deep", units.depth)}
+						</Row>
+					);
+				})}
+			</chakra.ol>
+			<Muted>A row without weight and depth is no pan.</Muted>
+		</chakra.fieldset>
+	);
+}
+
+/** Something that a lot can be made from. */
+export interface SourceChoice {
+	readonly number: number;
+	readonly words: string;
+	readonly isTicked: boolean;
+}
+
+interface SourcesProps extends FieldsProps {
+	readonly deliveries: readonly SourceChoice[];
+	readonly lots: readonly SourceChoice[];
+}
+
+/** What it was made from: deliveries, and lots of the house itself. Nothing is ticked by itself. */
+export function SourceTicks({ deliveries, lots, typed, wrong }: SourcesProps) {
+	return (
+		<>
+			<chakra.fieldset marginTop="14px">
+				<Legend>Made from these deliveries</Legend>
+				{deliveries.length === 0 ? (
+					<p>
+						None was written down in three weeks.{" "}
+						<Link to="/records/deliveries/new">Write one down first</Link>, or leave it.
+					</p>
+				) : null}
+				{deliveries.map((one) => (
+					<Tick key={one.number} name="from" choice={one} />
+				))}
+				<Wrongly words={wrong.from} />
+			</chakra.fieldset>
+			{lots.length === 0 ? null : (
+				<chakra.fieldset marginTop="14px">
+					<Legend>And from these lots</Legend>
+					{lots.map((one) => (
+						<Tick key={one.number} name="fromLots" choice={one} />
+					))}
+					<Wrongly words={wrong.fromLots} />
+					<Field
+						label="Cooked through after that, how (empty: it was not, and keeps no longer than they)"
+						name="cookedThrough"
+						maxLength={200}
+						placeholder="boiled 10 min, core 92 °C"
+						defaultValue={typed.cookedThrough}
+						wrong={wrong.cookedThrough}
+					/>
+				</chakra.fieldset>
+			)}
+		</>
+	);
+}
+
+function Wrongly({ words }: { readonly words: string | undefined }) {
+	return words ? <chakra.p fontWeight="700">▲ {words}</chakra.p> : null;
+}
+
+function Tick({ name, choice }: { readonly name: string; readonly choice: SourceChoice }) {
+	return (
+		<chakra.label display="flex" gap="10px" alignItems="center" minHeight="44px">
+			<chakra.input
+				type="checkbox"
+				name={name}
+				value={choice.number}
+				defaultChecked={choice.isTicked}
+				width="22px"
+				height="22px"
+			/>
+			{choice.words}
+		</chakra.label>
+	);
+}
+
+/** What it declares, by somebody who knows. */
+export function NamedAllergens({ typed }: { readonly typed: Typed }) {
+	return (
+		<chakra.div marginTop="14px" display="grid" gap="6px">
+			<Ticks gridTemplateColumns="minmax(0,1fr)">
+				<label>
+					<input type="checkbox" name="named" defaultChecked={typed.named === "on"} />
+					Its allergens are named: it is free of what is not ticked below
+				</label>
+				<Muted>Until this is ticked they are not known, and nobody uses it.</Muted>
+			</Ticks>
+			<TickBoxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
+			<TickBoxes
+				legend="May contain traces of"
+				of="may"
+				names={ALLERGEN_NAMES}
+				words={ALLERGENS}
+				typed={typed}
+			/>
+		</chakra.div>
+	);
+}
