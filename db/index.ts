@@ -18,6 +18,7 @@ export {
 	setRecipeState,
 	type VersionWithLife,
 } from "./book.ts";
+export { giveOut } from "./calendar.ts";
 export {
 	type DayIssueRow,
 	issueDay,

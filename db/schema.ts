@@ -10,7 +10,7 @@ import {
 	uniqueIndex,
 } from "drizzle-orm/sqlite-core";
 import { USUAL_CONFIDENCE } from "#core/braise";
-import type { DayChange, IssuedDay, StandingPlace } from "#core/day";
+import type { DayChange, GivenEvent, IssuedDay, StandingPlace } from "#core/day";
 import type { ByProductUses, ByProductWorth, CarryChoice, ChillChoice, ColourWay } from "#core/dish";
 import type { PanMaterial, PanUse } from "#core/kitchen";
 import type { FanSpeed, OvenKind } from "#core/ovens";
@@ -225,6 +225,18 @@ export const dayChange = sqliteTable(
 		who: text("who").notNull(),
 	},
 	(table) => [index("day_change_date").on(table.date)],
+);
+
+/** Tasks as calendars were given them: each keeps how often it was changed since, and whether it is gone. */
+export const calendarEvent = sqliteTable(
+	"calendar_event",
+	{
+		uid: text("uid").notNull(),
+		/** Day of the house's calendar, "2026-12-05". */
+		date: text("date").notNull(),
+		doc: text("doc", { mode: "json" }).$type<GivenEvent>().notNull(),
+	},
+	(table) => [primaryKey({ columns: [table.date, table.uid] })],
 );
 
 /** A day frozen under a number with all that it was made from: never changed, never removed. */

@@ -1,6 +1,6 @@
-import { dayCsv, dayIcs, dayJson, liftablesOf } from "#core/day";
+import { calendarEvents, dayCsv, dayIcs, dayJson, liftablesOf } from "#core/day";
 import { fromWallClock, onDay, wallClock } from "#core/time";
-import { issueDay, readKitchen, readSittings, tellDayChanges } from "#db";
+import { giveOut, issueDay, readKitchen, readSittings, tellDayChanges } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { datesShown, refusedIn, workedDates } from "../ui/server/worked.server.ts";
 import { writtenDate } from "../ui/server/writtenDate.ts";
@@ -25,7 +25,10 @@ export async function dayFile(
 	const { policy } = all[0]?.given().kitchen ?? (await readKitchen(store.db, []));
 	const file = dayJson(day, date, date, policy);
 	if (name === "day.csv") return dayCsv(file);
-	if (name === "day.ics") return dayIcs(file, `${house.name}, ${date}`, reading.now);
+	if (name === "day.ics") {
+		const given = await giveOut(store, date, calendarEvents(file));
+		return dayIcs(given, { name: `${house.name}, ${date}`, zone: house.timeZone, stamp: reading.now });
+	}
 	return JSON.stringify(file, null, 2);
 }
 

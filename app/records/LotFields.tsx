@@ -1,8 +1,8 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
 import { ALLERGEN_NAMES, ALLERGENS } from "#core/recipe";
-import { Field } from "../ui/forms/Field.tsx";
-import type { Typed, Wrong } from "../ui/forms/form.ts";
+import { Field, Input, Wrong } from "../ui/forms/Field.tsx";
+import type { Typed, Wrong as Wrongs } from "../ui/forms/form.ts";
 import { TickBoxes, Ticks } from "../ui/forms/TickBoxes.tsx";
 import { Muted } from "../ui/parts/parts.tsx";
 import type { PanTyped } from "./lotTyped.ts";
@@ -17,9 +17,16 @@ const Row = chakra("li", {
 	},
 });
 
+const PAN_CELLS: readonly (readonly [keyof PanTyped, string])[] = [
+	["tag", "Tag"],
+	["vessel", "Pan"],
+	["kg", "Weight"],
+	["depth", "Deep"],
+];
+
 interface FieldsProps {
 	readonly typed: Typed;
-	readonly wrong: Wrong;
+	readonly wrong: Wrongs;
 }
 
 /** Pans as they really are, a row each; a row left empty is no pan. */
@@ -32,30 +39,32 @@ export function PanRows({
 	return (
 		<chakra.fieldset marginTop="14px">
 			<Legend>Pans, as they really are</Legend>
+			<Row as="div" aria-hidden color="muted" hideBelow="sm">
+				{PAN_CELLS.map(([field, words]) => (
+					<span key={field}>{field === "depth" ? `${words}, ${units.depth}` : words}</span>
+				))}
+			</Row>
 			<chakra.ol listStyle="none">
-				{rows.map((row, index) => {
-					const name = (field: keyof PanTyped) => `pan.${index}.${field}`;
-					const cell = (field: keyof PanTyped, label: string, after?: string) => (
-						<Field
-							label={label}
-							aria-label={`${label} of pan ${row.tag || index + 1}`}
-							name={name(field)}
-							autoComplete="off"
-							{...(after ? { after } : {})}
-							defaultValue={typed[name(field)] ?? row[field]}
-							wrong={wrong[name(field)]}
-						/>
-					);
-					return (
-						// biome-ignore lint/suspicious/noArrayIndexKey: a row is its place
-						<Row key={index}>
-							{cell("tag", "Tag")}
-							{cell("vessel", "Pan")}
-							{cell("kg", "Weight")}
-							{cell("depth", "Deep", units.depth)}
-						</Row>
-					);
-				})}
+				{rows.map((row, index) => (
+					// biome-ignore lint/suspicious/noArrayIndexKey: a row is its place
+					<Row key={index}>
+						{PAN_CELLS.map(([field, words]) => {
+							const name = `pan.${index}.${field}`;
+							return (
+								<chakra.span key={field} display="grid" gap="4px" minWidth="0">
+									<Input
+										aria-label={`${words} of pan ${row.tag || index + 1}`}
+										name={name}
+										autoComplete="off"
+										defaultValue={typed[name] ?? row[field]}
+										aria-invalid={wrong[name] ? true : undefined}
+									/>
+									{wrong[name] ? <Wrong data-wrong>{wrong[name]}</Wrong> : null}
+								</chakra.span>
+							);
+						})}
+					</Row>
+				))}
 			</chakra.ol>
 			<Muted>A row without weight and depth is no pan.</Muted>
 		</chakra.fieldset>

@@ -43,9 +43,8 @@ export function pansShown(pans: readonly LotPan[], units: UnitSystem, letter = "
 const POUND_KG = 0.45359237;
 
 function weightShown(kg: number, units: UnitSystem): string {
-	return units === "us"
-		? `${Math.round((kg / POUND_KG) * 100) / 100} lb`
-		: `${Math.round(kg * 1000) / 1000} kg`;
+	const digits = (weight: number) => String(Number(weight.toPrecision(3)));
+	return units === "us" ? `${digits(kg / POUND_KG)} lb` : `${digits(kg)} kg`;
 }
 
 /**

@@ -85,8 +85,9 @@ export async function action({ context, request }: Route.ActionArgs) {
 		const own = asked.sittingId ? planned : { ...planned, ...unplannedTyped(typed, visit) };
 		const made = {
 			...{ at, into, place: (typed.place ?? "").trim(), isCooled: typed.cooled === "on" },
-			pans: pansTyped(typed, reading.units),
-			portions: portionsTyped(typed.portions),
+			// A form without rows means the pans that were planned.
+			pans: typed["pan.0.tag"] === undefined ? planned.pans : pansTyped(typed, reading.units),
+			portions: typed.portions === undefined ? planned.portions : portionsTyped(typed.portions),
 			sources: await sourcesTyped(store.db, form, planned.sources, { house, reading, at }),
 			madeOn: wallClock(at, house.timeZone).date,
 			keeps: keepsBy(house, planned.code.life),

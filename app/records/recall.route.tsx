@@ -98,7 +98,12 @@ function Reached({ found }: { readonly found: Found }) {
 								</Row>
 							))}
 						</ul>
-						{found.sittings.length === 0 ? <p>No sitting of the book.</p> : null}
+						{found.named.map((name) => (
+							<p key={name}>
+								{name} <Muted>as the record names it; no sitting of the book</Muted>
+							</p>
+						))}
+						{found.sittings.length + found.named.length === 0 ? <p>No sitting.</p> : null}
 					</Sheet>
 					<Sheet>
 						<Heading>Came in</Heading>

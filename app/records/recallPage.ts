@@ -61,6 +61,7 @@ export async function recallPage(visit: HouseVisit, search: URLSearchParams) {
 			deliveries: deliveries.map((entry) => deliveryRow(entry, reading, reached.deliveries)),
 			lots: read.map((one) => lotRow(one, reading, byId, reached.further.includes(one.now.lot))),
 			sittings: sittings.map((sitting) => sittingRow(sitting, reading)),
+			named: [...new Set(read.flatMap((one) => namedAlone(one, byId)))],
 		},
 	};
 }
@@ -90,6 +91,14 @@ async function beginningOf(db: Reader, what: RecallKind, text: string): Promise<
 function sittingsOf({ entries, now }: LotRead): string[] {
 	const served = ofKind(entries, "stage").flatMap(({ doc }) => doc.sittingId ?? []);
 	return [now.doc.sittingId, ...served].filter((id) => id !== "");
+}
+
+/** Sittings that are named in the record and are not in the book. */
+function namedAlone({ entries, now }: LotRead, sittings: ReadonlyMap<string, Sitting>): string[] {
+	const served = ofKind(entries, "stage").map(({ doc }) => [doc.sittingId ?? "", doc.sitting ?? ""] as const);
+	return [[now.doc.sittingId, now.doc.sitting] as const, ...served].flatMap(([id, name]) =>
+		name === "" || sittings.has(id) ? [] : [name],
+	);
 }
 
 /** "3 lots, 7 pans still here, 2 sittings of 140 guests" */

@@ -27,7 +27,13 @@ export {
 	withBorrowed,
 } from "./DayChange.ts";
 export { dayCsv } from "./dayCsv.ts";
-export { dayIcs } from "./dayIcs.ts";
+export {
+	type CalendarEvent,
+	calendarEvents,
+	dayIcs,
+	type GivenEvent,
+	givenAnew,
+} from "./dayIcs.ts";
 export { DayFile, dayJson } from "./dayJson.ts";
 export { daysTogether, sliceOf, touches } from "./daysTogether.ts";
 export { taskName, unmetWords } from "./dayWords.ts";

@@ -1,4 +1,5 @@
 import { chakra } from "@chakra-ui/react/styled-system";
+import { useEffect, useRef } from "react";
 import { Form, Link } from "react-router";
 import { Act, ActLink, Heading, Muted, Note } from "../parts/parts.tsx";
 import { Field } from "./Field.tsx";
@@ -29,9 +30,12 @@ interface FallSheetProps {
 
 /** Less would be declared than before: thing by thing, and nothing is saved until somebody puts a name under it. */
 function FallSheet({ fall: { mark, groups }, sent }: FallSheetProps) {
+	const here = useRef<HTMLDivElement>(null);
+	// Whoever pressed the button stands at the end of the page.
+	useEffect(() => here.current?.scrollIntoView({ block: "start" }), []);
 	const again = sent.filter(([name]) => !name.startsWith("confirm"));
 	return (
-		<Note role="alert" marginBlock="14px" display="grid" gap="8px">
+		<Note ref={here} role="alert" scrollMarginTop="60px" marginBlock="14px" display="grid" gap="8px">
 			<Heading>▲ Less would be declared. Nothing is saved yet</Heading>
 			<p>
 				Somebody may rely on what stands here now. Look at each, and put your name under it where it is true.
