@@ -1,4 +1,4 @@
-import { asc, eq } from "drizzle-orm";
+import { asc, eq, gte } from "drizzle-orm";
 import { sortBy } from "es-toolkit";
 import { USUAL_UA_W_PER_K } from "#core/carry";
 import {
@@ -29,7 +29,16 @@ import { type Made, readKnown } from "./knownIngredients.ts";
 import { newId } from "./newId.ts";
 import { Missing } from "./Stale.ts";
 import type { Reader, Store, Transaction } from "./Store.ts";
-import { cook, type EventSubject, house, houseCode, oven, panType, standingPlace } from "./schema.ts";
+import {
+	cook,
+	type EventSubject,
+	house,
+	houseCode,
+	oven,
+	panType,
+	sitting,
+	standingPlace,
+} from "./schema.ts";
 
 export type HouseRow = typeof house.$inferSelect;
 export type PanTypeRow = typeof panType.$inferSelect;
@@ -188,7 +197,7 @@ export function changeEquipment<S extends KitchenSubject>(
 	version: number,
 	who: string,
 	fields: Fields<S>,
-	confirmed?: Confirmed,
+	{ confirmed, moved }: ChangedWith = {},
 ): Promise<void> {
 	const table = TABLES[subject];
 	let list: AllergenListKey | null = null;
@@ -210,9 +219,36 @@ export function changeEquipment<S extends KitchenSubject>(
 				.update(table)
 				.set(after as never)
 				.where(eq(table.id, id));
+			if (moved) await moveSittings(tx, who, moved);
 		},
 		what: (after) => ("retired" in fields && "retired" in after && after.retired ? "removed" : "changed"),
 	});
+}
+
+/** What goes with a change of the house. */
+export interface ChangedWith {
+	/** Less is declared with it, and somebody put a name under that. */
+	readonly confirmed?: Confirmed | undefined;
+	/** When the sittings that are to come are served then, by when they were. */
+	readonly moved?: ((serviceAt: number) => number) | undefined;
+}
+
+/** Sittings to come are served at another instant: the clock that they go by is another. */
+async function moveSittings(
+	tx: Transaction,
+	who: string,
+	moved: (serviceAt: number) => number,
+): Promise<void> {
+	const coming = await tx.select().from(sitting).where(gte(sitting.serviceAt, Date.now()));
+	for (const { id, serviceAt, version } of coming) {
+		const after = { serviceAt: moved(serviceAt), version: version + 1 };
+		if (after.serviceAt === serviceAt) continue;
+		await tx.update(sitting).set(after).where(eq(sitting.id, id));
+		await record(tx, {
+			...{ who, subject: "sitting", subjectId: id, what: "changed", version: after.version },
+			changes: [{ field: "serviceAt", from: serviceAt, to: after.serviceAt }],
+		});
+	}
 }
 
 /** By another list a house declares nothing of what only the former one named. */

@@ -19,6 +19,7 @@ import { visitOf } from "../ui/server/visit.ts";
 import { minorUnitsOf, minuteClock } from "../ui/words/reading.ts";
 import type { Route } from "./+types/house.route";
 import { EquipmentForm } from "./EquipmentForm.tsx";
+import { MEANS, movedWith } from "./zoneMoved.ts";
 
 export const meta: Route.MetaFunction = () => [{ title: "The house · Kitchen" }];
 
@@ -85,7 +86,8 @@ export async function action({ context, request }: Route.ActionArgs) {
 			const fields = houseFields(entry, known, codes, minorUnitsOf(entry.currency));
 			const confirmed = confirmedIn(typedIn(form));
 			const { store, who } = visit;
-			await changeEquipment(store, "house", visit.house.id, version, who, fields, confirmed);
+			const moved = await movedWith(visit, fields.timeZone, typedIn(form).sittingsMean ?? "");
+			await changeEquipment(store, "house", visit.house.id, version, who, fields, { confirmed, moved });
 			return redirect("/kitchen");
 		},
 		() => panNames(visit.store.db),
@@ -121,6 +123,23 @@ export default function House({ loaderData, actionData }: Route.ComponentProps) 
 					<option key={zone}>{zone}</option>
 				))}
 			</Choice>
+			{typed.timeZone === loaderData.typed.timeZone ? null : (
+				<Choice
+					label="Sittings to come are served at"
+					name="sittingsMean"
+					defaultValue={typed.sittingsMean ?? ""}
+					wrong={wrong.sittingsMean}
+				>
+					<option value="" disabled>
+						choose
+					</option>
+					{Object.entries(MEANS).map(([key, words]) => (
+						<option key={key} value={key}>
+							{words}
+						</option>
+					))}
+				</Choice>
+			)}
 			<Choice label="House code" name="houseCode" defaultValue={typed.houseCode} wrong={wrong.houseCode}>
 				{loaderData.codes.map(({ key, name }) => (
 					<option key={key} value={key}>

@@ -82,7 +82,7 @@ export function DeliveryFields({ typed, wrong, degrees, weight, names, children 
 				<Ticks gridTemplateColumns="minmax(0,1fr)">
 					<label>
 						<input type="checkbox" name="packet" defaultChecked={typed.packet === "on"} />
-						The packet was read: it names what is ticked below
+						The packet was read, and says what is ticked below
 					</label>
 				</Ticks>
 				<TickBoxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
