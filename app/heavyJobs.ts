@@ -5,7 +5,7 @@ import { dayFile, dayPage, issueTheDay } from "./day/dayPage.ts";
 import { dayPaperPage, dayPapersPage } from "./day/paperPages.ts";
 import { waysOutPage } from "./day/waysOutPage.ts";
 import { labPage, trainingRound } from "./lab/labPage.ts";
-import { orderPage, orderXlsx } from "./papers/orderPage.ts";
+import { orderFile, orderPage } from "./papers/orderPage.ts";
 import { cuttingPage, labelsPage, sheetPage } from "./papers/paperPages.ts";
 import { longTablePage, whyNotTaken } from "./plan/longTablePage.ts";
 import { morePansPage } from "./plan/morePansPage.ts";
@@ -34,7 +34,7 @@ export const JOBS = {
 	dayPapers: dayPapersPage,
 	sitting: sittingPage,
 	order: orderPage,
-	orderXlsx,
+	orderFile,
 	longTable: longTablePage,
 	whyNotTaken,
 	morePans: morePansPage,

@@ -22,7 +22,7 @@ export default [
 	route("sittings/new", "sittings/newSitting.route.tsx"),
 	route("sittings/:sittingId", "sittings/sitting.route.tsx"),
 	route("sittings/:sittingId/order", "sittings/order.route.tsx"),
-	route("sittings/:sittingId/order.xlsx", "sittings/orderXlsx.route.ts"),
+	route("sittings/:sittingId/:file", "sittings/orderFile.route.ts"),
 	route("sittings/:sittingId/dishes/:dishId/cutting", "plan/cutting.route.tsx"),
 	route("sittings/:sittingId/dishes/:dishId", "plan/longTable.route.tsx"),
 	route("sittings/:sittingId/dishes/:dishId/sheet", "plan/sheet.route.tsx"),

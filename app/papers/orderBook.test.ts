@@ -1,9 +1,10 @@
+import Papa from "papaparse";
 import { beforeAll, describe, expect, it } from "vitest";
 import { readHouse, readSittings } from "#db";
 import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
 import { readingIn } from "../ui/words/reading.ts";
 import { type Order, orderFor } from "./order.ts";
-import { orderBook } from "./orderBook.ts";
+import { orderBook, orderCsv } from "./orderBook.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);
 
@@ -22,8 +23,13 @@ beforeAll(async () => {
 	await store.close();
 });
 
+const told = (currency = "EUR", units: "metric" | "us" = "metric") => ({
+	currency,
+	house: "Skerry House",
+	units,
+});
 const sheetOf = (currency = "EUR") => {
-	const sheet = orderBook(order, currency, "Skerry House").getWorksheet("Order");
+	const sheet = orderBook(order, told(currency)).getWorksheet("Order");
 	if (!sheet) throw new Error("no sheet");
 	return sheet;
 };
@@ -101,9 +107,7 @@ describe("the order as a spreadsheet", () => {
 	});
 
 	it("says a dish that could not be planned, and shows three grams as such", () => {
-		const sheet = orderBook({ ...order, without: ["Veal breast"] }, "EUR", "Skerry House").getWorksheet(
-			"Order",
-		);
+		const sheet = orderBook({ ...order, without: ["Veal breast"] }, told()).getWorksheet("Order");
 		expect(sheet?.getRow(rows().length + 4).getCell("what").value).toBe(
 			"▲ Veal breast: no plan, so nothing of it is ordered here",
 		);
@@ -111,12 +115,37 @@ describe("the order as a spreadsheet", () => {
 	});
 
 	it("is read again from its file", async () => {
-		const book = orderBook(order, "EUR", "Skerry House");
+		const book = orderBook(order, told());
 		const file = await book.xlsx.writeBuffer();
 		const { default: ExcelJS } = await import("exceljs");
 		const again = new ExcelJS.Workbook();
 		await again.xlsx.load(file);
 		expect(again.getWorksheet("Order")?.actualRowCount).toBe(rows().length + 3);
 		expect(again.creator).toBe("Skerry House");
+	});
+
+	it("agrees with its paper to the cent, as a sheet and as a table", () => {
+		const sheet = sheetOf();
+		const table = Papa.parse<Record<string, string>>(orderCsv(order, told()), { header: true }).data;
+		const paper = order.cost.known_minor / 100;
+		const total = sheet.getRow(rows().length + 2).getCell("cost").value as { result: number };
+		expect(Number.isInteger(order.cost.known_minor)).toBe(true);
+		expect(total.result).toBe(paper);
+		expect(table.find(({ What }) => What === "Total")?.["Costs, EUR"]).toBe(paper.toFixed(2));
+		for (const [index, { row }] of rows().entries()) {
+			expect(table[index]?.What).toBe(row.ingredient.name);
+			const cost = row.cost_minor === null ? "" : (row.cost_minor / 100).toFixed(2);
+			expect(table[index]?.["Costs, EUR"]).toBe(cost);
+		}
+	});
+
+	it("is told in pounds and quarts to who reads them", () => {
+		const sheet = orderBook(order, told("EUR", "us")).getWorksheet("Order");
+		expect(sheet?.getRow(1).getCell("needed").value).toBe("Needed, lb");
+		for (const [index, { row }] of rows().entries()) {
+			const needed = sheet?.getRow(index + 2).getCell("needed").value;
+			if (row.asPurchased_kg > 0) expect(needed).toBeCloseTo(row.asPurchased_kg / 0.45359237, 3);
+		}
+		expect(orderCsv(order, told("EUR", "us"))).toContain("Order, qt");
 	});
 });

@@ -108,13 +108,15 @@ function costWords({ known_minor, gaps }: Order["cost"], currency: string): stri
 		: `${money(known_minor, currency)} and ${gaps} without a price`;
 }
 
-/** The order list of a sitting as a spreadsheet: real numbers, so that it can be reckoned with. */
-export async function orderXlsx(visit: HouseVisit, asked: OrderAsked) {
+/** The order list of a sitting as a spreadsheet or a table: real numbers, so that it can be reckoned with. */
+export async function orderFile(visit: HouseVisit, asked: OrderAsked & { readonly as: "xlsx" | "csv" }) {
 	const under = await underNumber(visit.store.db, asked.search ?? "", visit.reading);
 	const order = await orderFor(visit, asked.id, togetherIn(asked), under);
 	const { date } = wallClock(order.sitting.serviceAt, visit.house.timeZone);
 	// Large, and wanted seldom: no thread waits for it when it begins.
-	const { orderBook } = await import("./orderBook.ts");
-	const book = orderBook(order, visit.house.currency, visit.house.name);
-	return { date, bytes: new Uint8Array(await book.xlsx.writeBuffer()) };
+	const { orderBook, orderCsv } = await import("./orderBook.ts");
+	const { currency, name } = visit.house;
+	const told = { currency, house: name, units: visit.reading.units };
+	if (asked.as === "csv") return { date, bytes: new TextEncoder().encode(orderCsv(order, told)) };
+	return { date, bytes: new Uint8Array(await orderBook(order, told).xlsx.writeBuffer()) };
 }

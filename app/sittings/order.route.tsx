@@ -66,9 +66,14 @@ export default function OrderSheet({ loaderData: view, actionData }: Route.Compo
 			back={{ to: `/sittings/${view.id}`, words: "Back to the sitting" }}
 			here={here + search}
 			also={
-				<ActLink to={`${here}.xlsx${search}`} reloadDocument>
-					As a spreadsheet
-				</ActLink>
+				<>
+					<ActLink to={`${here}.xlsx${search}`} reloadDocument>
+						As a spreadsheet
+					</ActLink>
+					<ActLink to={`${here}.csv${search}`} reloadDocument kind="quiet">
+						As CSV
+					</ActLink>
+				</>
 			}
 		>
 			<chakra.div className="screenOnly" display="grid" gap="10px" marginBottom="14px">

@@ -223,7 +223,8 @@ function rowOf({ ingredient, asPurchased_kg, here_kg, pieces, pack_kg, dishes }:
 		from,
 		packs,
 		order_kg,
-		cost_minor: price === null || pieces > 0 ? null : order_kg * price,
+		// Money is paid in whole coins, on whatever paper or file it stands.
+		cost_minor: price === null || pieces > 0 ? null : Math.round(order_kg * price),
 		dishes: [...dishes],
 	};
 }
