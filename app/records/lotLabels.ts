@@ -4,6 +4,7 @@ import { type LabelSaid, type LotNow, labelsNow, type Passport } from "#core/rec
 import { unprintable } from "../ui/server/letters.ts";
 import { lotsNow } from "../ui/server/lotsNow.ts";
 import { Pdf } from "../ui/server/pdf.ts";
+import { printed } from "../ui/server/printed.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import { labelHead, passportWords } from "../ui/words/passportWords.ts";
 import type { Reading } from "../ui/words/reading.ts";
@@ -100,10 +101,14 @@ function squaresOf(text: string): Squares {
 const EDGE = 3;
 
 /** The labels as a document, on tape or on a sheet of labels. */
-export async function lotLabelsPdf(
-	visit: HouseVisit,
-	given: LabelsAsked & { readonly sheet: LabelSheetKey; readonly skip: number },
-): Promise<Uint8Array> {
+export function lotLabelsPdf(visit: HouseVisit, given: LabelsOnSheet): Promise<Uint8Array> {
+	return printed("these labels", () => labelsDrawn(visit, given));
+}
+
+/** Labels, and on which sheet they are printed, so many places of it free. */
+type LabelsOnSheet = LabelsAsked & { readonly sheet: LabelSheetKey; readonly skip: number };
+
+async function labelsDrawn(visit: HouseVisit, given: LabelsOnSheet): Promise<Uint8Array> {
 	const view = await lotLabels(visit, given);
 	const sheet: LabelSheet = LABEL_SHEETS[given.sheet];
 	const pdf = new Pdf(sheet.page, `Labels of lot ${given.lot}`);

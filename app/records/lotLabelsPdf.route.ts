@@ -1,22 +1,12 @@
-import { data } from "react-router";
 import { heavily } from "../ui/server/heavily.ts";
-import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/lotLabelsPdf.route";
 import { sheetKeyIn } from "./labelSheets.ts";
-import { lotLabels } from "./lotLabels.ts";
 import { numberIn } from "./numberIn.ts";
 
 export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const lot = numberIn(params.lot);
 	const { origin, searchParams } = new URL(request.url);
 	const skip = Number(searchParams.get("skip") ?? 0);
-	const visit = await visitOf(context);
-	const { noLetter } = await lotLabels(visit, { lot, origin, again: searchParams.has("again") });
-	if (noLetter !== null)
-		throw data(
-			{ said: `No font of the house has “${noLetter}”: these labels can not be printed.` },
-			{ status: 400 },
-		);
 	const pdf = await heavily(
 		context,
 		"lotLabelsPdf",

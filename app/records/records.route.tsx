@@ -106,6 +106,11 @@ export default function Records({ loaderData: { watched, lots, deliveries } }: R
 										{lot.holds}, made {lot.made}; {lot.where}
 									</Muted>
 									{lot.release === "released" || lot.isCooling ? null : <b>▲ {lot.says}</b>}
+									{lot.voids > 0 ? (
+										<chakra.span display="block">
+											▲ <Link to={`lots/${lot.lot}/labels?again=1`}>{counted(lot.voids, "label")} void</Link>
+										</chakra.span>
+									) : null}
 								</Wide>
 								<span>
 									{lot.isCooling ? "cooling, not released; " : ""}

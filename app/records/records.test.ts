@@ -493,6 +493,23 @@ async function textOf(bytes: Uint8Array): Promise<string> {
 		.replace(/\s+/g, " ");
 }
 
+describe("what no font has", () => {
+	it("is said in a sentence, on labels and on sheets, and never dropped", async () => {
+		await writeRecord(store, "Ebba", "letter", ({ lot }) => [
+			{ at: AT, doc: { ...LOT, lot, dish: "Goat 𓃶" } },
+			{ at: AT, doc: { kind: "action", watch: null, lot, action: "asked", note: "𓃶" } },
+		]);
+		const said = {
+			init: { status: 400 },
+			data: { said: expect.stringContaining("No font of the house has “𓃶”") },
+		};
+		const labels = { lot: 2, origin: "http://house", sheet: LABEL_SHEET_KEYS[0] ?? "tape", skip: 0 } as const;
+		await expect(lotLabelsPdf(visit, labels)).rejects.toMatchObject(said);
+		const sheet = { kind: "actions", from: today(), to: today() } as const;
+		await expect(recordSheetPdf(visit, sheet)).rejects.toMatchObject(said);
+	});
+});
+
 describe("when something was", () => {
 	const now = Date.UTC(2026, 11, 5, 18);
 

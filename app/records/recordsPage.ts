@@ -39,7 +39,7 @@ export async function recordsPage({ store, reading, house }: HouseVisit) {
 		});
 	});
 	const today = dayOf(reading.now);
-	const lots = read.flatMap(({ now, passports }) => {
+	const lots = read.flatMap(({ now, passports, voids }) => {
 		const pans = now.pans.filter((pan) => !isUsedUp(pan));
 		const worst = worstPassport(passports);
 		if (!worst) return [];
@@ -49,6 +49,7 @@ export async function recordsPage({ store, reading, house }: HouseVisit) {
 				release: worst.release,
 				isCooling: worst.isCooling,
 				says: passportWords(worst, reading),
+				voids: voids.length,
 				dish: now.doc.dish,
 				useByDay: now.useBy ?? "",
 				useBy: reading.date(now.useBy ?? today),

@@ -1,4 +1,5 @@
 import { Pdf } from "../ui/server/pdf.ts";
+import { printed } from "../ui/server/printed.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { SheetOf } from "./sheetKinds.ts";
 import { recordSheet } from "./sheetPage.ts";
@@ -16,7 +17,11 @@ const WIDTHS: Readonly<Record<string, number>> = {
 };
 
 /** The sheet as a document: its code, a line for each row, where it is signed, and the hashes of the day. */
-export async function recordSheetPdf(visit: HouseVisit, given: SheetOf): Promise<Uint8Array> {
+export function recordSheetPdf(visit: HouseVisit, given: SheetOf): Promise<Uint8Array> {
+	return printed("this sheet", () => sheetDrawn(visit, given));
+}
+
+async function sheetDrawn(visit: HouseVisit, given: SheetOf): Promise<Uint8Array> {
 	const sheet = await recordSheet(visit, given);
 	const page = visit.preferences.paper === "A4" ? A4 : LETTER;
 	const pdf = new Pdf(page, `${sheet.title}, ${sheet.period}`);
