@@ -11,7 +11,7 @@ import { JOBS, type Jobs } from "./heavyJobs.ts";
 import { visitFor } from "./ui/server/visit.ts";
 
 const NOW = Date.now();
-const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
+const preferences = { light: "bench", shortKeys: true, paper: "A4", clockHours: "24" } as const;
 let store: Store;
 let pool: HeavyPool;
 let ids: { sittingId: string; dishId: string };

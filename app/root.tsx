@@ -45,6 +45,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 		light: preferences.light,
 		shortKeys: preferences.shortKeys,
 		timeZone: house.timeZone,
+		clockHours: reading.clockHours,
 		now: reading.now,
 		clock: reading.clock(reading.now),
 	};

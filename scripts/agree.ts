@@ -3,6 +3,7 @@ import { newDish } from "#core/sitting";
 import { DAY_MS, fromWallClock, HOUR_MS, laterDay, wallClock } from "#core/time";
 import {
 	addSitting,
+	changeEquipment,
 	issueDay,
 	readBook,
 	readHouse,
@@ -86,7 +87,7 @@ try {
 	await holdAgainst(shown, pagesOf(shown, sittings), timeZone);
 	differences.push(...(await agreeOnFiles(house.url, shown)));
 	await onOtherPapers(store, shown, sittings, timeZone);
-	await onRecords(store, random, timeZone);
+	await onRecords(store, random);
 	for (let week = 0; week < WEEKS; week += 1) {
 		const first = FORTNIGHT + week * 7;
 		const drawn = [
@@ -101,6 +102,7 @@ try {
 	}
 	await onTrial(store, sittings, timeZone);
 	await afterTold(store, sittings, timeZone);
+	await onRecordsElsewhere(store);
 	await store.close();
 } finally {
 	await house.stop();
@@ -160,10 +162,30 @@ async function onOtherPapers(
 }
 
 /** Watches of yesterday that are drawn, and every watch of a lot that is left, on their pages, sheets and files. */
-async function onRecords(store: Store, random: () => number, timeZone: string): Promise<void> {
+async function onRecords(store: Store, random: () => number): Promise<void> {
 	await drawWatches(store, random, Date.now() - DAY_MS);
+	await holdWatches(store);
+}
+
+/** Houses elsewhere, and of other units: the same records are told there. */
+const ELSEWHERE = [
+	{ timeZone: "Pacific/Auckland", units: "us" },
+	{ timeZone: "America/St_Johns", units: "metric" },
+] as const;
+
+/** The same records in a house of another zone and of other units. */
+async function onRecordsElsewhere(store: Store): Promise<void> {
+	for (const place of ELSEWHERE) {
+		const { id, version } = await readHouse(store.db);
+		await changeEquipment(store, "house", id, version, "agree", place);
+		await holdWatches(store);
+	}
+}
+
+async function holdWatches(store: Store): Promise<void> {
+	const { timeZone, units } = await readHouse(store.db);
 	for (const lot of await readLotsLeft(store.db, 0)) {
-		const { found, count } = await agreeOnWatches(store, house.url, lot, timeZone);
+		const { found, count } = await agreeOnWatches(store, house.url, lot, { timeZone, units });
 		differences.push(...found);
 		held.watches += count;
 	}

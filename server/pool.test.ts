@@ -18,7 +18,12 @@ function poolWith(limits: Partial<Record<Lane, LaneLimits>> = {}): HeavyPool {
 
 function run(name: string, given: unknown = null, options: Partial<Parameters<HeavyPool["run"]>[1]> = {}) {
 	return pool.run(
-		{ name, given, preferences: { light: "bench", shortKeys: true, paper: "A4" }, who: "Ada" },
+		{
+			name,
+			given,
+			preferences: { light: "bench", shortKeys: true, paper: "A4", clockHours: "24" },
+			who: "Ada",
+		},
 		{ signal: new AbortController().signal, lane: "files", ...options },
 	);
 }

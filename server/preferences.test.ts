@@ -2,7 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { keepPreferences, type Preferences, readPreferences } from "./preferences.ts";
 
-const NONE = { light: "bench", shortKeys: true, paper: "A4" };
+const NONE = { light: "bench", shortKeys: true, paper: "A4", clockHours: "24" };
 
 /** What a browser sends back of a `Set-Cookie`. */
 const sentBack = (setCookie: string) => setCookie.split(";")[0] ?? "";
@@ -14,8 +14,9 @@ const anyPreferences: fc.Arbitrary<Preferences> = fc.record(
 		light: fc.constantFrom("bench" as const, "evening" as const),
 		shortKeys: fc.boolean(),
 		paper: fc.constantFrom("A4" as const, "Letter" as const),
+		clockHours: fc.constantFrom("24" as const, "12" as const),
 	},
-	{ requiredKeys: ["light", "shortKeys", "paper"] },
+	{ requiredKeys: ["light", "shortKeys", "paper", "clockHours"] },
 );
 
 describe("what is chosen at this desk", () => {
@@ -31,7 +32,7 @@ describe("what is chosen at this desk", () => {
 
 	it("is out of reach of scripts and of other sites", async () => {
 		const kept = await keepPreferences(
-			{ light: "bench", shortKeys: true, paper: "A4" },
+			{ light: "bench", shortKeys: true, paper: "A4", clockHours: "24" },
 			{ url: "http://skerry/" },
 		);
 		expect(kept).toMatch(/HttpOnly/i);
@@ -49,7 +50,7 @@ describe("what is chosen at this desk", () => {
 	it("never breaks on anything a browser sends", async () => {
 		await fc.assert(
 			fc.asyncProperty(fc.string({ maxLength: 200 }), async (junk) => {
-				expect(await readPreferences(`preferences=${junk}`)).toMatchObject({ paper: "A4" });
+				expect(await readPreferences(`preferences=${junk}`)).toMatchObject({ paper: "A4", clockHours: "24" });
 			}),
 		);
 	});

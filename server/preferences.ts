@@ -11,6 +11,7 @@ export const Preferences = Type.Object({
 	units: Type.Optional(oneOf(["metric", "us"] as const)),
 	light: oneOf(["bench", "evening"] as const, { default: "bench" }),
 	shortKeys: Type.Boolean({ default: true }),
+	clockHours: oneOf(["24", "12"] as const, { default: "24" }),
 	paper: oneOf(["A4", "Letter"] as const, { default: "A4" }),
 });
 export type Preferences = Static<typeof Preferences>;

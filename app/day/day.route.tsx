@@ -2,7 +2,7 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { memo, useState } from "react";
 import { data, Form, Link, redirect, useNavigate } from "react-router";
 import { refuse } from "#core/check";
-import { fromWallClock, wallClock } from "#core/time";
+import { clockTime, fromWallClock } from "#core/time";
 import { takeDayChangeBack } from "#db";
 import { Field, Slot } from "../ui/forms/Field.tsx";
 import { typedIn } from "../ui/forms/form.ts";
@@ -150,7 +150,7 @@ function MarkSheet({ mark }: { readonly mark: Route.ComponentProps["loaderData"]
 function Whole({ view, replan }: { readonly view: DayView; readonly replan: ReplanView }) {
 	const [at, setAt] = useState(view.begins);
 	const navigate = useNavigate();
-	const clock = wallClock(at, view.timeZone).time;
+	const clock = clockTime(at, view);
 	const lift = useLift(view, (held) => {
 		const home = view.ovens.find(({ stands }) => stands.some(({ id }) => id === held.lifted.id));
 		const stand = home?.stands.find(({ id }) => id === held.lifted.id);

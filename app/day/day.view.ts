@@ -10,7 +10,7 @@ import {
 } from "#core/day";
 import type { Kitchen } from "#core/kitchen";
 import type { Oven } from "#core/ovens";
-import { fromWallClock, HOUR_MS, wallClock } from "#core/time";
+import { type ClockHours, fromWallClock, HOUR_MS, wallClock } from "#core/time";
 import type { OvenPans } from "../ui/drawings/drawings.ts";
 import { ovenPans, shelfWidth } from "../ui/drawings/ovenPans.ts";
 import type { DatesShown, WorkedDate } from "../ui/server/worked.server.ts";
@@ -97,6 +97,7 @@ export interface DayView {
 	/** Moments at which something goes in or comes out, rising. */
 	readonly events: readonly number[];
 	readonly timeZone: string;
+	readonly clockHours: ClockHours;
 	readonly bound: string;
 	readonly unmet: readonly {
 		readonly id: string;
@@ -244,6 +245,7 @@ export function dayView({ day, kitchen, sittings, reading, date, liftables, tags
 		lanes: lanesOf(day, tags, from),
 		events: [...events].sort((a, b) => a - b),
 		timeZone: reading.timeZone,
+		clockHours: reading.clockHours,
 		bound: boundWords(day),
 		unmet: causesOf(day).map(({ unmet, tasks }, index) => ({
 			id: `${index} ${unmet.task}`,
@@ -251,7 +253,7 @@ export function dayView({ day, kitchen, sittings, reading, date, liftables, tags
 				const task = day.tasks.find((one) => one.id === id);
 				return task ? [taskName(task)] : [];
 			}),
-			...unmetWords(unmet, day, reading.timeZone),
+			...unmetWords(unmet, day, reading),
 		})),
 		people: day.equipment
 			.filter(({ kind }) => kind === "cook")

@@ -1,5 +1,5 @@
 import { type Breaks, type DayChange, type InOven, type Verdict, verdictOf } from "#core/day";
-import { durationWords, wallClock } from "#core/time";
+import { clockTime, durationWords } from "#core/time";
 import { counted } from "../ui/words/reading.ts";
 import type { DayView, Stand, WallOven } from "./day.view.ts";
 
@@ -32,7 +32,7 @@ export function liftView(view: DayView, lifted: Lifted | null): LiftView | null 
 	const stand = view.ovens.flatMap(({ stands }) => stands).find(({ id }) => id === lifted?.id);
 	if (!lifted || !pans || !oven || !stand) return null;
 	const verdict = verdictOf(pans, { oven, start: lifted.start }, inOvens(view.ovens));
-	const clock = (at: number) => wallClock(at, view.timeZone).time;
+	const clock = (at: number) => clockTime(at, view);
 	const { use, waits_min } = verdict;
 	const words = use
 		? `${stand.tag} in the ${oven.name} at ${view.temperatures[use.set_C] ?? `${use.set_C} °C`}, ${clock(use.from)} to ${clock(use.to)}, was ${stand.inAt} to ${stand.out}. ${waits_min > 0 ? `Waits ${durationWords(waits_min)} when tender.` : ""}`

@@ -14,7 +14,7 @@ import { dayPaperPage } from "./paperPages.ts";
 import { replanView } from "./replan.view.ts";
 import { NOW, type SupperDay, supperView } from "./supperDay.testing.ts";
 
-const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
+const preferences = { light: "bench", shortKeys: true, paper: "A4", clockHours: "24" } as const;
 let supper: SupperDay;
 
 beforeAll(async () => {

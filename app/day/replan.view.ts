@@ -76,6 +76,7 @@ export function replanView({ shown, stands, reading, date, trial, told }: Given)
 		day,
 		sittings: shown.all.flatMap(({ given }) => given().sittings),
 		timeZone: reading.timeZone,
+		clockHours: reading.clockHours,
 		temperature: reading.temperature,
 	};
 	const tells = (own?.told ?? []).filter(({ id }) => id > 0);

@@ -36,6 +36,7 @@ export async function waysOutPage(
 		day,
 		sittings: given.sittings,
 		timeZone: reading.timeZone,
+		clockHours: reading.clockHours,
 		temperature: reading.temperature,
 	};
 	// An order that frees all of it asks for nothing; one that only helps stands after what frees more.

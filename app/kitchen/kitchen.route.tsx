@@ -86,7 +86,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 		cooks: cooks.map(({ id, name, opens_min, closes_min, does }) => ({
 			id,
 			name,
-			hours: hoursWords({ opens_min, closes_min }),
+			hours: hoursWords({ opens_min, closes_min }, reading),
 			work: KINDS_OF_WORK[workOf(does)].words,
 		})),
 		places: places.map(({ id, name, kind, capacity, air_C }) => ({
@@ -114,7 +114,7 @@ export async function loader({ context }: Route.LoaderArgs) {
 		],
 		house: {
 			name: house.name,
-			hours: hoursWords(house),
+			hours: hoursWords(house, reading),
 			headspace: reading.length(house.headspace_mm),
 			lift: reading.mass(house.liftLimit_g / 1000),
 			code: code.name,
@@ -139,8 +139,8 @@ function isCooker(use: PanUse): boolean {
 	return (COOKER_HEATS as readonly string[]).includes(use);
 }
 
-function hoursWords({ opens_min, closes_min }: WorkingHours): string {
-	return `${minuteClock(opens_min)} to ${minuteClock(closes_min % 1440)}${closes_min > 1440 ? " the day after" : ""}`;
+function hoursWords({ opens_min, closes_min }: WorkingHours, { clockHours }: Reading): string {
+	return `${minuteClock(opens_min, clockHours)} to ${minuteClock(closes_min % 1440, clockHours)}${closes_min > 1440 ? " the day after" : ""}`;
 }
 
 export default function Kitchen({

@@ -2,7 +2,6 @@ import type { WorkedDish } from "#core/day";
 import { startAt } from "#core/dish";
 import { type ChosenPan, lineWords } from "#core/pans";
 import { declaredWords } from "#core/recipe";
-import { wallClock } from "#core/time";
 import { LIDS } from "#core/trade";
 import type { Sitting } from "#db";
 import { panShown } from "../places/shownAt.ts";
@@ -26,7 +25,7 @@ export function labelsView(row: WorkedRow, sitting: Sitting, reading: Reading, t
 	const { dish, plan } = row;
 	const head = {
 		dish: dish.recipe.name,
-		service: `${reading.day(sitting.serviceAt)} ${wallClock(sitting.serviceAt, reading.timeZone).time}`,
+		service: `${reading.day(sitting.serviceAt)} ${reading.time(sitting.serviceAt)}`,
 		sitting: sitting.name,
 	};
 	if (!plan) return { ...head, allergens: "", labels: [], refused: row.refused ?? "" };

@@ -14,7 +14,7 @@ let orders: Order[];
 beforeAll(async () => {
 	store = await openDemoHouse(NOW);
 	const house = await readHouse(store.db);
-	const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
+	const preferences = { light: "bench", shortKeys: true, paper: "A4", clockHours: "24" } as const;
 	visit = {
 		store,
 		house,

@@ -17,7 +17,7 @@ beforeAll(async () => {
 		({ name }) => name === "Festival supper",
 	);
 	if (!sitting) throw new Error("no festival supper");
-	const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
+	const preferences = { light: "bench", shortKeys: true, paper: "A4", clockHours: "24" } as const;
 	const reading = readingIn("metric", house.timeZone, NOW);
 	order = await orderFor({ store, house, preferences, who: "Ada", nonce: "", reading }, sitting.id);
 	await store.close();

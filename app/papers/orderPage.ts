@@ -56,7 +56,7 @@ export async function orderPage(visit: HouseVisit, asked: OrderAsked) {
 			({ name, from, inTime }) =>
 				`${inTime ? "" : "▲ Too late for this batch, for the next: "}${upperFirst(name)}: ${from.map(({ kind, dish, kg }) => `${reading.mass(kg)} of ${BY_PRODUCTS[kind]} of ${dish}${worthWords(kind, kg)}`).join("; ")}.`,
 		),
-		about: `${sitting.room ? `${sitting.room} · ` : ""}${reading.day(sitting.serviceAt)} ${wallClock(sitting.serviceAt, reading.timeZone).time} · ${counted(sitting.covers, "cover")}`,
+		about: `${sitting.room ? `${sitting.room} · ` : ""}${reading.day(sitting.serviceAt)} ${reading.time(sitting.serviceAt)} · ${counted(sitting.covers, "cover")}`,
 		note: sitting.note,
 		house: visit.house.name,
 		printed: `${reading.day(reading.now)} ${reading.time(reading.now)}${order.stamp}`,

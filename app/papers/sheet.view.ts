@@ -3,7 +3,6 @@ import type { WorkedDish } from "#core/day";
 import { dryBeforeTender, ordered_kg, startAt } from "#core/dish";
 import type { Kitchen } from "#core/kitchen";
 import { heatOf } from "#core/recipe";
-import { wallClock } from "#core/time";
 import { type HeatWay, PLACES } from "#core/trade";
 import type { Sitting } from "#db";
 import { checksOf } from "../places/braise/checks.ts";
@@ -45,7 +44,7 @@ export function sheetView(given: SheetGiven) {
 		version: versionWords(dish),
 		sitting: sitting.name,
 		room: sitting.room,
-		service: wallClock(sitting.serviceAt, reading.timeZone).time,
+		service: reading.time(sitting.serviceAt),
 		day: reading.day(sitting.serviceAt),
 		printed: `${reading.day(reading.now)} ${reading.clock(reading.now)}`,
 		runningHead: [

@@ -29,7 +29,7 @@ export function costsOthers(
 		.filter(({ unmet }) => !known.has(`${unmet.task} ${unmet.because}`))
 		.map(({ unmet, tasks }): OtherCost => {
 			const task = is.day.tasks.find(({ id }) => id === tasks[0]);
-			const { because } = unmetWords(unmet, is.day, reading.timeZone);
+			const { because } = unmetWords(unmet, is.day, reading);
 			return {
 				id: `${unmet.task} ${unmet.because}`,
 				words: `▲ ${task ? `${taskName(task)}: ` : ""}${because}`,

@@ -9,7 +9,7 @@ import type { LongTableView } from "./longTable.view.ts";
 import { tableOf } from "./longTablePage.ts";
 
 const NOW = Date.UTC(2026, 10, 24, 9, 0);
-const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
+const preferences = { light: "bench", shortKeys: true, paper: "A4", clockHours: "24" } as const;
 
 let store: Store;
 let visit: HouseVisit;

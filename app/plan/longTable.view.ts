@@ -64,7 +64,7 @@ export function longTableView(given: LongTableGiven) {
 			name: stands.sitting.name,
 			room: stands.sitting.room,
 			version: stands.sitting.version,
-			when: `${reading.day(serviceAt)} ${wallClock(serviceAt, reading.timeZone).time}`,
+			when: `${reading.day(serviceAt)} ${reading.time(serviceAt)}`,
 			others: stands.rows.length - 1,
 		},
 		dish: {
@@ -92,7 +92,7 @@ export function longTableView(given: LongTableGiven) {
 /** When it was to be served, where that is tried otherwise: "19:30", with its day where that is another. */
 function serviceWas(tried: number, stored: number, reading: Reading): string | null {
 	if (tried === stored) return null;
-	const { time } = wallClock(stored, reading.timeZone);
+	const time = reading.time(stored);
 	return reading.day(tried) === reading.day(stored) ? time : `${reading.day(stored)} ${time}`;
 }
 

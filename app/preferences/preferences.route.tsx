@@ -74,6 +74,10 @@ export default function AtThisDesk({ loaderData, actionData }: Route.ComponentPr
 							<option value="metric">kg, l, °C</option>
 							<option value="us">lb, qt, °F</option>
 						</Choice>
+						<Choice label="Clock" name="clockHours" defaultValue={preferences.clockHours}>
+							<option value="24">19:30</option>
+							<option value="12">7:30 pm</option>
+						</Choice>
 						<Choice label="Light" name="light" defaultValue={preferences.light}>
 							<option value="bench">Daylight</option>
 							<option value="evening">Evening service</option>

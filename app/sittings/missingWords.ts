@@ -12,7 +12,7 @@ export function missingWords(sitting: string, day: Day, reading: Reading): strin
 			return task ? [taskName(task)] : [];
 		});
 		if (names.length === 0) return [];
-		const { because } = unmetWords(unmet, day, reading.timeZone);
+		const { because } = unmetWords(unmet, day, reading);
 		return [`${because.charAt(0).toUpperCase()}${because.slice(1)}, for ${names.join("; ")}.`];
 	});
 }

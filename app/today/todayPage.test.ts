@@ -5,7 +5,7 @@ import { openDemoHouse } from "../ui/server/demoTables.testing.ts";
 import { visitFor } from "../ui/server/visit.ts";
 import { MOST_DISHES, todayPage } from "./todayPage.ts";
 
-const preferences = { light: "bench", shortKeys: true, paper: "A4" } as const;
+const preferences = { light: "bench", shortKeys: true, paper: "A4", clockHours: "24" } as const;
 let store: Store;
 
 beforeAll(async () => {

@@ -1,24 +1,23 @@
-import { clockWords, durationWords } from "../time/index.ts";
+import { clockWords, durationWords, type WallRead } from "../time/index.ts";
 import type { Day, DayEquipment, SittingOfDay } from "./Day.ts";
 import type { ChangeOf, DayChange } from "./DayChange.ts";
 import { taskName } from "./dayWords.ts";
 import type { Move, Stood } from "./movesBetween.ts";
 
 /** What the words of a change need: the day, and what its things are called. */
-export interface DayNames {
+export interface DayNames extends WallRead {
 	readonly day: Pick<Day, "tasks" | "equipment">;
 	readonly sittings: readonly Pick<SittingOfDay, "id" | "name">[];
-	readonly timeZone: string;
 	/** Degrees as the reader reads them. */
 	temperature(C: number): string;
 }
 
 /** "North oven is down, 11:00 to 16:00" */
 export function changeWords(change: DayChange, names: DayNames): string {
-	const { day, sittings, timeZone } = names;
+	const { day, sittings } = names;
 	const first = day.tasks.at(-1)?.start ?? 0;
 	const said: Saying = {
-		clock: (at) => clockWords(at, timeZone, first),
+		clock: (at) => clockWords(at, names, first),
 		thing: (id) => thingOf(id, day.equipment),
 		task: (id) => nameOf(id, day),
 		dish: (id) => day.tasks.find((one) => one.for === id)?.forName ?? "a dish that is not of this day",
@@ -94,7 +93,7 @@ function stoodWords(
 	names: DayNames,
 ): string {
 	// The day is named where it is another than the other place's.
-	const clock = (at: number) => clockWords(at, names.timeZone, other?.start ?? one.end);
+	const clock = (at: number) => clockWords(at, names, other?.start ?? one.end);
 	const moved = other === null || one.start !== other.start || one.end !== other.end;
 	const elsewhere = other === null || one.oven !== other.oven || one.set_C !== other.set_C;
 	const words: string[] = [];

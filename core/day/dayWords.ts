@@ -1,4 +1,4 @@
-import { clockWords, durationWords } from "../time/index.ts";
+import { clockWords, durationWords, type WallRead } from "../time/index.ts";
 import { PLACE_WORDS } from "../trade/index.ts";
 import type { Day, DayEquipment, DayTask, Unmet } from "./Day.ts";
 
@@ -42,11 +42,11 @@ export interface UnmetWords {
 	readonly frees: string;
 }
 
-/** A sentence each, in the house's clock. */
-export function unmetWords(unmet: Unmet, { tasks, equipment }: Day, timeZone: string): UnmetWords {
+/** A sentence each. @param wall the clock of the house, as its reader reads it */
+export function unmetWords(unmet: Unmet, { tasks, equipment }: Day, wall: string | WallRead): UnmetWords {
 	const task = tasks.find(({ id }) => id === unmet.task);
 	const now = task?.start ?? 0;
-	const clock = (at: number) => clockWords(at, timeZone, now);
+	const clock = (at: number) => clockWords(at, wall, now);
 	switch (unmet.because) {
 		case "tooFew": {
 			const thing = equipment.find(({ id }) => id === unmet.equipment);

@@ -1,6 +1,16 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { clockWords, dayNamesFor, dayWords, durationWords, fromWallClock, likelyDuration } from "./index.ts";
+import {
+	clockTime,
+	clockWords,
+	dayNamesFor,
+	dayWords,
+	durationWords,
+	fromWallClock,
+	likelyDuration,
+	readTime,
+	timeRead,
+} from "./index.ts";
 
 const ZONE = "Atlantic/Faroe";
 const at = (date: string, time: string) => fromWallClock(date, time, ZONE) ?? Number.NaN;
@@ -64,5 +74,35 @@ describe("a length of time", () => {
 	it("are said in one form where they are held against each other", () => {
 		expect(likelyDuration({ low: 45.2, likely: 60, high: 95 })).toBe("60 min, from 45 min to 95 min");
 		expect(likelyDuration({ low: 78, likely: 91, high: 110 })).toBe("1 h 31, from 1 h 18 to 1 h 50");
+	});
+});
+
+describe("a clock of twelve hours", () => {
+	it.each([
+		["00:00", "12:00 am"],
+		["00:05", "12:05 am"],
+		["11:59", "11:59 am"],
+		["12:00", "12:00 pm"],
+		["13:30", "1:30 pm"],
+		["23:59", "11:59 pm"],
+	])("%s is %s", (time, words) => {
+		expect(timeRead(time, "12")).toBe(words);
+		expect(timeRead(time, "24")).toBe(time);
+	});
+
+	it("is read again as it was, at every minute of the day", () => {
+		fc.assert(
+			fc.property(fc.integer({ min: 0, max: 1439 }), (minute) => {
+				const [hours, minutes] = [Math.floor(minute / 60), minute % 60];
+				const time = `${String(hours).padStart(2, "0")}:${String(minutes).padStart(2, "0")}`;
+				expect(readTime(timeRead(time, "12"))).toBe(time);
+			}),
+		);
+	});
+
+	it("names its day as the other does", () => {
+		const wall = { timeZone: ZONE, clockHours: "12" } as const;
+		expect(clockWords(at("2026-11-28", "19:30"), wall, NOW)).toMatch(/7:30 pm$/);
+		expect(clockTime(at("2026-11-28", "19:30"), { timeZone: ZONE })).toBe("19:30");
 	});
 });

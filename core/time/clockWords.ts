@@ -6,6 +6,27 @@ import { wallClock } from "./houseTime.ts";
 /** A weekday alone names a day that is nearer than this. */
 const NEAR_DAYS = 6;
 
+/** How a clock is read: "19:30", or "7:30 pm". */
+export type ClockHours = "24" | "12";
+
+/** The clock on the wall of the house, as one reader reads it: of 24 hours where nothing is said. */
+export interface WallRead {
+	readonly timeZone: string;
+	readonly clockHours?: ClockHours;
+}
+
+/** An instant as its clock time alone: "19:30", "7:30 pm". */
+export function clockTime(at: number, { timeZone, clockHours = "24" }: WallRead): string {
+	return timeRead(wallClock(at, timeZone).time, clockHours);
+}
+
+/** A clock time, "19:30", as a reader reads it. */
+export function timeRead(time: string, clockHours: ClockHours): string {
+	if (clockHours === "24") return time;
+	const [hour = "0", minute = "00"] = time.split(":");
+	return `${((Number(hour) + 11) % 12) + 1}:${minute} ${Number(hour) < 12 ? "am" : "pm"}`;
+}
+
 /** How a day that is not today is named: "Sat" within the week, "Sat 5 Dec" beyond it. */
 export type DayNames = "weekday" | "date";
 
@@ -17,14 +38,15 @@ export function dayNamesFor(at: number, timeZone: string, now: number): DayNames
 /**
  * An instant as a clock time, with its day when that is not today: "19:30",
  * "Sat 19:30", "Sat 5 Dec 19:30".
+ *
+ * @param wall of the house: its zone, and how the reader reads a clock
  */
-export function clockWords(
-	at: number,
-	timeZone: string,
-	now: number,
-	names: DayNames = dayNamesFor(at, timeZone, now),
-): string {
-	const { date, time } = wallClock(at, timeZone);
+export function clockWords(at: number, wall: string | WallRead, now: number, given?: DayNames): string {
+	const read = typeof wall === "string" ? { timeZone: wall } : wall;
+	const { timeZone } = read;
+	const names = given ?? dayNamesFor(at, timeZone, now);
+	const { date } = wallClock(at, timeZone);
+	const time = clockTime(at, read);
 	if (date === wallClock(now, timeZone).date) return time;
 	return `${names === "weekday" ? weekday(at, timeZone) : dayWords(at, timeZone)} ${time}`;
 }

@@ -1,4 +1,6 @@
 export {
+	type ClockHours,
+	clockTime,
 	clockWords,
 	type DayNames,
 	dayNamesFor,
@@ -8,6 +10,8 @@ export {
 	durationWords,
 	likelyDuration,
 	spokenDuration,
+	timeRead,
+	type WallRead,
 } from "./clockWords.ts";
 export {
 	DAY_MS,

@@ -14,6 +14,7 @@ import { celsiusOf, fahrenheitOf, HOUSE_CODES } from "#core/safety";
 import { HOUR_MS, MINUTE_MS, wallClock } from "#core/time";
 import { COURSES, type Course } from "#core/watch";
 import {
+	type HouseRow,
 	type NewEntry,
 	type NewReading,
 	ReadingKeeper,
@@ -110,10 +111,10 @@ export async function agreeOnWatches(
 	store: Store,
 	url: string,
 	lot: number,
-	timeZone: string,
+	{ timeZone, units }: Pick<HouseRow, "timeZone" | "units">,
 ): Promise<{ readonly found: string[]; readonly count: number }> {
 	const entries = await readLots(store.db, [lot]);
-	const reading = readingIn("metric", timeZone, Date.now());
+	const reading = readingIn(units, timeZone, Date.now());
 	const asked = watchesAsked(entries).map((one) => ({ ...one, every_ms: 1 }));
 	const watches = watchesNow(entries, await readPoints(store.db, asked), reading.now);
 	const found: string[] = [];

@@ -1,6 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { useCallback, useState } from "react";
-import { wallClock } from "#core/time";
+import { clockTime } from "#core/time";
 import { OvenCavity } from "../../ui/drawings/OvenCavity.tsx";
 import { PansOnFloor } from "../../ui/drawings/PansOnFloor.tsx";
 import { ReadCurve } from "../../ui/drawings/ReadCurve.tsx";
@@ -64,12 +64,12 @@ export function BraiseSheet({ view, head, facts, warnings, arithmetic }: BodyPro
 }
 
 function Clocked({ drawing }: { readonly drawing: BraiseDrawing }) {
-	const { curve, inAt, timeZone, end_min, units, words, moments, hold } = drawing;
+	const { curve, inAt, timeZone, clockHours, end_min, units, words, moments, hold } = drawing;
 	const tender = curve.bands.find(({ mark }) => mark === "forkTender");
 	const [cursor, setCursor] = useState(Math.round(tender?.range.likely ?? 0));
 	const clock = useCallback(
-		(minute: number) => wallClock(inAt + minute * 60_000, timeZone).time,
-		[inAt, timeZone],
+		(minute: number) => clockTime(inAt + minute * 60_000, { timeZone, clockHours }),
+		[inAt, timeZone, clockHours],
 	);
 	return (
 		<ReadCurve

@@ -2,7 +2,15 @@ import { chakra } from "@chakra-ui/react/styled-system";
 import { useState } from "react";
 import type { WaysAsked, WayToTender } from "#core/braise";
 import { AS_ON_CARD, type CookChoice, PARTS } from "#core/sitting";
-import { durationWords, MINUTE_MS, minutesUntil, readTime, startBefore, wallClock } from "#core/time";
+import {
+	clockTime,
+	durationWords,
+	MINUTE_MS,
+	minutesUntil,
+	readTime,
+	startBefore,
+	wallClock,
+} from "#core/time";
 import { HEATS, LIDS } from "#core/trade";
 import { TimeField } from "../../ui/forms/DayField.tsx";
 import { cookTyped } from "../../ui/forms/settled.ts";
@@ -36,7 +44,7 @@ export function WaysPanel({ drawing }: { readonly drawing: BraiseDrawing }) {
 		remote.ways({ ...asked, wanted_min }).then((found) => ({ ...found, asked, wanted_min })),
 	);
 	const wanted_min = minutesUntil(liftAt, readTime(start) ?? "", timeZone);
-	const clock = (at: number) => wallClock(at, timeZone).time;
+	const clock = (at: number) => clockTime(at, drawing);
 	return (
 		<chakra.details marginTop="14px" data-otherwise>
 			<summary aria-keyshortcuts="y" data-key-name="Other ways to have it tender">
@@ -183,10 +191,10 @@ function wayWords(way: WayToTender, drawing: BraiseDrawing, { temperature }: Mea
 	return `${temperature(way.oven_C)}, ${LIDS[way.lid]}, ${PIECES[parts]}`;
 }
 
-function factsOf(way: WayToTender, { liftAt, timeZone }: BraiseDrawing, { volume }: Measures) {
+function factsOf(way: WayToTender, drawing: BraiseDrawing, { volume }: Measures) {
 	const { electricity_kWh, gas_kWh } = way.energy;
 	return [
-		{ figure: wallClock(startBefore(liftAt, way.sure_min), timeZone).time, label: "in, at the latest" },
+		{ figure: clockTime(startBefore(drawing.liftAt, way.sure_min), drawing), label: "in, at the latest" },
 		{ figure: durationWords(way.window_min), label: "until it falls apart" },
 		{ figure: volume(way.steam_l), label: "steamed away" },
 		{ figure: `${electricity_kWh.toFixed(1)} kWh`, label: `or ${gas_kWh.toFixed(0)} kWh of gas` },

@@ -14,7 +14,7 @@ import { type HousePolicy, vesselsFor } from "#core/kitchen";
 import { smallerPiece } from "#core/pans";
 import { heatOf, isInOven, type Recipe } from "#core/recipe";
 import { type CookChoice, PARTS } from "#core/sitting";
-import { MINUTE_MS } from "#core/time";
+import { type ClockHours, MINUTE_MS } from "#core/time";
 import { HEAT_WAYS, type HeatWay } from "#core/trade";
 import { isByPiece } from "#core/yields";
 import type { CurveHold, CurveMoment } from "../../ui/drawings/BraiseCurve.tsx";
@@ -44,6 +44,7 @@ export interface BraiseDrawing {
 	readonly inAt: number;
 	readonly liftAt: number;
 	readonly timeZone: string;
+	readonly clockHours: ClockHours;
 	readonly units: Reading["units"];
 	readonly end_min: number;
 	readonly moments: readonly CurveMoment[];
@@ -88,6 +89,7 @@ function drawingOf({ plan, kitchen, reading, cook = null }: TableGiven, braise: 
 		inAt: into,
 		liftAt: lift,
 		timeZone: reading.timeZone,
+		clockHours: reading.clockHours,
 		units: reading.units,
 		end_min,
 		moments: [

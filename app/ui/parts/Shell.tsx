@@ -1,6 +1,7 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type ReactNode, useEffect, useState } from "react";
 import { Form, Link, NavLink, useLocation } from "react-router";
+import { type ClockHours, clockTime } from "#core/time";
 import { KeySheet } from "./KeySheet.tsx";
 import { Hidden, Key } from "./parts.tsx";
 
@@ -112,6 +113,7 @@ export interface ShellView {
 	readonly units: "metric" | "us";
 	readonly light: "bench" | "evening";
 	readonly timeZone: string;
+	readonly clockHours: ClockHours;
 	readonly now: number;
 	/** The clock on the wall, as the server saw it. */
 	readonly clock: string;
@@ -174,17 +176,13 @@ function Switches({ view }: { readonly view: ShellView }) {
 function WallClock({ view }: { readonly view: ShellView }) {
 	const [clock, setClock] = useState(view.clock);
 	useEffect(() => {
-		const words = new Intl.DateTimeFormat("en-GB", {
-			timeZone: view.timeZone,
-			hour: "2-digit",
-			minute: "2-digit",
-		});
+		const { timeZone, clockHours } = view;
 		const skew = view.now - Date.now();
-		const tick = () => setClock(words.format(Date.now() + skew));
+		const tick = () => setClock(clockTime(Date.now() + skew, { timeZone, clockHours }));
 		tick();
 		const timer = setInterval(tick, 5000);
 		return () => clearInterval(timer);
-	}, [view.timeZone, view.now]);
+	}, [view]);
 	return (
 		<chakra.b color="ink" fontWeight="650" fontSize="18px" aria-label={`House time ${clock}`} role="img">
 			{clock}

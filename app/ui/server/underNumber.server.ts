@@ -1,5 +1,4 @@
 import { changeWords, type IssuedSitting } from "#core/day";
-import { wallClock } from "#core/time";
 import type { Database, DayIssueRow } from "#db";
 import { counted, type Reading } from "../words/reading.ts";
 import { type FrozenDate, frozenDate } from "./frozen.server.ts";
@@ -74,6 +73,7 @@ function sinceIssue(on: WorkedDate, { number, at, doc }: DayIssueRow, reading: R
 					day: on.day,
 					sittings: on.given().sittings,
 					timeZone: reading.timeZone,
+					clockHours: reading.clockHours,
 					temperature: reading.temperature,
 				}),
 			),
@@ -82,7 +82,7 @@ function sinceIssue(on: WorkedDate, { number, at, doc }: DayIssueRow, reading: R
 }
 
 function sittingChanges(then: IssuedSitting, { sitting, rows }: WorkedSitting, reading: Reading): string[] {
-	const clock = (moment: number) => wallClock(moment, reading.timeZone).time;
+	const clock = reading.time;
 	const dishes = new Map(rows.map((row) => [row.dish.id, row]));
 	const before = new Set(then.dishes.map(({ id }) => id));
 	const sameCovers = sitting.covers === then.covers;

@@ -17,8 +17,8 @@ export async function visitOf(context: Readonly<RouterContextProvider>): Promise
 /** A visit with the house and how its reader is told things. */
 export async function visitFor(visit: Omit<Visit, "pool" | "live" | "printer">): Promise<HouseVisit> {
 	const house = await readHouse(visit.store.db);
-	const units = visit.preferences.units ?? house.units;
-	return { ...visit, house, reading: readingIn(units, house.timeZone, Date.now()) };
+	const { units = house.units, clockHours } = visit.preferences;
+	return { ...visit, house, reading: readingIn(units, house.timeZone, Date.now(), { clockHours }) };
 }
 
 /** What is asked for, or the designed 404. */

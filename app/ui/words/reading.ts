@@ -1,10 +1,22 @@
 import { threeDigits, type UnitSystem } from "#core/quantity";
-import { clockWords, type DayNames, dayNamesFor, dayTyped, dayWords, wallClock } from "#core/time";
+import {
+	type ClockHours,
+	clockTime,
+	clockWords,
+	type DayNames,
+	dayNamesFor,
+	dayTyped,
+	dayWords,
+	timeRead,
+	wallClock,
+} from "#core/time";
 import { type Measures, measuresIn } from "./measures.ts";
 
 /** How one reader is told things: units, the house's clock, and which day is today. */
 export interface Reading extends Measures {
 	readonly timeZone: string;
+	/** How this reader reads a clock. */
+	readonly clockHours: ClockHours;
 	readonly now: number;
 	/** Instant as a clock time, the day named when it is not today. */
 	clock(at: number): string;
@@ -21,12 +33,18 @@ export interface Reading extends Measures {
 	towards(serviceAt: number): Reading;
 }
 
-export function readingIn(units: UnitSystem, timeZone: string, now: number, dayNames?: DayNames): Reading {
-	const clock = (at: number) => clockWords(at, timeZone, now, dayNames);
-	const time = (at: number) => wallClock(at, timeZone).time;
+export function readingIn(
+	units: UnitSystem,
+	timeZone: string,
+	now: number,
+	{ dayNames, clockHours = "24" }: { readonly dayNames?: DayNames; readonly clockHours?: ClockHours } = {},
+): Reading {
+	const wall = { timeZone, clockHours };
+	const clock = (at: number) => clockWords(at, wall, now, dayNames);
+	const time = (at: number) => clockTime(at, wall);
 	return {
 		...measuresIn(units),
-		timeZone,
+		...wall,
 		now,
 		clock,
 		clockAfter: (at, named) => {
@@ -37,10 +55,10 @@ export function readingIn(units: UnitSystem, timeZone: string, now: number, dayN
 		day: (at) => dayWords(at, timeZone),
 		date: dayTyped,
 		moment: (at) => {
-			const { date, time: clockTime } = wallClock(at, timeZone);
-			return `${dayTyped(date)} ${clockTime}`;
+			return `${dayTyped(wallClock(at, timeZone).date)} ${time(at)}`;
 		},
-		towards: (serviceAt) => readingIn(units, timeZone, now, dayNamesFor(serviceAt, timeZone, now)),
+		towards: (serviceAt) =>
+			readingIn(units, timeZone, now, { clockHours, dayNames: dayNamesFor(serviceAt, timeZone, now) }),
 	};
 }
 
@@ -58,8 +76,9 @@ export function percentTyped(share: number): string {
 }
 
 /** Minutes after midnight as a clock time: "06:00". */
-export function minuteClock(minutes: number): string {
-	return `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
+export function minuteClock(minutes: number, clockHours: ClockHours = "24"): string {
+	const time = `${String(Math.floor(minutes / 60)).padStart(2, "0")}:${String(minutes % 60).padStart(2, "0")}`;
+	return timeRead(time, clockHours);
 }
 
 /** A share as a percentage: "62 %". */
