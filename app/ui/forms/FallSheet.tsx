@@ -32,7 +32,10 @@ interface FallSheetProps {
 function FallSheet({ fall: { mark, groups }, sent }: FallSheetProps) {
 	const here = useRef<HTMLDivElement>(null);
 	// Whoever pressed the button stands at the end of the page.
-	useEffect(() => here.current?.scrollIntoView({ block: "start" }), []);
+	useEffect(() => {
+		// What it gives back is no clean-up of this effect.
+		here.current?.scrollIntoView({ block: "start" });
+	}, []);
 	const again = sent.filter(([name]) => !name.startsWith("confirm"));
 	return (
 		<Note ref={here} role="alert" scrollMarginTop="60px" marginBlock="14px" display="grid" gap="8px">
