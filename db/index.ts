@@ -101,7 +101,7 @@ export {
 	readStandingPlaces,
 	type StandingPlaceRow,
 } from "./kitchen.ts";
-export { readIngredients, readPreparations } from "./knownIngredients.ts";
+export { readBoughtOnly, readIngredients, readPreparations } from "./knownIngredients.ts";
 export {
 	ensureListed,
 	type Found,

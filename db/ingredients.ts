@@ -1,4 +1,5 @@
 import { asc, desc, eq, inArray, isNotNull, isNull, sql } from "drizzle-orm";
+import isEqual from "fast-deep-equal";
 import { refuse } from "#core/check";
 import { plainName, slugFor } from "#core/recipe";
 import { changeRow } from "./changeRow.ts";
@@ -121,15 +122,23 @@ export function changeIngredient(
 			return { ...now, ...fields };
 		},
 		write: async (tx, after) => {
-			const describes = before?.described === false && after.described;
-			const told = { who, what: `${after.name} described anew`, confirmed, describes };
-			await guarding(tx, { ids: [id] }, told, async () => {
+			const write = async () => {
 				await tx.update(ingredient).set(after).where(eq(ingredient.id, id));
 				await reindex(tx, [id]);
 				return { result: undefined, before: before ? { ingredients: [{ before, after }] } : null };
-			});
+			};
+			const describes = before?.described === false && after.described;
+			const told = { who, what: `${after.name} described anew`, confirmed, describes };
+			if (before && declaresSame(before, after)) await write();
+			else await guarding(tx, { ids: [id] }, told, write);
 		},
 	});
+}
+
+/** Whether two rows say the same of allergens. */
+function declaresSame(one: IngredientRow, other: IngredientRow): boolean {
+	const said = ({ allergens, mayContain, described }: IngredientRow) => [allergens, mayContain, described];
+	return isEqual(said(one), said(other));
 }
 
 /** Adds what a pack costs from an instant on; the history is kept. */

@@ -1,20 +1,9 @@
 import { DAY_MS, dayTyped, HOUR_MS, laterDay, MINUTE_MS, wallClock } from "#core/time";
-import { expect, type House, hydrated, test } from "./house.ts";
+import { expect, type House, hydrated, post, test } from "./house.ts";
 
 test.use({ houseOf: "passport" });
 
 const ZONE = "Pacific/Auckland";
-
-/** Posts a form as a page of the house does. @returns where it leads, or its status */
-async function post(house: House, path: string, fields: Record<string, string>): Promise<string> {
-	const answer = await fetch(house.url + path, {
-		method: "POST",
-		body: new URLSearchParams(fields),
-		headers: { origin: house.url },
-		redirect: "manual",
-	});
-	return answer.headers.get("location") ?? String(answer.status);
-}
 
 const typedAt = (at: number) => {
 	const { date, time } = wallClock(at, ZONE);

@@ -1,9 +1,10 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { ALLERGEN_NAMES, ALLERGENS, CATEGORIES, CATEGORY_KEYS, ORIGINS, SUPPLIERS } from "#core/recipe";
+import { CATEGORIES, CATEGORY_KEYS, ORIGINS, SUPPLIERS } from "#core/recipe";
 import { CUTS, cutWords } from "#core/trade";
+import { AllergenTicks } from "../ui/forms/AllergenTicks.tsx";
 import { Choice, Field } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
-import { TickBoxes, Ticks } from "../ui/forms/TickBoxes.tsx";
+import { TickBoxes } from "../ui/forms/TickBoxes.tsx";
 import { Muted } from "../ui/parts/parts.tsx";
 
 const Grid = chakra("div", {
@@ -124,23 +125,14 @@ export function IngredientFields({
 				</Choice>
 			</Grid>
 			<Muted>A pack in litres is taken at a kilo a litre where no density is given.</Muted>
-			<Ticks gridTemplateColumns="minmax(0,1fr)">
-				<label>
-					<input type="checkbox" name="described" defaultChecked={typed.described === "on"} />
-					Its allergens are described: it is free of what is not ticked below
-				</label>
-				{isNew ? (
-					<Muted>
-						Until this is ticked it is not declared, and no dish with it counts as free of anything.
-					</Muted>
-				) : null}
-			</Ticks>
-			<TickBoxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
-			<TickBoxes
-				legend="May contain traces of"
-				of="may"
-				names={ALLERGEN_NAMES}
-				words={ALLERGENS}
+			<AllergenTicks
+				name="described"
+				label="Its allergens are described: it is free of what is not ticked below"
+				until={
+					isNew
+						? "Until this is ticked it is not declared, and no dish with it counts as free of anything."
+						: ""
+				}
 				typed={typed}
 			/>
 			<TickBoxes

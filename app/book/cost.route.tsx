@@ -3,7 +3,7 @@ import { Type } from "@sinclair/typebox";
 import { lazy, Suspense, useEffect, useState } from "react";
 import { data, Form, Link, redirect } from "react-router";
 import { compareCuts, costOfPlan } from "#core/cost";
-import { written } from "#core/quantity";
+import { fromBase, toBase, written } from "#core/quantity";
 import { durationsWords } from "#core/time";
 import { readDish, readKitchen, readRecipeRow, setMenuPrice } from "#db";
 import { Field, Slot } from "../ui/forms/Field.tsx";
@@ -35,7 +35,8 @@ export async function loader({ context, params, request }: Route.LoaderArgs) {
 	const costing = { kitchen, reading, currency, menuPrice_minor: row.menuPrice_minor };
 	const plan = cardOrWhy(doc, size, (tried) => planCard(doc, tried, costing)).made;
 	const cost = costOfPlan(plan, doc, row.menuPrice_minor);
-	const perUnit = (minor: number) => money(reading.units === "us" ? minor * 0.45359237 : minor, currency);
+	const perUnit = (minor: number) =>
+		money(reading.units === "us" ? minor * fromBase(toBase(1, "lb"), "kg") : minor, currency);
 	const cuts = compareCuts(doc, kitchen.known.byId);
 	// They are held against each other, so all are told in one form.
 	const times = durationsWords(...cuts.map(({ tender_min }) => tender_min));

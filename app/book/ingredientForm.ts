@@ -1,6 +1,14 @@
 import { type Static, Type } from "@sinclair/typebox";
 import { Day, Name, oneOf, Refusal, refuse } from "#core/check";
-import { parseQuantity, toBase, UNITS, type UnitSystem, WATER_G_PER_ML, written } from "#core/quantity";
+import {
+	fromBase,
+	parseQuantity,
+	toBase,
+	UNITS,
+	type UnitSystem,
+	WATER_G_PER_ML,
+	written,
+} from "#core/quantity";
 import { ALLERGEN_NAMES, CATEGORY_KEYS, ORIGINS, SUPPLIERS, type Supplier } from "#core/recipe";
 import { fromWallClock } from "#core/time";
 import { CUTS } from "#core/trade";
@@ -117,7 +125,7 @@ export function readPriceForm(
 export function typedOf(row: IngredientFields, units: UnitSystem): Record<string, string> {
 	const grams = (weight: number | null) => {
 		if (weight === null) return "";
-		if (units === "us") return `${written(Number((weight / 28.349523125).toPrecision(6)))} oz`;
+		if (units === "us") return `${written(Number(fromBase(weight, "oz").toPrecision(6)))} oz`;
 		return weight >= 1000 ? `${written(weight / 1000)} kg` : `${written(weight)} g`;
 	};
 	const on = (group: string, names: readonly string[]) =>

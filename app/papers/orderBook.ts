@@ -1,7 +1,7 @@
 import ExcelJS from "exceljs";
 import Papa from "papaparse";
 import type { OrderRow } from "#core/dish";
-import type { UnitSystem } from "#core/quantity";
+import { fromBase, type UnitSystem } from "#core/quantity";
 import { isBoughtByVolume } from "#core/recipe";
 import { minorUnitsOf } from "../ui/words/reading.ts";
 import type { Order } from "./order.ts";
@@ -9,7 +9,7 @@ import type { Order } from "./order.ts";
 /** What a reader weighs and measures by, and how much of it a kilo and a litre are. */
 const UNITS = {
 	metric: { weight: "kg", volume: "l", of_kg: 1, of_l: 1 },
-	us: { weight: "lb", volume: "qt", of_kg: 1 / 0.45359237, of_l: 1 / 0.946352946 },
+	us: { weight: "lb", volume: "qt", of_kg: fromBase(1000, "lb"), of_l: fromBase(1000, "qt") },
 } as const satisfies Record<UnitSystem, unknown>;
 
 const columnsFor = ({ weight, volume }: { readonly weight: string; readonly volume: string }) => [

@@ -1,5 +1,6 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { type KeyboardEvent, type PointerEvent, useRef } from "react";
+import { fromBase } from "#core/quantity";
 import { inputOf, setTrial } from "../places/setTrial.ts";
 import { Label, Path, Svg } from "../ui/drawings/svg.tsx";
 import { useShownWidth } from "../ui/drawings/useShownWidth.ts";
@@ -43,7 +44,7 @@ const End = chakra("button", {
 
 type BarView = NonNullable<LongTableView["table"]>["yieldBar"];
 
-const LB_PER_KG = 1 / 0.45359237;
+const LB_PER_KG = fromBase(1000, "lb");
 
 /**
  * The purchase losing weight in the order of work, from what is bought at the left to the plates at

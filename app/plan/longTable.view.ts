@@ -1,7 +1,7 @@
 import equal from "fast-deep-equal";
 import type { WorkedDish } from "#core/day";
 import { vesselsFor } from "#core/kitchen";
-import { threeDigits } from "#core/quantity";
+import { fromBase, threeDigits } from "#core/quantity";
 import { heatOf } from "#core/recipe";
 import { keepsBy } from "#core/records";
 import { wallClock } from "#core/time";
@@ -124,7 +124,7 @@ function controlView(given: LongTableGiven, { dish, plan }: WorkedRow) {
 	const onHand =
 		kg === undefined
 			? ""
-			: `${threeDigits(reading.units === "us" ? kg / 0.45359237 : kg).replace(",", "")} ${unit}`;
+			: `${threeDigits(reading.units === "us" ? fromBase(kg * 1000, "lb") : kg).replace(",", "")} ${unit}`;
 	const stored = {
 		covers: String(sitting.covers),
 		uptake: uptakeTyped(dish),

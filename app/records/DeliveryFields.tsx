@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
-import { ALLERGEN_NAMES, ALLERGENS } from "#core/recipe";
+import { AllergenTicks } from "../ui/forms/AllergenTicks.tsx";
 import { DayField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong } from "../ui/forms/form.ts";
-import { TickBoxes, Ticks } from "../ui/forms/TickBoxes.tsx";
+import { Tick } from "../ui/forms/Tick.tsx";
 
 interface DeliveryFieldsProps {
 	readonly typed: Typed;
@@ -61,16 +61,9 @@ export function DeliveryFields({ typed, wrong, degrees, weight, names, children 
 				/>
 				<Field label="Note" name="note" maxLength={400} defaultValue={typed.note} wrong={wrong.note} />
 				{children}
-				<chakra.label display="flex" gap="10px" alignItems="center" minHeight="44px" alignSelf="end">
-					<chakra.input
-						type="checkbox"
-						name="sentBack"
-						defaultChecked={typed.sentBack === "on"}
-						width="22px"
-						height="22px"
-					/>
+				<Tick name="sentBack" defaultChecked={typed.sentBack === "on"} alignSelf="end">
 					It was sent back
-				</chakra.label>
+				</Tick>
 			</chakra.div>
 			<datalist id="delivered-names">
 				{names.map((name) => (
@@ -79,18 +72,9 @@ export function DeliveryFields({ typed, wrong, degrees, weight, names, children 
 			</datalist>
 			<chakra.details marginTop="10px" open={typed.packet === "on" || undefined}>
 				<summary>What its packet says of allergens</summary>
-				<Ticks gridTemplateColumns="minmax(0,1fr)">
-					<label>
-						<input type="checkbox" name="packet" defaultChecked={typed.packet === "on"} />
-						The packet was read, and says what is ticked below
-					</label>
-				</Ticks>
-				<TickBoxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
-				<TickBoxes
-					legend="May contain traces of"
-					of="may"
-					names={ALLERGEN_NAMES}
-					words={ALLERGENS}
+				<AllergenTicks
+					name="packet"
+					label="The packet was read, and says what is ticked below"
 					typed={typed}
 				/>
 			</chakra.details>

@@ -1,9 +1,9 @@
 import { chakra } from "@chakra-ui/react/styled-system";
 import { Link } from "react-router";
-import { ALLERGEN_NAMES, ALLERGENS } from "#core/recipe";
+import { AllergenTicks } from "../ui/forms/AllergenTicks.tsx";
 import { Field, Input, Wrong } from "../ui/forms/Field.tsx";
 import type { Typed, Wrong as Wrongs } from "../ui/forms/form.ts";
-import { TickBoxes, Ticks } from "../ui/forms/TickBoxes.tsx";
+import { Tick } from "../ui/forms/Tick.tsx";
 import { Muted } from "../ui/parts/parts.tsx";
 import type { PanTyped } from "./lotTyped.ts";
 
@@ -96,7 +96,7 @@ export function SourceTicks({ deliveries, lots, typed, wrong }: SourcesProps) {
 					</p>
 				) : null}
 				{deliveries.map((one) => (
-					<Tick key={one.number} name="from" choice={one} />
+					<SourceTick key={one.number} name="from" choice={one} />
 				))}
 				<Wrongly words={wrong.from} />
 			</chakra.fieldset>
@@ -104,7 +104,7 @@ export function SourceTicks({ deliveries, lots, typed, wrong }: SourcesProps) {
 				<chakra.fieldset marginTop="14px">
 					<Legend>And from these lots</Legend>
 					{lots.map((one) => (
-						<Tick key={one.number} name="fromLots" choice={one} />
+						<SourceTick key={one.number} name="fromLots" choice={one} />
 					))}
 					<Wrongly words={wrong.fromLots} />
 					<Field
@@ -125,19 +125,11 @@ function Wrongly({ words }: { readonly words: string | undefined }) {
 	return words ? <chakra.p fontWeight="700">▲ {words}</chakra.p> : null;
 }
 
-function Tick({ name, choice }: { readonly name: string; readonly choice: SourceChoice }) {
+function SourceTick({ name, choice }: { readonly name: string; readonly choice: SourceChoice }) {
 	return (
-		<chakra.label display="flex" gap="10px" alignItems="center" minHeight="44px">
-			<chakra.input
-				type="checkbox"
-				name={name}
-				value={choice.number}
-				defaultChecked={choice.isTicked}
-				width="22px"
-				height="22px"
-			/>
+		<Tick name={name} value={choice.number} defaultChecked={choice.isTicked}>
 			{choice.words}
-		</chakra.label>
+		</Tick>
 	);
 }
 
@@ -145,19 +137,10 @@ function Tick({ name, choice }: { readonly name: string; readonly choice: Source
 export function NamedAllergens({ typed }: { readonly typed: Typed }) {
 	return (
 		<chakra.div marginTop="14px" display="grid" gap="6px">
-			<Ticks gridTemplateColumns="minmax(0,1fr)">
-				<label>
-					<input type="checkbox" name="named" defaultChecked={typed.named === "on"} />
-					Its allergens are named: it is free of what is not ticked below
-				</label>
-				<Muted>Until this is ticked they are not known, and nobody uses it.</Muted>
-			</Ticks>
-			<TickBoxes legend="Contains" of="contains" names={ALLERGEN_NAMES} words={ALLERGENS} typed={typed} />
-			<TickBoxes
-				legend="May contain traces of"
-				of="may"
-				names={ALLERGEN_NAMES}
-				words={ALLERGENS}
+			<AllergenTicks
+				name="named"
+				label="Its allergens are named: it is free of what is not ticked below"
+				until="Until this is ticked they are not known, and nobody uses it."
 				typed={typed}
 			/>
 		</chakra.div>

@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { declaredIn, declaredWords, onDeclaredList } from "#core/recipe";
 import { asItStands, besideTheBook, ofKind, type RecordEntry } from "#core/records";
-import { readDeliveryEntries, readIngredientRows, readIngredients, readLotsFrom } from "#db";
+import { readBoughtOnly, readDeliveryEntries, readIngredientRows, readLotsFrom } from "#db";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { Reading } from "../ui/words/reading.ts";
 import { deliveryTyped } from "./deliveryTyped.ts";
@@ -9,16 +9,15 @@ import { deliveryTyped } from "./deliveryTyped.ts";
 /** One delivery as it stands, what it was written as before, and what was made of it. */
 export async function deliveryPage({ store, reading, house }: HouseVisit, number: number) {
 	const { db } = store;
-	const [entries, lots, known, rows] = await Promise.all([
+	const [entries, lots, rows] = await Promise.all([
 		readDeliveryEntries(db, [number]),
 		readLotsFrom(db, "from", [number]),
-		readIngredients(db),
 		readIngredientRows(db),
 	]);
 	const [entry] = ofKind(asItStands(entries), "delivery");
 	if (!entry) throw data({ missing: "delivery" }, { status: 404 });
 	const { at, who, doc } = entry;
-	const inBook = known.get(doc.ingredientId);
+	const inBook = (await readBoughtOnly(db, [doc.ingredientId])).get(doc.ingredientId);
 	const beside = besideTheBook(doc, inBook ? declaredIn([inBook]) : []);
 	return {
 		delivery: number,
@@ -73,11 +72,9 @@ function writtenBefore(entries: readonly RecordEntry[], reading: Reading) {
 			: [];
 	});
 	if (told.length < 2) return [];
-	return told.map(({ number, when, who, doc, reason }) => ({
-		number,
-		words: `${doc.name}, ${factsOf(doc, reading)
-			.facts.map(({ figure, label }) => `${label} ${figure}`)
-			.join(", ")}, ${factsOf(doc, reading).from}`,
-		by: `${reading.moment(when)}, ${who}${reason ? `: ${reason}` : ""}`,
-	}));
+	return told.map(({ number, when, who, doc, reason }) => {
+		const { facts, from } = factsOf(doc, reading);
+		const words = [doc.name, ...facts.map(({ figure, label }) => `${label} ${figure}`), from].join(", ");
+		return { number, words, by: `${reading.moment(when)}, ${who}${reason ? `: ${reason}` : ""}` };
+	});
 }

@@ -1,12 +1,13 @@
 import { Type } from "@sinclair/typebox";
-import { refuse } from "#core/check";
-import { parseWeight, type UnitSystem, written } from "#core/quantity";
+import { Refusal, refuse } from "#core/check";
+import { parseWeight, type UnitSystem } from "#core/quantity";
 import { ALLERGEN_NAMES, plainName } from "#core/recipe";
 import type { DocOf } from "#core/records";
 import { dayTyped } from "#core/time";
 import type { IngredientRow } from "#db";
 import { type FormRead, readForm, type Typed } from "../ui/forms/form.ts";
 import type { Reading } from "../ui/words/reading.ts";
+import { weightShown } from "./lotTyped.ts";
 
 const Entry = Type.Object({
 	name: Type.String({ minLength: 1, maxLength: 120, allowed: "what was delivered, in 1 to 120 characters" }),
@@ -36,12 +37,13 @@ export function readDelivery(
 	const read = readForm(Entry, form);
 	if ("wrong" in read) return read;
 	const { name, supplier, supplierLot, kg, C, useBy, sentBack, note } = read.value;
+	const weight_kg = weightIn(kg, reading.units);
 	const known = ingredients.find((one) => plainName(one.name) === plainName(name));
 	if (!known) throw refuse("name", `“${name}” is no ingredient of the book; one of its names is allowed`);
 	return {
 		value: {
 			...{ kind: "delivery", ingredientId: known.id, name: known.name, supplier, supplierLot, note },
-			kg: parseWeight(kg, "kg", reading.units) / 1000,
+			kg: weight_kg,
 			C: C === undefined ? null : reading.celsiusOf(C),
 			useBy: useBy ?? null,
 			accepted: !sentBack,
@@ -49,6 +51,23 @@ export function readDelivery(
 		},
 	};
 }
+
+/** @throws {Refusal} where it is no weight that can be delivered */
+function weightIn(text: string, units: UnitSystem): number {
+	const said = `“${text}” was given; a weight above 0 and up to ${weightShown(MOST_KG, units, 4)} is allowed`;
+	let kg: number;
+	try {
+		kg = parseWeight(text, "kg", units) / 1000;
+	} catch (error) {
+		if (!(error instanceof Refusal)) throw error;
+		throw refuse("kg", said);
+	}
+	if (kg > MOST_KG) throw refuse("kg", said);
+	return kg;
+}
+
+/** As much as an entry of the record holds. */
+const MOST_KG = 5000;
 
 function packetIn(form: FormData): Pick<DeliveryRead, "packet"> {
 	if (form.get("packet") !== "on") return {};
@@ -65,7 +84,7 @@ export function deliveryTyped(doc: DocOf<"delivery">, units: UnitSystem): Typed 
 		names.map((one) => [`${group}.${one}`, "on"] as const);
 	return {
 		...{ name, supplier, supplierLot, note, sentBack: accepted ? "" : "on", packet: packet ? "on" : "" },
-		kg: units === "us" ? `${written(Math.round((kg / 0.45359237) * 100) / 100)} lb` : `${written(kg)} kg`,
+		kg: weightShown(kg, units, 6),
 		C: degrees === "" ? "" : String(Math.round(degrees * 10) / 10),
 		useBy: useBy === null ? "" : dayTyped(useBy),
 		...Object.fromEntries([...on("contains", packet?.contains), ...on("may", packet?.mayContain)]),

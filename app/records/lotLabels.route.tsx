@@ -9,6 +9,7 @@ import { Paper, PrintPage } from "../ui/parts/Paper.tsx";
 import { Act, Note } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
 import { heavily } from "../ui/server/heavily.ts";
+import { noLetterWords } from "../ui/server/printed.ts";
 import { visitOf } from "../ui/server/visit.ts";
 import type { Route } from "./+types/lotLabels.route";
 import { clientIdOf } from "./clientIdOf.ts";
@@ -46,7 +47,8 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 	const { origin } = new URL(request.url);
 	const asked = { lot, origin, again: typed.again === "1" };
 	const { says, noLetter } = await lotLabels(visit, asked);
-	if (noLetter !== null) return data({ said: noLetterWords(noLetter), typed }, { status: 400 });
+	if (noLetter !== null)
+		return data({ said: noLetterWords(noLetter, "these labels"), typed }, { status: 400 });
 	const search = new URLSearchParams(asked.again ? { again: "1" } : {});
 	if (typed.as === "document") {
 		search.set("sheet", typed.sheet ?? "");
@@ -62,10 +64,6 @@ export async function action({ context, params, request }: Route.ActionArgs) {
 		says.length === 0 ? [] : [{ at: Date.now(), doc: { kind: "labels", lot, labels: [...says] } }],
 	);
 	return redirect(`/records/lots/${lot}/labels${typed.as === "document" ? ".pdf" : ""}?${search}`);
-}
-
-function noLetterWords(character: string): string {
-	return `No font of the house has “${character}”, and nothing on a label is left out. Write the name in letters that it has (Latin, Greek, Cyrillic, Arabic, Chinese, Japanese), or print this page.`;
 }
 
 export default function LotLabelsPage({ loaderData, actionData }: Route.ComponentProps) {

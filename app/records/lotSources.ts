@@ -1,7 +1,7 @@
 import { refuse } from "#core/check";
 import { worstPassport } from "#core/records";
 import { DAY_MS } from "#core/time";
-import { type Reader, readDelivered, readLotsLeft } from "#db";
+import { type Reader, readDelivered, readDeliveries, readLotsLeft } from "#db";
 import { type LotRead, lotsNow } from "../ui/server/lotsNow.ts";
 import type { HouseVisit } from "../ui/server/visit.ts";
 import type { SourceChoice } from "./LotFields.tsx";
@@ -92,11 +92,10 @@ export async function sourcesTyped(
 		.trim()
 		.slice(0, 200);
 	const [delivered, lots] = await Promise.all([
-		readDelivered(db, 0, at + 1),
+		readDeliveries(db, from),
 		lotsNow(db, fromLots, { ...house, now: reading.now }),
 	]);
-	const came = new Set(delivered.map(({ doc }) => doc.delivery));
-	const later = from.find((number) => !came.has(number));
+	const later = delivered.find((entry) => entry.at > at)?.doc.delivery;
 	if (later !== undefined)
 		throw refuse(
 			"from",

@@ -1,5 +1,5 @@
-import { Refusal, refuse } from "#core/check";
-import { parseWeight, readNumber, type UnitSystem } from "#core/quantity";
+import { refuse } from "#core/check";
+import { fromBase, parseWeight, readNumber, toBase, type UnitSystem, written } from "#core/quantity";
 import { ALLERGEN_NAMES, type AllergenFound } from "#core/recipe";
 import type { DocOf, LotPan } from "#core/records";
 import type { Typed } from "../ui/forms/form.ts";
@@ -16,7 +16,6 @@ export interface PanTyped {
 const SPARE_ROWS = 2;
 /** More rows are not read. */
 const MOST_ROWS = 200;
-const MM_PER_IN = 25.4;
 
 /** In what pans are typed where nothing else is said. */
 export const UNITS_TYPED = {
@@ -29,9 +28,11 @@ export function pansShown(pans: readonly LotPan[], units: UnitSystem, letter = "
 	const rows = pans.map(({ tag, vessel, kg, depth_mm }) => ({
 		tag,
 		vessel,
-		kg: weightShown(kg, units),
+		kg: weightShown(kg, units, 3),
 		depth:
-			units === "us" ? String(Math.round((depth_mm / MM_PER_IN) * 100) / 100) : String(Math.round(depth_mm)),
+			units === "us"
+				? String(Math.round(fromBase(depth_mm, "in") * 100) / 100)
+				: String(Math.round(depth_mm)),
 	}));
 	const spare = Array.from({ length: SPARE_ROWS }, (_, index) => {
 		const tag = `${letter}${pans.length + index + 1}`;
@@ -40,11 +41,10 @@ export function pansShown(pans: readonly LotPan[], units: UnitSystem, letter = "
 	return [...rows, ...spare];
 }
 
-const POUND_KG = 0.45359237;
-
-function weightShown(kg: number, units: UnitSystem): string {
-	const digits = (weight: number) => String(Number(weight.toPrecision(3)));
-	return units === "us" ? `${digits(kg / POUND_KG)} lb` : `${digits(kg)} kg`;
+/** A weight as a field shows it, so many digits of it. */
+export function weightShown(kg: number, units: UnitSystem, digits: number): string {
+	const unit = UNITS_TYPED[units].weight;
+	return `${written(Number(fromBase(kg * 1000, unit).toPrecision(digits)))} ${unit}`;
 }
 
 /**
@@ -78,7 +78,7 @@ export function pansTyped(typed: Typed, units: UnitSystem): LotPan[] {
 function depthTyped(text: string, field: string, units: UnitSystem): number {
 	const isInches = units === "us" && !/mm$/i.test(text);
 	const value = readNumber(text.replace(/\s*(?:mm|in|″|")$/i, ""), field);
-	const depth_mm = value === undefined ? Number.NaN : value * (isInches ? MM_PER_IN : 1);
+	const depth_mm = value === undefined ? Number.NaN : toBase(value, isInches ? "in" : "mm");
 	if (depth_mm >= 5 && depth_mm <= 600) return depth_mm;
 	throw refuse(
 		field,
@@ -132,7 +132,5 @@ export function portionsTyped(text: string | undefined): number {
 export function wordsTyped(typed: Typed, field: string, most: number, least = 1): string {
 	const text = (typed[field] ?? "").trim();
 	if (text.length >= least && text.length <= most) return text;
-	throw new Refusal([
-		{ field, message: `${least} to ${most.toLocaleString("en-GB")} characters are allowed` },
-	]);
+	throw refuse(field, `${least} to ${most.toLocaleString("en-GB")} characters are allowed`);
 }

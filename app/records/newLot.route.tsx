@@ -9,6 +9,7 @@ import { readSittings, withRecipes, writeRecord } from "#db";
 import { MomentField } from "../ui/forms/DayField.tsx";
 import { Field } from "../ui/forms/Field.tsx";
 import { type Typed, typedIn, type Wrong } from "../ui/forms/form.ts";
+import { Tick } from "../ui/forms/Tick.tsx";
 import { PageHead } from "../ui/parts/PageHead.tsx";
 import { Act, ActLink, Key, Muted, Note, Page, Sheet } from "../ui/parts/parts.tsx";
 import { formOf } from "../ui/server/formOf.ts";
@@ -184,10 +185,9 @@ export default function NewLot({ loaderData, actionData }: Route.ComponentProps)
 							defaultValue={typed.place ?? planned.place}
 							wrong={wrong.place}
 						/>
-						<chakra.label display="flex" gap="10px" alignItems="center" minHeight="44px" alignSelf="end">
-							<chakra.input type="checkbox" name="cooled" defaultChecked width="22px" height="22px" />
+						<Tick name="cooled" defaultChecked alignSelf="end">
 							It is cooled from now, and watched
-						</chakra.label>
+						</Tick>
 					</chakra.div>
 					<PanRows rows={planned.rows} typed={typed} wrong={wrong} units={units} />
 					<SourceTicks {...planned.sources} typed={typed} wrong={wrong} />

@@ -27,7 +27,7 @@ export function presenceIn(
 }
 
 /** The strongest first: what one line contains, another need not be asked. */
-const STRONGEST: readonly Presence[] = ["contains", "mayContain", "notKnown"];
+export const STRONGEST: readonly Presence[] = ["contains", "mayContain", "notKnown"];
 
 /** How lines together stand to an allergen; null when every one of them is free of it. */
 export function presenceAmong(ingredients: readonly Declared[], allergen: Allergen): Presence | null {

@@ -7,7 +7,7 @@ import {
 	type AllergenListKey,
 } from "./allergens.ts";
 import { type AllergenFound, foundAmong } from "./allergensIn.ts";
-import type { carriedBy, Presence } from "./carried.ts";
+import { type carriedBy, type Presence, STRONGEST } from "./carried.ts";
 import type { Ingredient } from "./Ingredient.ts";
 import type { Preparation } from "./Preparation.ts";
 import type { Naming } from "./weighLine.ts";
@@ -23,11 +23,9 @@ export interface Fall {
 	readonly to: Presence | null;
 }
 
-/** From the strongest to the weakest; what is free of it comes after all of them. */
-const RANKS: readonly Presence[] = ["contains", "mayContain", "notKnown"];
-
+/** The strongest is 0; what is free of it comes after all of them. */
 function rank(presence: Presence | null): number {
-	return presence === null ? RANKS.length : RANKS.indexOf(presence);
+	return presence === null ? STRONGEST.length : STRONGEST.indexOf(presence);
 }
 
 /** How a thing of which so much is declared stands to an allergen; null where it is free of it. */
@@ -55,7 +53,7 @@ export function unionOf(declared: readonly (readonly AllergenFound[])[]): Allerg
 	const all = groupBy(declared.flat(), ({ allergen }) => allergen);
 	return ALLERGEN_NAMES.flatMap((allergen): AllergenFound[] => {
 		const told = all[allergen] ?? [];
-		const presence = RANKS.find((one) => told.some((found) => found.presence === one));
+		const presence = STRONGEST.find((one) => told.some((found) => found.presence === one));
 		if (presence === undefined) return [];
 		const from = told.flatMap((found) => (found.presence === presence ? found.from : []));
 		return [{ allergen, presence, from: [...new Set(from)] }];

@@ -5,8 +5,10 @@ import {
 	type AllergenFound,
 	type AllergenListKey,
 	boughtIn,
+	carriedIn,
 	declaredIn,
 	declaredWords,
+	fallsBetween,
 	type Ingredient,
 	ingredient,
 	onDeclaredList,
@@ -45,7 +47,7 @@ export function declaredNow(
 		...deliveries.map(({ doc: { name, supplier, packet } }) =>
 			packet ? onPacket(supplier ? `${name} of ${supplier}` : name, packet) : [],
 		),
-		...sources.flatMap((source) => source ?? []).map((found) => [found]),
+		...sources.map((source) => source ?? []),
 	]);
 }
 
@@ -93,11 +95,9 @@ export function besideTheBook(
 	book: readonly AllergenFound[],
 ): AllergenFound[] {
 	if (!packet) return [];
-	const strength: readonly Presence[] = ["notKnown", "mayContain", "contains"];
-	return onPacket(name, packet).filter(({ allergen, presence }) => {
-		const told = book.find((found) => found.allergen === allergen);
-		return !told || strength.indexOf(told.presence) < strength.indexOf(presence);
-	});
+	const told = unionOf([onPacket(name, packet)]);
+	const more = fallsBetween(carriedIn(told), carriedIn(book)).map(({ allergen }) => allergen);
+	return told.filter(({ allergen }) => more.includes(allergen));
 }
 
 function declaredWhenMade({ declares, allergens }: DocOf<"lot">): readonly AllergenFound[] | null {

@@ -1,4 +1,4 @@
-import { threeDigits, type UnitSystem } from "#core/quantity";
+import { fromBase, threeDigits, toBase, type UnitSystem } from "#core/quantity";
 import {
 	type ClockHours,
 	clockTime,
@@ -114,7 +114,7 @@ export function minorUnitsOf(currency: string): number {
 }
 
 /** Kilos in a pound. */
-const POUND_KG = 0.45359237;
+const POUND_KG = fromBase(toBase(1, "lb"), "kg");
 
 /** A price of a kilo as the reader weighs: "€11.80 a kg", "€5.35 a lb". */
 export function pricePerWeight(perKg_minor: number, currency: string, units: UnitSystem): string {
