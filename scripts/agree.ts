@@ -59,6 +59,12 @@ const WEEKS = Number(process.env.WT_AGREE_WEEKS ?? 3);
 /** When a paper was printed, and how long it is from now to the next start, are no figures of a day. */
 const OF_THE_MINUTE = /printed \w+ \d+ \w+ \d+:\d+|Next to start, in \d+ (?:min|h)(?: \d+)?/;
 
+/** Houses elsewhere, and of other units: the same records are told there. */
+const ELSEWHERE = [
+	{ timeZone: "Pacific/Auckland", units: "us" },
+	{ timeZone: "America/St_Johns", units: "metric" },
+] as const;
+
 const house = new House();
 house.seed();
 await house.start();
@@ -166,12 +172,6 @@ async function onRecords(store: Store, random: () => number): Promise<void> {
 	await drawWatches(store, random, Date.now() - DAY_MS);
 	await holdWatches(store);
 }
-
-/** Houses elsewhere, and of other units: the same records are told there. */
-const ELSEWHERE = [
-	{ timeZone: "Pacific/Auckland", units: "us" },
-	{ timeZone: "America/St_Johns", units: "metric" },
-] as const;
 
 /** The same records in a house of another zone and of other units. */
 async function onRecordsElsewhere(store: Store): Promise<void> {
